@@ -1,0 +1,37 @@
+/** Gives a new id each time it is called; the caller decides from what (a counter, random letters). */
+export type IdSource = () => string;
+
+/** Ids in order with a prefix, skipping the ones already taken: the same input gives the same ids. */
+export function countingIds(prefix: string, taken: ReadonlySet<string> = new Set()): IdSource {
+  let count = 0;
+  return () => {
+    let id: string;
+    do id = `${prefix}${++count}`;
+    while (taken.has(id));
+    return id;
+  };
+}
+
+/**
+ * A readable id or class name from any text: lower-case ASCII letters, digits and dashes, at most 40
+ * characters; `fallback` where nothing of the text can be kept.
+ */
+export function slugify(text: string, fallback: string): string {
+  const slug = text
+    .slice(0, 400)
+    .normalize('NFKD')
+    .replace(/\p{M}/gu, '')
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .slice(0, 40)
+    .replace(/^[-0-9]+|-+$/g, '');
+  return slug === '' ? fallback : slug;
+}
+
+/** `wanted`, or `wanted-2`, `wanted-3` … where it is taken. */
+export function uniqueName(wanted: string, taken: ReadonlySet<string>): string {
+  if (!taken.has(wanted)) return wanted;
+  let count = 2;
+  while (taken.has(`${wanted}-${count}`)) count++;
+  return `${wanted}-${count}`;
+}

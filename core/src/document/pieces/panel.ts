@@ -1,0 +1,35 @@
+import { BOX_STATES, BUTTON_STATES, type SlotKind } from '../slot.ts';
+import type { Look } from '../look.ts';
+
+/** A side panel over the page; it shows the menu of the header whose opener opens it. */
+export interface Panel {
+  readonly kind: 'panel';
+  readonly id: string;
+  readonly name: string;
+  /** The edge it slides in from. */
+  readonly side: 'start' | 'end';
+  /** Accessible name of the control that closes it. */
+  readonly closeLabel: string;
+  readonly look: Look;
+}
+
+export const PANEL_SLOTS = {
+  panel: {
+    label: 'Panel', levels: [], states: BOX_STATES, text: 'none',
+    properties: ['fill', 'width', 'paddingInline', 'paddingBlock', 'gap'],
+    defaults: { fill: { role: 'paper' }, width: 320, paddingInline: 16, paddingBlock: 12, gap: 8 },
+  },
+  close: {
+    label: 'Close button', levels: [], states: BUTTON_STATES, text: 'icon',
+    properties: ['colour', 'size', 'fill', 'radius', 'paddingInline', 'paddingBlock'],
+    defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10 },
+  },
+  scrim: {
+    label: 'Scrim', levels: [], states: BOX_STATES, text: 'none', properties: ['fill'],
+    defaults: { fill: { literal: '#00000080' } },
+  },
+} as const satisfies Record<string, SlotKind>;
+
+export function createPanel(id: string, name: string): Panel {
+  return { kind: 'panel', id, name, side: 'end', closeLabel: 'Close menu', look: {} };
+}

@@ -1,0 +1,77 @@
+import type { Piece } from './piece.ts';
+import type { Target } from './target.ts';
+import type { ColourValue, Role } from './values.ts';
+
+/** Everything Hamaca keeps about one website. Plain JSON; references are ids; nothing derived is stored. */
+export interface Site {
+  readonly format: 'hamaca-site';
+  readonly formatVersion: number;
+  readonly name: string;
+  /** The website's address, `https://…`, or empty while it has none. */
+  readonly url: string;
+  /** BCP 47 language tag. */
+  readonly language: string;
+  readonly direction: 'ltr' | 'rtl';
+  readonly palette: readonly Swatch[];
+  readonly roles: Readonly<Record<Role, ColourValue>>;
+  readonly typeStyles: readonly TypeStyle[];
+  /** Widest first; the last one starts at 0. */
+  readonly bands: readonly Band[];
+  readonly pages: readonly Page[];
+  readonly menus: readonly Menu[];
+  readonly pieces: readonly Piece[];
+  readonly scenes: readonly Scene[];
+}
+
+/** A named colour; `value` is a CSS colour literal. */
+export interface Swatch {
+  readonly id: string;
+  readonly name: string;
+  readonly value: string;
+}
+
+/** A named setting of type; `size` in px. */
+export interface TypeStyle {
+  readonly id: string;
+  readonly name: string;
+  readonly family: string;
+  readonly size: number;
+  readonly weight: number;
+}
+
+/** The widths from `min` (px) up to the next wider band. */
+export interface Band {
+  readonly id: string;
+  readonly name: string;
+  readonly min: number;
+}
+
+export interface Page {
+  readonly id: string;
+  readonly path: string;
+  readonly title: string;
+  /** The ids of the page's sections, as written in its markup. */
+  readonly sections: readonly string[];
+}
+
+export interface Menu {
+  readonly id: string;
+  readonly name: string;
+  readonly items: readonly MenuItem[];
+}
+
+export interface MenuItem {
+  readonly id: string;
+  readonly label: string;
+  readonly target: Target;
+  readonly children: readonly MenuItem[];
+}
+
+/** The page drawn behind a piece on the stage. */
+export interface Scene {
+  readonly id: string;
+  readonly name: string;
+  readonly kind: 'blank' | 'article' | 'picture';
+  /** The page's own background, a CSS colour literal: what translucent fills are judged over. */
+  readonly ground: string;
+}

@@ -1,0 +1,16 @@
+import { ALLOWED_SCHEMES, LIMITS } from './limits.ts';
+
+/**
+ * Why a link address is refused, or null where it may stand. Relative addresses are allowed. Control characters and
+ * white space are stripped as browsers do before the scheme is read (URL Standard, basic URL parser), so that a
+ * scheme cannot hide behind a tab or a line break.
+ */
+export function refuseUrl(url: string): string | null {
+  if (url.length > LIMITS.url) return `longer than ${LIMITS.url} characters`;
+  // eslint-disable-next-line no-control-regex -- control characters are just what is looked for
+  if (/[\u0000-\u001f\u007f]/.test(url)) return 'contains control characters';
+  const scheme = /^\s*([a-z][a-z0-9+.-]*):/i.exec(url)?.[1]?.toLowerCase();
+  if (scheme === undefined || (ALLOWED_SCHEMES as readonly string[]).includes(scheme)) return null;
+  // `visit:hours` has no slash and no known scheme; a browser would still read it as a scheme.
+  return `the scheme "${scheme}:" is not allowed; use ${ALLOWED_SCHEMES.map((name) => `${name}:`).join(', ')} or a path`;
+}
