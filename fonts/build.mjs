@@ -1,5 +1,5 @@
 /**
- * Makes what Hamaca needs of the bundled typefaces: measuring tables (`dist/metrics.json`), the font files and their
+ * Makes what Hamaca needs of the bundled typefaces: measuring tables (`dist/*.metrics.json`), the font files and their
  * licences. Runs after `npm ci`; does nothing where the result is newer than its sources.
  */
 import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
@@ -12,7 +12,7 @@ const here = dirname(fileURLToPath(import.meta.url));
 const dist = join(here, 'dist');
 const require = createRequire(import.meta.url);
 const catalogue = join(here, '../core/src/text/typefaces.ts');
-const sources = [fileURLToPath(import.meta.url), catalogue, require.resolve('harfbuzzjs/package.json')];
+const sources = [fileURLToPath(import.meta.url), catalogue];
 
 /** Printable Latin of the bundled files: Basic Latin, Latin-1, and the punctuation menus use. */
 const CHARACTERS = [
@@ -30,27 +30,28 @@ const WEIGHT_STEP = 100;
 const SCALE = 64;
 
 function isFresh() {
-  const target = join(dist, 'metrics.json');
+  const target = join(dist, 'done');
   return existsSync(target) && sources.every((source) => statSync(source).mtimeMs <= statSync(target).mtimeMs);
 }
 
 /** Measures strings in one face at one weight; widths in font units. */
-function createShaper(hb, face, weight) {
+function createShaper(hb, face, weight, features) {
   const font = new hb.Font(face);
   font.setScale(face.upem * SCALE, face.upem * SCALE);
   font.setVariations([new hb.Variation('wght', weight)]);
+  const buffer = new hb.Buffer();
   return (text) => {
-    const buffer = new hb.Buffer();
+    buffer.clearContents();
     buffer.addText(text);
     buffer.guessSegmentProperties();
-    hb.shape(font, buffer);
-    return buffer.getGlyphInfosAndPositions().reduce((sum, glyph) => sum + glyph.xAdvance, 0) / SCALE;
+    hb.shape(font, buffer, features);
+    return buffer.getGlyphPositions().reduce((sum, glyph) => sum + glyph.xAdvance, 0) / SCALE;
   };
 }
 
 const round = (units) => Math.round(units * 100) / 100;
 
-/** Groups characters whose rows of kerning are equal; class 0 stands for "never kerned" and is left out. */
+/** Groups characters whose rows of kerning are equal; characters that are never kerned are left out. */
 function classify(rows) {
   const classes = new Map();
   const of = {};
@@ -63,29 +64,28 @@ function classify(rows) {
   return { of, rows: [...classes.keys()].map((key) => key.split(',').map(Number)) };
 }
 
-function buildTable(measure, weight, characters) {
-  const advances = Object.fromEntries(characters.map((character) => [character, round(measure(character))]));
-  const pair = (a, b) => round(measure(a + b) - advances[a] - advances[b]);
-  const joined = new Set(LIGATURES.filter((letters) => letters.length === 2));
-  const kern = characters.map((a) => characters.map((b) => (joined.has(a + b) ? null : pair(a, b))));
-  // A pair that may be a ligature is kerned with a zero-width non-joiner between, which only stops the joining.
-  kern.forEach((row, i) => row.forEach((value, j) => {
-    if (value !== null) return;
-    row[j] = 0;
-  }));
+/** `single` measures without joining letters, `joined` as text is set. */
+function buildTable({ single, joined }, weight, characters, isKerned) {
+  const advances = Object.fromEntries(characters.map((character) => [character, round(single(character))]));
+  const kern = characters.map((a, i) =>
+    characters.map((b, j) => (isKerned(i, j) ? round(single(a + b) - advances[a] - advances[b]) : 0)));
   const left = classify(characters.map((character, i) => [character, kern[i]]));
-  const columns = classify(characters.map((character, j) => [character, left.rows.map((row) => row[j])]));
-  const kerning = left.rows.map((_, leftClass) => columns.rows.map((column) => column[leftClass]));
-  const plain = (text) => {
-    const letters = [...text];
-    return letters.reduce((sum, letter, index) => {
-      const next = letters[index + 1];
-      const adjust = next === undefined ? 0 : (kerning[left.of[letter]]?.[columns.of[next]] ?? 0);
-      return sum + advances[letter] + adjust;
-    }, 0);
-  };
-  const ligatures = LIGATURES.map((letters) => [letters, round(measure(letters) - plain(letters))]).filter(([, change]) => change !== 0);
-  return { weight, advances, left: left.of, right: columns.of, kerning, ligatures };
+  const right = classify(characters.map((character, j) => [character, left.rows.map((row) => row[j])]));
+  const kerning = left.rows.map((_, leftClass) => right.rows.map((column) => column[leftClass]));
+  const ligatures = LIGATURES.map((letters) => [letters, round(joined(letters) - single(letters))]).filter(([, change]) => change !== 0);
+  return { table: { weight, advances, left: left.of, right: right.of, kerning, ligatures }, kern };
+}
+
+/** Tables of all weights. Which pairs are kerned is found once, at the two ends of the axis. */
+function buildTables(hb, face, [lightest, heaviest], characters) {
+  const apart = ['liga', 'clig', 'dlig'].map((tag) => new hb.Feature(tag, 0));
+  const make = (weight, isKerned) => buildTable(
+    { single: createShaper(hb, face, weight, apart), joined: createShaper(hb, face, weight, []) }, weight, characters, isKerned);
+  const ends = [lightest, heaviest].map((weight) => make(weight, () => true));
+  const isKerned = (i, j) => ends.some((end) => end.kern[i][j] !== 0);
+  const between = [];
+  for (let weight = lightest + WEIGHT_STEP; weight < heaviest; weight += WEIGHT_STEP) between.push(make(weight, isKerned));
+  return [ends[0], ...between, ends[1]].map(({ table }) => table);
 }
 
 async function build() {
@@ -93,25 +93,22 @@ async function build() {
   const hb = await import('harfbuzzjs');
   const { decompress } = await import('wawoff2');
   mkdirSync(dist, { recursive: true });
-  const fonts = [];
   for (const typeface of TYPEFACES) {
     const folder = dirname(require.resolve(`${typeface.package}/package.json`));
     const file = join(folder, 'files', typeface.file);
     const face = new hb.Face(new hb.Blob(await decompress(readFileSync(file))), 0);
-    const extents = new hb.Font(face).hExtents;
+    const extents = new hb.Font(face).hExtents();
     const known = new Set(face.collectUnicodes());
     const characters = CHARACTERS.filter((character) => known.has(character.codePointAt(0)));
-    const tables = [];
-    for (let weight = typeface.weights[0]; weight <= typeface.weights[1]; weight += WEIGHT_STEP) {
-      tables.push(buildTable(createShaper(hb, face, weight), weight, characters));
-    }
-    fonts.push({
+    const tables = buildTables(hb, face, typeface.weights, characters);
+    const metrics = {
       family: typeface.id, unitsPerEm: face.upem, ascent: extents.ascender, descent: -extents.descender, lineGap: extents.lineGap, tables,
-    });
+    };
+    writeFileSync(join(dist, `${typeface.id}.metrics.json`), JSON.stringify(metrics));
     copyFileSync(file, join(dist, `${typeface.id}.woff2`));
     copyFileSync(join(folder, 'LICENSE'), join(dist, `${typeface.id}-LICENSE.txt`));
   }
-  writeFileSync(join(dist, 'metrics.json'), JSON.stringify(fonts));
+  writeFileSync(join(dist, 'done'), '');
 }
 
 if (!isFresh()) await build();

@@ -92,6 +92,10 @@ export const PROPERTIES = {
     kind: 'length', label: 'width', group: 'space', css: 'inline-size', inherited: false, initial: 0, min: 24, max: 1200, step: 4,
     hint: 'width of the box, its padding included',
   },
+  minWidth: {
+    kind: 'length', label: 'least width', group: 'space', css: 'min-inline-size', inherited: false, initial: 0, min: 0, max: 1200,
+    step: 4, hint: 'the box is never narrower; longer labels widen it',
+  },
 } as const satisfies Record<string, Property>;
 
 export type PropertyId = keyof typeof PROPERTIES;

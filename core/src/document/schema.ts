@@ -1,5 +1,4 @@
 import { array, boolean, lazy, mixed, number, object, string, ValidationError, type Schema, type TestContext } from 'yup';
-import { describeValue } from '../base/result.ts';
 import { isRecord } from '../base/json.ts';
 import { parseColour } from '../colour/colour.ts';
 import { slotsOf, type OwnerKind } from './catalogue.ts';
@@ -37,6 +36,7 @@ const list = <S extends Schema>(of: S, max: number, min = 0) => {
 const record = (fields: Record<string, Schema>) =>
   object(fields as never).strict().required('an object').typeError('an object')
     .noUnknown(`only the keys ${Object.keys(fields).join(', ')}`);
+const flag = () => boolean().strict().required('true or false').typeError('true or false');
 const literal = (value: string | number) => mixed().strict().oneOf([value], JSON.stringify(value)).required(JSON.stringify(value));
 
 const refusal = (test: (value: string) => string | null) => ({
@@ -167,7 +167,7 @@ export function isCleanSvg(source: string): boolean {
 }
 
 const partSchemas = {
-  logo: record({ kind: literal('logo'), id: id(), text: text(), svg: svg(), svgHeight: whole(8, 400), look: look('logo') }),
+  logo: record({ kind: literal('logo'), id: id(), text: text(), svg: svg(), textShown: flag(), svgHeight: whole(8, 400), look: look('logo') }),
   menu: record({
     kind: literal('menu'), id: id(), name: text(), menu: id(), levels: whole(1, 3), opensOn: choice(['click', 'hover']), look: look('menu'),
   }),
@@ -220,8 +220,3 @@ export const siteSchema = record({
   scenes: list(record({ id: id(), name: text(80), kind: choice(['blank', 'article', 'picture']), ground: cssColour() }), 50, 1),
 });
 
-/** Kept for settings that are on or off. */
-export const flag = () => boolean().strict().required('true or false');
-
-/** What was found, for a message. */
-export const found = describeValue;

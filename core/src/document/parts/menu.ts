@@ -32,8 +32,8 @@ export const MENU_SLOTS = {
   },
   submenu: {
     label: 'Submenu box', levels: [2], states: BOX_STATES, text: 'none',
-    properties: ['fill', 'radius', 'paddingInline', 'paddingBlock', 'gap', 'width'],
-    defaults: { fill: { role: 'paper' }, width: 220 },
+    properties: ['fill', 'radius', 'paddingInline', 'paddingBlock', 'gap', 'minWidth'],
+    defaults: { fill: { role: 'paper' }, minWidth: 220 },
   },
 } as const satisfies Record<string, SlotKind>;
 

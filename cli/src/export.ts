@@ -1,0 +1,28 @@
+import { mkdirSync, writeFileSync } from 'node:fs';
+import { dirname, join } from 'node:path';
+import { handOffFiles, parseSiteFile } from '@hamaca/core';
+import { loadFontMetrics, readFontFile } from './fonts.ts';
+import { readInput } from './input.ts';
+import type { Output } from './output.ts';
+import { ERRORS } from './words.ts';
+
+/** `hamaca export`: the hand-off of a site file as a folder. Nothing is written unless the whole site can be used. */
+export async function runExport(file: string, folder: string, output: Output): Promise<number> {
+  const text = readInput(file);
+  if (!text.ok) return output.refuse(text.error);
+  const site = parseSiteFile(text.value);
+  if (!site.ok) return output.refuse(ERRORS.notASite(file, site.error));
+  const files = handOffFiles(site.value, await loadFontMetrics());
+  if (!files) return output.refuse(ERRORS.noHeader(file));
+  try {
+    for (const entry of files) {
+      const path = join(folder, entry.name);
+      mkdirSync(dirname(path), { recursive: true });
+      writeFileSync(path, 'text' in entry ? entry.text : readFontFile(entry.font));
+    }
+  } catch (error) {
+    return output.refuse(ERRORS.cannotWrite(folder, (error as Error).message));
+  }
+  output.print(`${files.length} files written to ${folder}\n`);
+  return 0;
+}

@@ -1,0 +1,34 @@
+import type { Problem } from '@hamaca/core';
+
+export const HELP = `hamaca: headers and menus from site files, without a browser or a database
+
+  hamaca export FILE --out DIR
+      Writes the hand-off of a site file (…​.hamaca.json) into DIR: index.html, menu.html,
+      menu.css, menu.js, fonts, design tokens and the site file. The same bytes as the zip
+      of the interface. Files in DIR that are not part of it stay.
+
+  hamaca links FILE [--from outline|html] [--json]
+      Prints the links understood in FILE ("-" reads standard input). Without --from the
+      name decides: .html and .htm are HTML, everything else is an indented outline. With
+      --json: [{"label", "href", "depth"}] in source order; depth 1 is the top, href is as
+      written, null where there is none. What could not be read goes to standard error.
+
+  hamaca --help
+      This page.
+
+Exit codes: 0 done, 1 the input cannot be used, 2 the command line cannot be understood.
+`.replaceAll('\u200b', '');
+
+/** A list of problems for the terminal, one a line. */
+export function printProblems(problems: readonly Problem[]): string {
+  return problems.map((problem) => `  ${problem.message}\n`).join('');
+}
+
+export const ERRORS = {
+  cannotRead: (file: string, reason: string) => `hamaca: ${file} cannot be read: ${reason}\n`,
+  notASite: (file: string, problems: readonly Problem[]) => `hamaca: ${file} is not a usable site file. Nothing was written.\n${printProblems(problems)}`,
+  noHeader: (file: string) => `hamaca: ${file} has no header to export. Nothing was written.\n`,
+  cannotWrite: (folder: string, reason: string) => `hamaca: ${folder} cannot be written: ${reason}\n`,
+  tooLarge: (file: string) => `hamaca: ${file} is larger than 32 MB; that is more than is read.\n`,
+  usage: (reason: string) => `hamaca: ${reason}\nSee hamaca --help.\n`,
+} as const;

@@ -1,0 +1,45 @@
+import type { Header } from '../document/pieces/header.ts';
+import type { Site } from '../document/site.ts';
+import type { Typeface } from '../text/typefaces.ts';
+import { createContext, type CompileContext, type CompileOptions } from './context.ts';
+import { fontRules, usedTypefaces } from './fonts.ts';
+import { lookRules } from './look-rules.ts';
+import { headerMarkup, headerRules } from './parts/header.ts';
+import { panelRules } from './parts/panel.ts';
+import { mergeRules } from './passes/merge.ts';
+import { printCss } from './print/css.ts';
+import { printHtml } from './print/html.ts';
+import { commonRules, inheritedBase, modeRules, resetRules } from './reset.ts';
+import { printScript } from './script/script.ts';
+import { rule, type ConditionalRule, type Stylesheet } from './trees.ts';
+import { paletteDeclarations } from './values.ts';
+
+/** A piece as the page it is pasted into gets it. */
+export interface Compiled {
+  readonly markup: string;
+  readonly stylesheet: string;
+  readonly script: string;
+  readonly typefaces: readonly Typeface[];
+}
+
+function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Typeface[] } {
+  const inherited = inheritedBase(context);
+  const rules: ConditionalRule[] = [
+    ...resetRules(context, inherited), ...commonRules(context), ...headerRules(context), ...panelRules(context), ...lookRules(context, inherited),
+    ...modeRules(context),
+  ];
+  const typefaces = usedTypefaces(context, rules);
+  const palette = paletteDeclarations(context, rules.flatMap(({ rule: { declarations } }) => declarations.map(([, value]) => value)).join(' '));
+  const variables = palette.length > 0 ? [rule(context.root, palette)] : [];
+  return { sheet: [...fontRules(context, typefaces), ...mergeRules([...variables, ...rules])], typefaces };
+}
+
+/**
+ * Compiles a header, with the panel it folds into, to markup, stylesheet and script. The same site and options give
+ * the same bytes.
+ */
+export function compileHeader(site: Site, header: Header, options: CompileOptions): Compiled {
+  const context = createContext(site, header, options);
+  const { sheet, typefaces } = stylesheet(context);
+  return { markup: printHtml([headerMarkup(context)]), stylesheet: printCss(sheet), script: printScript(context), typefaces };
+}

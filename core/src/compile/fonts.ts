@@ -1,0 +1,54 @@
+import { findMenu, rowParts, walkMenu } from '../document/walk.ts';
+import { property } from '../document/properties.ts';
+import { fallbackMetrics } from '../text/fallback-metrics.ts';
+import { findTypeface, type Typeface } from '../text/typefaces.ts';
+import type { CompileContext } from './context.ts';
+import { cssString } from './print/css.ts';
+import { rule, type ConditionalRule, type Declaration } from './trees.ts';
+import { familyName } from './values.ts';
+
+/** The typefaces a stylesheet names, in the order it does. */
+export function usedTypefaces(context: CompileContext, rules: readonly ConditionalRule[]): Typeface[] {
+  const families = rules.flatMap(({ rule: { declarations } }) =>
+    declarations.filter(([name]) => name === property('family').css).map(([, value]) => value.split(',')[0] ?? ''));
+  const ids = new Set(families.map((name) => name.slice(context.names.prefix.length)));
+  return [...ids].map(findTypeface).filter((typeface) => typeface !== null);
+}
+
+/** All labels of the header: the sample its fallback faces are fitted to. */
+function labels(context: CompileContext): string {
+  const texts = context.header.rows.flatMap(rowParts).flatMap((part) => {
+    if (part.kind === 'logo') return [part.text];
+    if (part.kind === 'button') return [part.label];
+    const menu = part.kind === 'menu' ? findMenu(context.site, part.menu) : null;
+    const found: string[] = [];
+    if (menu) walkMenu(menu, '', ({ item }) => { found.push(item.label); });
+    return found;
+  });
+  return texts.join(' ').slice(0, 5000);
+}
+
+function fallbackFace(context: CompileContext, typeface: Typeface): ConditionalRule[] {
+  const metrics = context.fonts.find((entry) => entry.family === typeface.id);
+  if (!metrics) return [];
+  const fallback = fallbackMetrics(typeface, metrics, 400, labels(context));
+  return [rule('@font-face', [
+    ['font-family', `${familyName(context, typeface.id)}-fallback`],
+    ['src', fallback.local.map((name) => `local(${cssString(name)})`).join(', ')],
+    ['size-adjust', `${fallback.sizeAdjust}%`], ['ascent-override', `${fallback.ascent}%`],
+    ['descent-override', `${fallback.descent}%`], ['line-gap-override', `${fallback.lineGap}%`],
+  ])];
+}
+
+/** The faces a header uses, each with a system face scaled to its measures, so that nothing moves when it arrives. */
+export function fontRules(context: CompileContext, typefaces: readonly Typeface[]): ConditionalRule[] {
+  return typefaces.flatMap((typeface) => {
+    const face: Declaration[] = [
+      ['font-family', familyName(context, typeface.id)],
+      ['src', `url(${context.fontBase}${typeface.id}.woff2) format("woff2")`],
+      ['font-weight', typeface.weights.join(' ')],
+      ['font-display', 'swap'],
+    ];
+    return [rule('@font-face', face), ...fallbackFace(context, typeface)];
+  });
+}

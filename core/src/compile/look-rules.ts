@@ -1,0 +1,77 @@
+import { slotsOf } from '../document/catalogue.ts';
+import { property, type PropertyId } from '../document/properties.ts';
+import type { SlotKind } from '../document/slot.ts';
+import type { Value } from '../document/values.ts';
+import { findPiece, ownersOf, type Owner } from '../document/walk.ts';
+import { bandEnd, fallbackValue } from '../resolve/resolve.ts';
+import { sameJson } from '../base/json.ts';
+import type { CompileContext } from './context.ts';
+import { listCandidates, pruneCandidates, type Candidate } from './passes/prune.ts';
+import { slotSelector, stateMedia } from './selectors.ts';
+import { rule, type ConditionalRule, type Declaration } from './trees.ts';
+import { valueCss } from './values.ts';
+
+/** The owners whose looks style this header: itself, its rows and parts, and the panel it folds into. */
+export function styledOwners(context: CompileContext): Owner[] {
+  const panel = context.fold && findPiece(context.site, context.fold.panel.id);
+  const owners = [...ownersOf(context.site).values()];
+  return owners.filter((owner) => {
+    if (owner.piece === panel) return true;
+    return owner.piece === context.header && (owner.kind !== 'opener' || context.fold !== null);
+  });
+}
+
+function bandMedia(context: CompileContext, band: string): readonly string[] {
+  const index = context.site.bands.findIndex((entry) => entry.id === band);
+  const end = index === -1 ? null : bandEnd(context.site, index);
+  return end === null ? [] : [`@media (width < ${end + 1}px)`];
+}
+
+const declare = (context: CompileContext, id: PropertyId, value: Value): Declaration =>
+  [property(id).css, valueCss(context, id, value)];
+
+/**
+ * What a slot has where its look says nothing. Inherited properties equal to the root's are left to inheritance,
+ * others equal to the reset to the reset.
+ */
+function baseDeclarations(context: CompileContext, kind: SlotKind, candidates: readonly Candidate[], inherited: InheritedBase): Declaration[] {
+  return kind.properties.flatMap((id): Declaration[] => {
+    const entry = property(id);
+    const { value } = fallbackValue(context.site, kind, id);
+    const given = entry.inherited ? inherited[id] : entry.initial;
+    if (given !== undefined && sameJson(given, value)) return [];
+    // A value that the look replaces for every level at all widths never shows.
+    const replaced = candidates.some((own) => own.property === id && own.state === 'rest' && own.level === 'all' && own.band === 'all');
+    return replaced ? [] : [declare(context, id, value)];
+  });
+}
+
+/** The text properties every slot inherits from the root. */
+export type InheritedBase = { readonly [P in PropertyId]?: Value };
+
+function slotRules(context: CompileContext, owner: Owner, slot: string, kind: SlotKind, inherited: InheritedBase): ConditionalRule[] {
+  const look = owner.look[slot] ?? {};
+  const candidates = pruneCandidates(context.site, kind, look, listCandidates(context.site, kind, look));
+  const groups = new Map<string, { at: Candidate; declarations: Declaration[] }>();
+  for (const candidate of candidates) {
+    const key = `${candidate.state} ${candidate.level} ${candidate.band}`;
+    const group = groups.get(key) ?? { at: candidate, declarations: [] };
+    group.declarations.push(declare(context, candidate.property, candidate.value));
+    groups.set(key, group);
+  }
+  const base = baseDeclarations(context, kind, candidates, inherited);
+  const first = groups.get('rest all all');
+  const start = [...base, ...(first?.declarations ?? [])];
+  groups.delete('rest all all');
+  return [
+    ...(start.length > 0 ? [rule(slotSelector(context, owner, slot, 'all', 'rest'), start)] : []),
+    ...[...groups.values()].map(({ at, declarations }) =>
+      rule(slotSelector(context, owner, slot, at.level, at.state), declarations, ...stateMedia(context, at.state), ...bandMedia(context, at.band))),
+  ];
+}
+
+/** The rules of all looks. A slot's rules stand together, in the order `resolve` ranks them. */
+export function lookRules(context: CompileContext, inherited: InheritedBase): ConditionalRule[] {
+  return styledOwners(context).flatMap((owner) =>
+    Object.entries(slotsOf(owner.kind)).flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited)));
+}

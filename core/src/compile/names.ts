@@ -1,0 +1,47 @@
+import type { Header } from '../document/pieces/header.ts';
+import { rowParts } from '../document/walk.ts';
+
+/** What every class, id and custom property of the output starts with, unless the designer sets another. */
+export const DEFAULT_PREFIX = 'hm-';
+
+/** The output's names for one header: the same site gives the same names. */
+export interface Names {
+  readonly prefix: string;
+  /** The class of a slot of an owner: `hm-link`; the second menu's is `hm-link-2`. */
+  readonly slotClass: (owner: string, slot: string) => string;
+  /** Any other class or id. */
+  readonly name: (word: string) => string;
+  readonly variable: (word: string) => string;
+  /** The attribute the script sets once it runs. */
+  readonly readyAttribute: string;
+}
+
+/** How many owners of its kind stand before each part: 0 for the first. */
+function ownerOrder(header: Header): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  const order = new Map<string, number>();
+  const note = (kind: string, id: string) => {
+    const count = counts.get(kind) ?? 0;
+    order.set(id, count);
+    counts.set(kind, count + 1);
+  };
+  for (const row of header.rows) {
+    note('row', row.id);
+    for (const part of rowParts(row)) note(part.kind, part.id);
+  }
+  return order;
+}
+
+export function createNames(header: Header, prefix: string): Names {
+  const order = ownerOrder(header);
+  return {
+    prefix,
+    slotClass: (owner, slot) => {
+      const before = order.get(owner) ?? 0;
+      return `${prefix}${slot}${before === 0 ? '' : `-${before + 1}`}`;
+    },
+    name: (word) => `${prefix}${word}`,
+    variable: (word) => `--${prefix}${word}`,
+    readyAttribute: `data-${prefix}ready`,
+  };
+}

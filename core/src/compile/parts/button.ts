@@ -1,0 +1,12 @@
+import type { Button } from '../../document/parts/button.ts';
+import { within, type CompileContext } from '../context.ts';
+import { linkElement } from '../link.ts';
+import { rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
+
+export function buttonMarkup(context: CompileContext, part: Button): HtmlElement {
+  return linkElement(context, context.names.slotClass(part.id, 'button'), part.label, part.target);
+}
+
+export function buttonRules(context: CompileContext, part: Button): ConditionalRule[] {
+  return [rule(within(context, `.${context.names.slotClass(part.id, 'button')}`), [['display', 'block'], ['cursor', 'pointer'], ['white-space', 'nowrap']])];
+}

@@ -1,0 +1,68 @@
+import type { Part } from '../../document/part.ts';
+import { ZONES, type Row } from '../../document/pieces/header.ts';
+import { rowParts } from '../../document/walk.ts';
+import { within, type CompileContext } from '../context.ts';
+import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
+import { buttonMarkup, buttonRules } from './button.ts';
+import { logoMarkup, logoRules } from './logo.ts';
+import { menuMarkup, menuRules } from './menu.ts';
+import { openerMarkup, openerRules } from './opener.ts';
+import { panelMarkup } from './panel.ts';
+
+/** The menu that folds into the panel: the header's first one. */
+export function foldingMenu(context: CompileContext): string | null {
+  if (!context.fold) return null;
+  return context.header.rows.flatMap(rowParts).find((part) => part.kind === 'menu')?.id ?? null;
+}
+
+function partMarkup(context: CompileContext, part: Part): HtmlElement | null {
+  switch (part.kind) {
+    case 'logo': return logoMarkup(context, part);
+    case 'button': return buttonMarkup(context, part);
+    case 'opener': return openerMarkup(context, part);
+    case 'menu': {
+      const menu = menuMarkup(context, part);
+      return part.id === foldingMenu(context) ? panelMarkup(context, menu) : menu;
+    }
+  }
+}
+
+export function headerMarkup(context: CompileContext): HtmlElement {
+  const rows = context.header.rows.map((row) =>
+    element('div', { class: context.names.slotClass(row.id, 'row') }, ...rowParts(row).map((part) => partMarkup(context, part))));
+  return element('header', { class: context.names.name('header') }, ...rows);
+}
+
+/** The class of the element that stands for a part in its row. */
+function partClass(context: CompileContext, part: Part): string {
+  return context.names.slotClass(part.id, part.kind === 'menu' ? 'nav' : part.kind);
+}
+
+/** Each zone behind the first is pushed away from the one before by the room that is left. */
+function zoneRules(context: CompileContext, row: Row): ConditionalRule[] {
+  const first = ZONES.slice(1).flatMap((zone) => {
+    const parts = row.zones[zone].filter((part) => part.kind !== 'opener');
+    // The opener pushes itself where nothing shown at all widths stands before it in its zone.
+    const opener = row.zones[zone].find((part) => part.kind === 'opener');
+    const leads = parts[0] ?? opener;
+    return leads ? [within(context, `.${partClass(context, leads)}`)] : [];
+  });
+  return first.length > 0 ? [rule(first.join(', '), [['margin-inline-start', 'auto']])] : [];
+}
+
+function partRules(context: CompileContext, part: Part): ConditionalRule[] {
+  switch (part.kind) {
+    case 'logo': return logoRules(context, part);
+    case 'button': return buttonRules(context, part);
+    case 'opener': return context.fold ? openerRules(context, part) : [];
+    case 'menu': return menuRules(context, part);
+  }
+}
+
+export function headerRules(context: CompileContext): ConditionalRule[] {
+  return context.header.rows.flatMap((row) => [
+    rule(within(context, `.${context.names.slotClass(row.id, 'row')}`), [['display', 'flex'], ['flex-wrap', 'wrap'], ['align-items', 'center']]),
+    ...rowParts(row).flatMap((part) => partRules(context, part)),
+    ...zoneRules(context, row),
+  ]);
+}

@@ -1,0 +1,76 @@
+import type { SlotLook } from '../../document/look.ts';
+import type { PropertyId } from '../../document/properties.ts';
+import type { Site } from '../../document/site.ts';
+import type { SlotKind } from '../../document/slot.ts';
+import { LEVEL_KEYS, STATES, type Level, type LevelKey, type State } from '../../document/states.ts';
+import type { Value } from '../../document/values.ts';
+import { sameJson } from '../../base/json.ts';
+import { bandKeys, fallbackValue, levelKeys, ownValue } from '../../resolve/resolve.ts';
+
+/** One value as it will be declared: under a level, a state and a band. */
+export interface Candidate {
+  readonly property: PropertyId;
+  readonly level: LevelKey;
+  readonly state: State;
+  readonly band: string;
+  readonly value: Value;
+}
+
+/** All values of a slot's look in the order that makes the later one win: state, then level, then band. */
+export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Candidate[] {
+  const bands = ['all', ...site.bands.map((band) => band.id)];
+  return STATES.flatMap((state) => LEVEL_KEYS.flatMap((level) => bands.flatMap((band) => {
+    const values = look[level]?.[state]?.[band] ?? {};
+    return kind.properties.flatMap((property): Candidate[] => {
+      const value = values[property];
+      return value === undefined ? [] : [{ property, level, state, band, value }];
+    });
+  })));
+}
+
+/** The levels and bands a candidate reaches. */
+function* reach(site: Site, kind: SlotKind, candidate: Candidate): Generator<{ level: Level | null; band: number }> {
+  const levels = kind.levels.length === 0 ? [null] : kind.levels;
+  for (const level of levels) {
+    if (!levelKeys(level).includes(candidate.level)) continue;
+    for (const [band, keys] of bandKeys(site).entries()) if (keys.includes(candidate.band)) yield { level, band };
+  }
+}
+
+/**
+ * Whether a candidate changes nothing: wherever it would win, what would apply without it has the same value, in
+ * every combination of the weaker states.
+ */
+function isRedundant(site: Site, kind: SlotKind, look: SlotLook, candidate: Candidate, base: Value): boolean {
+  for (const { level, band } of reach(site, kind, candidate)) {
+    const at = (state: State, without: boolean) => {
+      const found = ownValue(without ? withoutCandidate(look, candidate) : look, levelKeys(level), state, bandKeys(site)[band] ?? [], candidate.property);
+      return found?.value;
+    };
+    const winner = ownValue(look, levelKeys(level), candidate.state, bandKeys(site)[band] ?? [], candidate.property);
+    if (winner?.origin.kind !== 'look' || winner.origin.level !== candidate.level || winner.origin.band !== candidate.band) continue;
+    const next = at(candidate.state, true);
+    const weaker = STATES.slice(0, STATES.indexOf(candidate.state)).map((state) => at(state, false)).filter((value) => value !== undefined);
+    const restValue = candidate.state === 'rest' ? undefined : at('rest', false);
+    const rivals = next === undefined ? [...weaker, ...(restValue === undefined ? [base] : [])] : [next];
+    if (!rivals.every((value) => sameJson(value, candidate.value))) return false;
+  }
+  return true;
+}
+
+function withoutCandidate(look: SlotLook, { level, state, band, property }: Candidate): SlotLook {
+  const values = { ...look[level]?.[state]?.[band] };
+  delete values[property];
+  return { ...look, [level]: { ...look[level], [state]: { ...look[level]?.[state], [band]: values } } };
+}
+
+/** Drops every candidate that changes nothing, so that the stylesheet says each thing once. */
+export function pruneCandidates(site: Site, kind: SlotKind, look: SlotLook, candidates: readonly Candidate[]): Candidate[] {
+  let pruned = look;
+  return candidates.filter((candidate) => {
+    const base = fallbackValue(site, kind, candidate.property).value;
+    const redundant = isRedundant(site, kind, pruned, candidate, base);
+    if (redundant) pruned = withoutCandidate(pruned, candidate);
+    return !redundant;
+  });
+}

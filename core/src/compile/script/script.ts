@@ -1,0 +1,125 @@
+import { findMenu, rowParts } from '../../document/walk.ts';
+import { foldingMenu } from '../parts/header.ts';
+import type { CompileContext } from '../context.ts';
+
+/** What a header's script has to do. */
+interface Features {
+  readonly submenus: boolean;
+  readonly hover: boolean;
+}
+
+function featuresOf(context: CompileContext): Features {
+  const menus = context.header.rows.flatMap(rowParts).filter((part) => part.kind === 'menu');
+  const opening = menus.filter((part) => part.levels > 1 && findMenu(context.site, part.menu)?.items.some((item) => item.children.length > 0));
+  return { submenus: opening.length > 0, hover: opening.some((part) => part.opensOn === 'hover') };
+}
+
+const CURRENT = `
+    // The current page
+    const plain = (place) => place.host + place.pathname.replace(/\\/(index\\.html?)?$/, '') + place.search;
+    for (const link of root.querySelectorAll('nav a[href]')) {
+      if (!link.hash && plain(link) === plain(location)) link.setAttribute('aria-current', 'page');
+    }
+`;
+
+/** `folded` answers whether the menu stands in the open panel, where submenus are an accordion and stay as they are. */
+const SUBMENUS = `
+    // Submenus
+    const buttons = [...root.querySelectorAll('nav [aria-expanded]')];
+    const isOpen = (button) => button.getAttribute('aria-expanded') === 'true';
+    const folded = (button) => !!button.closest('dialog');
+    const set = (button, open) => {
+      button.setAttribute('aria-expanded', open);
+      const box = button.parentNode.querySelector('ul');
+      box.removeAttribute('data-hm-end');
+      if (!open || folded(button)) return;
+      const { left, right } = box.getBoundingClientRect();
+      box.toggleAttribute('data-hm-end', left < 0 || right > document.documentElement.clientWidth);
+    };
+    const leave = (target) => {
+      for (const button of buttons) {
+        if (isOpen(button) && !folded(button) && !button.parentNode.contains(target)) set(button, false);
+      }
+    };
+    for (const type of ['click', 'focusin']) document.addEventListener(type, (event) => leave(event.target));
+    document.addEventListener('keydown', (event) => {
+      const button = event.key === 'Escape' && buttons.find((button) => isOpen(button) && !folded(button));
+      if (!button) return;
+      if (button.parentNode.contains(document.activeElement)) button.focus();
+      set(button, false);
+    });
+    for (const button of buttons) {
+      const item = button.parentNode;
+      button.addEventListener('click', (event) => {
+        set(button, CLICK);
+      });
+      button.addEventListener('keydown', (event) => {
+        if (event.key !== 'ArrowDown') return;
+        event.preventDefault();
+        set(button, true);
+        item.querySelector('ul a, ul button').focus();
+      });HOVER
+    }
+`;
+
+const CLICK_ONLY = '!isOpen(button)';
+/** A mouse that opened a submenu by pointing must not close it by the click that follows. */
+const CLICK_WITH_HOVER = "(event.pointerType === 'mouse' && !folded(button)) || !isOpen(button)";
+
+/** Hover opens at once and closes with a delay, so that the pointer can cross to the submenu (WCAG 2.2, 1.4.13). */
+const HOVER = `
+      let timer;
+      item.addEventListener('pointerenter', (event) => {
+        clearTimeout(timer);
+        if (event.pointerType === 'mouse' && !folded(button)) leave(item), set(button, true);
+      });
+      item.addEventListener('pointerleave', (event) => {
+        if (event.pointerType !== 'mouse' || folded(button)) return;
+        timer = setTimeout(() => item.contains(document.activeElement) || set(button, false), 250);
+      });`;
+
+const PANEL = `
+    // The panel
+    const panel = root.querySelector('dialog');
+    const menu = panel.querySelector('.NAV');
+    const wide = matchMedia('(width >= BELOWpx)');
+    const place = () => {
+      if (wide.matches && panel.open) panel.close();
+      if (wide.matches) panel.before(menu);
+      else panel.append(menu);
+    };
+    wide.addEventListener('change', place);
+    place();
+    for (const button of root.querySelectorAll('[commandfor]')) {
+      button.addEventListener('click', () => {
+        root.toggleAttribute('data-hm-short', document.documentElement.scrollHeight <= innerHeight);
+        if ('command' in button) return;
+        if (panel.open) panel.close();
+        else panel.showModal();
+      });
+    }
+    panel.addEventListener('click', (event) => {
+      const { left, right } = panel.getBoundingClientRect();
+      const outside = event.target === panel && (event.clientX < left || event.clientX > right);
+      if (outside || event.target.closest('a[href]')) panel.close();
+    });
+`;
+
+/** The script of a header: classic, without globals, harmless when loaded twice. */
+export function printScript(context: CompileContext): string {
+  const { submenus, hover } = featuresOf(context);
+  const menu = foldingMenu(context);
+  const panel = context.fold && menu !== null
+    ? PANEL.replace('NAV', context.names.slotClass(menu, 'nav')).replace('BELOW', String(context.fold.below)) : '';
+  const submenuCode = submenus
+    ? SUBMENUS.replace('CLICK', hover ? CLICK_WITH_HOVER : CLICK_ONLY).replace('HOVER', hover ? HOVER : '') : '';
+  const body = CURRENT + submenuCode + panel;
+  const header = `.${context.names.name('header')}:not([${context.names.readyAttribute}])`;
+  const code = `(() => {
+  for (const root of document.querySelectorAll('${header}')) {
+    root.setAttribute('${context.names.readyAttribute}', '');
+${body}  }
+})();
+`;
+  return code.replaceAll('data-hm-', `data-${context.names.prefix}`);
+}

@@ -1,0 +1,48 @@
+/** A small tree of markup. Text and attribute values are plain; only the printer escapes. */
+export type HtmlNode = HtmlElement | HtmlText | HtmlDrawing;
+
+export interface HtmlElement {
+  readonly node: 'element';
+  readonly tag: string;
+  /** In print order; `true` prints the bare name, null and false leave it out. */
+  readonly attributes: Readonly<Record<string, string | true | null | false>>;
+  readonly children: readonly HtmlNode[];
+}
+
+export interface HtmlText {
+  readonly node: 'text';
+  readonly text: string;
+}
+
+/** SVG source that was cleaned on its way into the document: the one thing printed as it is. */
+export interface HtmlDrawing {
+  readonly node: 'drawing';
+  readonly cleanSvg: string;
+}
+
+export function element(tag: string, attributes: HtmlElement['attributes'], ...children: readonly (HtmlNode | null)[]): HtmlElement {
+  return { node: 'element', tag, attributes, children: children.filter((child) => child !== null) };
+}
+
+export function text(content: string): HtmlText {
+  return { node: 'text', text: content };
+}
+
+export type Declaration = readonly [property: string, value: string];
+
+export interface StyleRule {
+  readonly selector: string;
+  readonly declarations: readonly Declaration[];
+}
+
+/** A rule under any number of conditions, outermost first (`@media …`, `@supports …`). */
+export interface ConditionalRule {
+  readonly conditions: readonly string[];
+  readonly rule: StyleRule;
+}
+
+export type Stylesheet = readonly ConditionalRule[];
+
+export function rule(selector: string, declarations: readonly Declaration[], ...conditions: readonly string[]): ConditionalRule {
+  return { conditions, rule: { selector, declarations } };
+}

@@ -1,0 +1,47 @@
+import type { JsonPatch } from './json-patch.ts';
+
+/** One change of a site as the log keeps it. */
+export interface Change {
+  readonly kind: 'edit' | 'undo' | 'redo';
+  /** What was done, in words: `Link text, hover`. */
+  readonly label: string;
+  readonly patch: JsonPatch;
+  readonly inverse: JsonPatch;
+}
+
+/** What can be undone and redone next, the next one last. */
+export interface History {
+  readonly undo: readonly Change[];
+  readonly redo: readonly Change[];
+}
+
+export const EMPTY_HISTORY: History = { undo: [], redo: [] };
+
+/** The history after one more change. An undo takes from one pile to the other; an edit ends what could be redone. */
+export function recordChange(history: History, change: Change): History {
+  switch (change.kind) {
+    case 'edit': return { undo: [...history.undo, change], redo: [] };
+    case 'undo': return { undo: history.undo.slice(0, -1), redo: [...history.redo, flip(change)] };
+    case 'redo': return { undo: [...history.undo, change], redo: history.redo.slice(0, -1) };
+  }
+}
+
+/** An undone change as it will be redone: the undo's inverse does it again. */
+const flip = (undo: Change): Change => ({ kind: 'edit', label: undo.label, patch: undo.inverse, inverse: undo.patch });
+
+/** The history that a log of changes leaves, oldest first. */
+export function replayHistory(changes: readonly Change[]): History {
+  return changes.reduce(recordChange, EMPTY_HISTORY);
+}
+
+/** The change that undoes the newest one, or null. */
+export function undoChange(history: History): Change | null {
+  const last = history.undo.at(-1);
+  return last ? { kind: 'undo', label: last.label, patch: last.inverse, inverse: last.patch } : null;
+}
+
+/** The change that does the newest undone one again, or null. */
+export function redoChange(history: History): Change | null {
+  const last = history.redo.at(-1);
+  return last ? { kind: 'redo', label: last.label, patch: last.patch, inverse: last.inverse } : null;
+}

@@ -1,0 +1,59 @@
+import { fail, succeed, type Result } from '../base/result.ts';
+import type { Site } from '../document/site.ts';
+import { loadSite } from '../load/load-site.ts';
+import type { EditOperation } from './draft.ts';
+import { applyPatch, type JsonPatch } from './json-patch.ts';
+import { setLook } from './operations/look.ts';
+import { addItem, moveItem, removeItems, setItem, setMenuName } from './operations/menu.ts';
+import { addSwatch, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
+import { setBandName, setBandStart, setOwner, setSite, setTypeStyle } from './operations/structure.ts';
+
+/** Every edit by name. Arguments are plain JSON, so that an edit can be kept, sent and run again on a newer document. */
+export const OPERATIONS = {
+  'set-look': setLook,
+  'add-item': addItem,
+  'set-item': setItem,
+  'remove-items': removeItems,
+  'move-item': moveItem,
+  'set-menu-name': setMenuName,
+  'set-swatch': setSwatch,
+  'add-swatch': addSwatch,
+  'remove-swatch': removeSwatch,
+  'set-role': setRole,
+  'set-band-start': setBandStart,
+  'set-band-name': setBandName,
+  'set-site': setSite,
+  'set-owner': setOwner,
+  'set-type-style': setTypeStyle,
+} as const;
+
+export type OperationName = keyof typeof OPERATIONS;
+
+export type OperationArgs<Name extends OperationName> = Parameters<(typeof OPERATIONS)[Name]>[1];
+
+/** One edit that can be run on any document: an operation with its arguments. */
+export type Edit = { readonly [Name in OperationName]: { readonly name: Name; readonly args: OperationArgs<Name> } }[OperationName];
+
+export interface RanEdit {
+  readonly site: Site;
+  readonly patch: JsonPatch;
+  readonly inverse: JsonPatch;
+}
+
+/** Runs an edit: the changed document with patch and inverse, or why it cannot be done. Nothing changes then. */
+export function runEdit(site: Site, edit: Edit): Result<RanEdit> {
+  const operation = OPERATIONS[edit.name] as EditOperation<unknown>;
+  const patch = operation(site, edit.args);
+  if (!patch.ok) return patch;
+  const applied = applyPatch(site, patch.value);
+  if (!applied.ok) return applied;
+  return succeed({ site: applied.value.document, patch: patch.value, inverse: applied.value.inverse });
+}
+
+/** Applies a patch from outside and validates the result as a whole: the server's way in. */
+export function applyCheckedPatch(site: Site, patch: JsonPatch): Result<RanEdit> {
+  const applied = applyPatch(site, patch);
+  if (!applied.ok) return applied;
+  const loaded = loadSite(applied.value.document);
+  return loaded.ok ? succeed({ site: loaded.value, patch, inverse: applied.value.inverse }) : fail(loaded.error);
+}

@@ -1,0 +1,19 @@
+/** One link as an import understood it: the label, the target as it was written (null for none), 1 at the top. */
+export interface LinkLine {
+  readonly label: string;
+  readonly href: string | null;
+  readonly depth: number;
+}
+
+/** Something an import could not read, with the line it stands in (1 is the first; 0 where lines mean nothing). */
+export interface ImportNote {
+  readonly line: number;
+  readonly text: string;
+  readonly reason: string;
+}
+
+/** What an import understood: the links in source order, and what it could not read. */
+export interface ReadLinks {
+  readonly links: readonly LinkLine[];
+  readonly notes: readonly ImportNote[];
+}

@@ -1,0 +1,78 @@
+import { ValidationError } from 'yup';
+import { jsonDepth } from '../base/json.ts';
+import { toPointer } from '../base/json-pointer.ts';
+import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
+import { checkIntegrity } from '../document/integrity.ts';
+import { LIMITS } from '../document/limits.ts';
+import { siteSchema } from '../document/schema.ts';
+import type { Site } from '../document/site.ts';
+import { migrate } from '../migrate/migrate.ts';
+
+/** Most problems reported at once; more would not be read. */
+const MOST_PROBLEMS = 20;
+
+/** The segments of a path as the schema library writes it: `menus[0].items[2]["a.b"]`. */
+function pathSegments(path: string): string[] {
+  return [...path.matchAll(/\["([^"]*)"\]|\[(\d+)\]|([^.[\]]+)/g)].map((match) => match[1] ?? match[2] ?? match[3] ?? '');
+}
+
+function valueAt(document: unknown, segments: readonly string[]): unknown {
+  return segments.reduce<unknown>((node, segment) => (node as Record<string, unknown> | undefined)?.[segment], document);
+}
+
+function toProblem(error: ValidationError, document: unknown): Problem {
+  const segments = pathSegments(error.path ?? '');
+  const path = toPointer(segments);
+  const found = describeValue(valueAt(document, segments));
+  return { code: 'schema', path, found, allowed: error.message, message: `${path || 'the document'}: found ${found}, allowed is ${error.message}` };
+}
+
+function schemaProblems(document: unknown): Problem[] {
+  try {
+    siteSchema.validateSync(document, { strict: true, abortEarly: false });
+    return [];
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    const errors = error.inner.length > 0 ? error.inner : [error];
+    return errors.slice(0, MOST_PROBLEMS).map((inner) => toProblem(inner, document));
+  }
+}
+
+/**
+ * The one loader: unknown JSON -> migrated -> validated -> site. Every problem names its path, what was found and what
+ * is allowed; nothing is repaired silently.
+ */
+export function loadSite(raw: unknown): Result<Site> {
+  if (jsonDepth(raw, LIMITS.json) > LIMITS.json) {
+    return fail([{
+      code: 'too-deep', path: '', message: `The document is nested more than ${LIMITS.json} deep`, found: `more than ${LIMITS.json} levels`,
+      allowed: `at most ${LIMITS.json} levels`,
+    }]);
+  }
+  const migrated = migrate(raw);
+  if (!migrated.ok) return migrated;
+  const shape = schemaProblems(migrated.value);
+  if (shape.length > 0) return fail(shape);
+  const site = migrated.value as unknown as Site;
+  const broken = checkIntegrity(site).slice(0, MOST_PROBLEMS);
+  return broken.length > 0 ? fail(broken) : succeed(site);
+}
+
+/** Reads a site file's text. A byte order mark is allowed; anything that is no JSON is refused with the reason. */
+export function parseSiteFile(text: string): Result<Site> {
+  if (text.length > LIMITS.file) {
+    return fail([{ code: 'too-large', path: '', message: 'The site file is larger than 32 MB', found: `${text.length} characters`, allowed: '32 MB' }]);
+  }
+  let raw: unknown;
+  try {
+    raw = JSON.parse(text.replace(/^\uFEFF/, ''));
+  } catch (error) {
+    return fail([{ code: 'not-json', path: '', message: `The file is not JSON: ${(error as Error).message}`, found: describeValue(text.slice(0, 40)), allowed: 'a Hamaca site file' }]);
+  }
+  return loadSite(raw);
+}
+
+/** A site as its file: readable JSON with a final line break; the same site gives the same text. */
+export function printSiteFile(site: Site): string {
+  return `${JSON.stringify(site, null, 2)}\n`;
+}

@@ -1,0 +1,40 @@
+import { fail, succeed, type Problem, type Result } from '../base/result.ts';
+import { isRecord } from '../base/json.ts';
+
+/** One numbered step: takes raw JSON of version `from` to the next version. It calls nothing of today's document code. */
+export interface Migration {
+  readonly from: number;
+  readonly migrate: (document: Record<string, unknown>) => Record<string, unknown>;
+}
+
+/** The version documents have today. */
+export const FORMAT_VERSION = 1;
+
+/** All steps in order. Version 1 is the first, so there are none to take yet. */
+export const MIGRATIONS: readonly Migration[] = [];
+
+const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] =>
+  [{ code: 'format', path, message, found: JSON.stringify(found) ?? 'nothing', allowed }];
+
+/** Brings any older document to today's version; a newer or foreign one is refused and stays as it is. */
+export function migrate(raw: unknown, steps: readonly Migration[] = MIGRATIONS, target: number = FORMAT_VERSION): Result<Record<string, unknown>> {
+  if (!isRecord(raw)) {
+    const found = Array.isArray(raw) ? 'a list' : typeof raw;
+    return fail([{ code: 'format', path: '', message: 'This is not a Hamaca site: an object is expected', found, allowed: 'an object' }]);
+  }
+  if (raw['format'] !== 'hamaca-site') {
+    return fail(problem('/format', 'This is not a Hamaca site: its format is missing or another', raw['format'], '"hamaca-site"'));
+  }
+  const version = raw['formatVersion'];
+  if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
+    return fail(problem('/formatVersion', 'The format version is missing or no whole number', version, `a whole number from 1 to ${target}`));
+  }
+  if (version > target) {
+    return fail(problem('/formatVersion', `This site was made by a newer Hamaca (format ${version})`, version, `at most ${target}`));
+  }
+  let document = raw;
+  for (const step of steps.filter((entry) => entry.from >= version && entry.from < target)) {
+    document = { ...step.migrate(document), formatVersion: step.from + 1 };
+  }
+  return succeed(document);
+}

@@ -1,0 +1,77 @@
+import type { Menu, Page, Site } from '../document/site.ts';
+import { createLogo } from '../document/parts/logo.ts';
+import { createMenuPart } from '../document/parts/menu.ts';
+import { createOpener } from '../document/parts/opener.ts';
+import { createPanel } from '../document/pieces/panel.ts';
+import { FORMAT_VERSION } from '../migrate/migrate.ts';
+
+/** What a new site starts from. */
+export interface SiteSeed {
+  readonly name: string;
+  readonly url: string;
+  readonly menu: Pick<Menu, 'items'>;
+  readonly pages: readonly Page[];
+}
+
+/**
+ * A plain starting design: logo, menu, opener with a side panel below 800 px, a quiet palette with one accent. Every
+ * pair of text and fill in it passes WCAG 2.2 AA.
+ */
+export function createPlainSite(seed: SiteSeed): Site {
+  const menu: Menu = { id: 'main', name: 'Main', items: seed.menu.items };
+  return {
+    format: 'hamaca-site', formatVersion: FORMAT_VERSION,
+    name: seed.name, url: seed.url, language: 'en', direction: 'ltr',
+    palette: [
+      { id: 'slate', name: 'Slate', value: '#1f2a37' },
+      { id: 'white', name: 'White', value: '#ffffff' },
+      { id: 'sea', name: 'Sea', value: '#0b6477' },
+      { id: 'mist', name: 'Mist', value: '#e8eff1' },
+    ],
+    roles: {
+      ink: { swatch: 'slate' }, paper: { swatch: 'white' }, accent: { swatch: 'sea' }, 'on-accent': { swatch: 'white' },
+      soft: { swatch: 'mist' }, line: { swatch: 'slate', alpha: 0.2 },
+    },
+    typeStyles: [
+      { id: 'menu', name: 'Menu', family: 'figtree', size: 16, weight: 500 },
+      { id: 'title', name: 'Title', family: 'figtree', size: 20, weight: 700 },
+      { id: 'action', name: 'Action', family: 'figtree', size: 15, weight: 600 },
+    ],
+    bands: [{ id: 'wide', name: 'Wide', min: 800 }, { id: 'phone', name: 'Phone', min: 0 }],
+    pages: seed.pages,
+    menus: [menu],
+    pieces: [
+      {
+        kind: 'header', id: 'header', name: 'Header', foldBand: 'phone',
+        rows: [{
+          id: 'row-main', name: 'Main',
+          zones: {
+            start: [createLogo('logo', seed.name)],
+            middle: [{ ...createMenuPart('menu-main', menu.id), look: PLAIN_MENU_LOOK }],
+            end: [createOpener('opener', 'Menu', 'panel')],
+          },
+          look: { row: { all: { rest: { phone: { paddingInline: 16, gap: 8 } } } } },
+        }],
+        look: {},
+      },
+      { ...createPanel('panel', 'Menu'), look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } } },
+    ],
+    scenes: [
+      { id: 'blank', name: 'Blank page', kind: 'blank', ground: '#ffffff' },
+      { id: 'article', name: 'Article', kind: 'article', ground: '#ffffff' },
+      { id: 'picture', name: 'Picture', kind: 'picture', ground: '#ffffff' },
+    ],
+  };
+}
+
+const PLAIN_MENU_LOOK = {
+  list: { all: { rest: { all: { gap: 4 } } } },
+  link: {
+    all: {
+      rest: { all: { paddingInline: 12, paddingBlock: 8, radius: 6 } },
+      current: { all: { colour: { role: 'accent' } } },
+      hover: { all: { fill: { role: 'soft' } } },
+    },
+  },
+  submenu: { all: { rest: { all: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2 } } } },
+} as const;
