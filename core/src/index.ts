@@ -11,7 +11,7 @@ export { PART_LABELS, SLOTS, slotsOf, type OwnerKind } from './document/catalogu
 export { LIMITS } from './document/limits.ts';
 export type { BandKey, Cell, Look, SlotLook, SlotRef, Values } from './document/look.ts';
 export type { Part, PartKindName } from './document/part.ts';
-export type { Button } from './document/parts/button.ts';
+export { createButton, type Button } from './document/parts/button.ts';
 export type { Logo } from './document/parts/logo.ts';
 export type { MenuPart } from './document/parts/menu.ts';
 export type { Opener } from './document/parts/opener.ts';
@@ -35,6 +35,7 @@ export { applyPatch, guardPatch, readPatch, type JsonPatch, type PatchOperation 
 export { EMPTY_HISTORY, recordChange, redoChange, replayHistory, undoChange, type Change, type History } from './edit/history.ts';
 export { applyCheckedPatch, OPERATIONS, runEdit, type Edit, type OperationArgs, type OperationName } from './edit/operations.ts';
 export { stepPlace, type ItemPlace } from './edit/operations/menu.ts';
+export type { PartPlace } from './edit/operations/parts.ts';
 export type { CellValue } from './edit/operations/look.ts';
 export { swatchUses } from './edit/operations/palette.ts';
 export { BREAKPOINT } from './edit/operations/structure.ts';
@@ -50,6 +51,7 @@ export { fitAt, fitLine, rowExtent, TIGHT_ROOM, type Fit, type FitLine, type Fit
 export { compileHeader, type Compiled } from './compile/compile.ts';
 export { valueCss } from './compile/values.ts';
 export type { CompileOptions } from './compile/context.ts';
+export { headerNames, type Names } from './compile/names.ts';
 export { handOffFiles, type HandOffFile } from './exchange/hand-off.ts';
 export { readHtmlLinks } from './exchange/html-links.ts';
 export { printOutline, readOutline } from './exchange/outline.ts';

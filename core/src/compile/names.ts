@@ -1,5 +1,7 @@
 import type { Header } from '../document/pieces/header.ts';
-import { rowParts } from '../document/walk.ts';
+import { memoise } from '../base/memo.ts';
+import type { Site } from '../document/site.ts';
+import { findHeader, rowParts } from '../document/walk.ts';
 
 /** What every class, id and custom property of the output starts with, unless the designer sets another. */
 export const DEFAULT_PREFIX = 'hm-';
@@ -44,4 +46,14 @@ export function createNames(header: Header, prefix: string): Names {
     variable: (word) => `--${prefix}${word}`,
     readyAttribute: `data-${prefix}ready`,
   };
+}
+
+const namesBySite = memoise((site: Site): { names: Names | null } => {
+  const header = findHeader(site);
+  return { names: header && createNames(header, DEFAULT_PREFIX) };
+});
+
+/** The names a site's header has in the output; null where it has none. */
+export function headerNames(site: Site): Names | null {
+  return namesBySite(site).names;
 }

@@ -5,6 +5,7 @@ import type { EditOperation } from './draft.ts';
 import { applyPatch, type JsonPatch } from './json-patch.ts';
 import { setLook } from './operations/look.ts';
 import { addItem, moveItem, removeItems, setItem, setMenuName } from './operations/menu.ts';
+import { addPart, removePart } from './operations/parts.ts';
 import { addSwatch, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
 import { setBandName, setBandStart, setOwner, setSite, setTypeStyle } from './operations/structure.ts';
 
@@ -25,6 +26,8 @@ export const OPERATIONS = {
   'set-site': setSite,
   'set-owner': setOwner,
   'set-type-style': setTypeStyle,
+  'add-part': addPart,
+  'remove-part': removePart,
 } as const;
 
 export type OperationName = keyof typeof OPERATIONS;

@@ -1,0 +1,56 @@
+import { Hono } from 'hono';
+import { compress } from 'hono/compress';
+import type { Deps } from './deps.ts';
+import { HttpProblem, problemResponse, PROBLEMS } from './problem.ts';
+import { eventRoutes } from './routes/events.ts';
+import { handOffRoutes } from './routes/hand-off.ts';
+import { healthRoutes } from './routes/health.ts';
+import { siteRoutes } from './routes/sites.ts';
+import { fontRoutes, webRoutes } from './routes/web.ts';
+import { isDatabaseAway } from './store/database.ts';
+
+const CHANGING = new Set(['POST', 'PATCH', 'PUT', 'DELETE']);
+
+/** The whole server as a function of its world; it listens to no port by itself. */
+export function createApp(deps: Deps): Hono {
+  const app = new Hono();
+
+  app.onError((error, context) => {
+    if (error instanceof HttpProblem) return problemResponse(context, error);
+    if (isDatabaseAway(error)) {
+      deps.log.warn({ err: error.message }, 'database away');
+      return problemResponse(context, PROBLEMS.away());
+    }
+    deps.log.error({ err: error, path: context.req.path }, 'request failed');
+    return problemResponse(context, PROBLEMS.internal());
+  });
+  app.notFound((context) => problemResponse(context, PROBLEMS.noRoute(context.req.path)));
+
+  app.use(async (context, next) => {
+    const start = performance.now();
+    await next();
+    const ms = Math.round(performance.now() - start);
+    deps.log.info({ method: context.req.method, path: context.req.path, status: context.res.status, ms }, 'request');
+  });
+  app.use(async (context, next) => {
+    await next();
+    context.res.headers.set('x-content-type-options', 'nosniff');
+    context.res.headers.set('referrer-policy', 'no-referrer');
+  });
+  app.use('/api/*', async (context, next) => {
+    // A page elsewhere must not be able to change sites through a visitor's browser.
+    const site = context.req.header('sec-fetch-site');
+    if (CHANGING.has(context.req.method) && site !== undefined && site !== 'same-origin' && site !== 'none') throw PROBLEMS.foreignOrigin();
+    await next();
+  });
+  const compressed = compress();
+  app.use((context, next) => (context.req.path.endsWith('/events') || context.req.path.endsWith('.zip') ? next() : compressed(context, next)));
+
+  app.route('/api/health', healthRoutes(deps));
+  app.route('/api/sites', siteRoutes(deps));
+  app.route('/api/sites', eventRoutes(deps));
+  app.route('/api/sites', handOffRoutes(deps));
+  app.route('/fonts', fontRoutes(deps));
+  if (deps.webRoot !== null) app.route('/', webRoutes(deps.webRoot));
+  return app;
+}

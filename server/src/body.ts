@@ -1,0 +1,27 @@
+import type { Context } from 'hono';
+import { LIMITS } from '@hamaca/core';
+import { PROBLEMS } from './problem.ts';
+
+/** The request's body as text, refused past the size of a site file while it is being read. */
+async function readText(context: Context): Promise<string> {
+  const declared = Number(context.req.header('content-length') ?? 0);
+  if (declared > LIMITS.file) throw PROBLEMS.tooLarge();
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  for await (const chunk of (context.req.raw.body ?? []) as AsyncIterable<Uint8Array>) {
+    size += chunk.byteLength;
+    if (size > LIMITS.file) throw PROBLEMS.tooLarge();
+    chunks.push(chunk);
+  }
+  return Buffer.concat(chunks).toString('utf8');
+}
+
+/** The request's body as unknown JSON. */
+export async function readJson(context: Context): Promise<unknown> {
+  const text = await readText(context);
+  try {
+    return JSON.parse(text) as unknown;
+  } catch (error) {
+    throw PROBLEMS.notJson(`${(error as Error).message}.`);
+  }
+}

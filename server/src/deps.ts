@@ -1,0 +1,18 @@
+import type { FontMetrics } from '@hamaca/core';
+import type { Logger } from 'pino';
+import type { Database } from './store/database.ts';
+
+/** The world as the server is given it. */
+export interface Deps {
+  readonly database: Database;
+  readonly log: Logger;
+  /** A new random id. */
+  readonly newId: () => string;
+  readonly now: () => Date;
+  readonly schemaVersion: number;
+  readonly fonts: readonly FontMetrics[];
+  /** A bundled font file or licence by name. */
+  readonly readFont: (name: string) => Promise<Uint8Array>;
+  /** Folder of the built interface; null serves the HTTP interface alone. */
+  readonly webRoot: string | null;
+}

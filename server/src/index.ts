@@ -1,0 +1,2 @@
+export { createApp } from './app.ts';
+export type { Deps } from './deps.ts';

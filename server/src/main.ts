@@ -1,0 +1,40 @@
+import { existsSync } from 'node:fs';
+import { fileURLToPath } from 'node:url';
+import { serve } from '@hono/node-server';
+import { nanoid } from 'nanoid';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { readConfig } from './config.ts';
+import { loadFontMetrics, readFont } from './fonts.ts';
+import { seedDemo } from './seed.ts';
+import { openDatabase } from './store/database.ts';
+import { migrateDatabase } from './store/migrate.ts';
+
+const ID_LENGTH = 12;
+/** Milliseconds open requests get to end after a signal. */
+const GRACE = 1500;
+
+const config = readConfig(process.env);
+const log = pino({ level: config.logLevel });
+const webRoot = fileURLToPath(new URL('../../web/dist', import.meta.url));
+const schemaVersion = await migrateDatabase(config.databaseUrl);
+const database = openDatabase(config.databaseUrl);
+const now = () => new Date();
+await seedDemo(database, now());
+
+const app = createApp({
+  database, log, now, schemaVersion, readFont, fonts: await loadFontMetrics(), webRoot: existsSync(webRoot) ? webRoot : null,
+  // Ids stand in addresses: letters and digits only read better there.
+  newId: () => nanoid(ID_LENGTH).replace(/[-_]/g, 'x'),
+});
+const server = serve({ fetch: app.fetch, hostname: config.host, port: config.port }, ({ port }) => {
+  process.stdout.write(`Hamaca is ready at http://${config.host}:${port}\n`);
+});
+
+function stop(): void {
+  const force = setTimeout(() => process.exit(0), GRACE);
+  force.unref();
+  server.close(() => { void database.end().finally(() => process.exit(0)); });
+  if ('closeIdleConnections' in server) server.closeIdleConnections();
+}
+for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, stop);

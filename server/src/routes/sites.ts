@@ -1,0 +1,132 @@
+import { Hono, type Context } from 'hono';
+import { applyCheckedPatch, loadSite, readPatch, type JsonPatch, type Site } from '@hamaca/core';
+import { object, string, ValidationError } from 'yup';
+import { readJson } from '../body.ts';
+import type { Deps } from '../deps.ts';
+import { PROBLEMS } from '../problem.ts';
+import { insertChange, selectChange, selectChangesAfter, selectNewestChanges, type StoredChange } from '../store/changes.ts';
+import { inTransaction } from '../store/database.ts';
+import { insertSite, lockSite, selectSite, selectSites, setSiteDeleted, updateSite } from '../store/sites.ts';
+
+/** Most changes answered at once: what undo reaches back to, and what a tab takes in one go. */
+const MOST_CHANGES = 200;
+
+const etag = (revision: number) => `"${revision}"`;
+
+/** The revision an `If-Match` header names. */
+function revisionOf(context: Context): number {
+  const header = context.req.header('if-match');
+  if (header === undefined) throw PROBLEMS.noRevision();
+  const match = /^(?:W\/)?"(\d{1,15})"$/.exec(header);
+  if (!match) throw PROBLEMS.badHeader('If-Match', 'the ETag of the site, such as "12"');
+  return Number(match[1]);
+}
+
+const changeHeaders = object({
+  'edit-id': string().strict().required().matches(/^[A-Za-z0-9_-]{8,64}$/, 'Edit-Id: 8 to 64 letters, digits, - or _'),
+  'edit-client': string().strict().default('http').matches(/^[A-Za-z0-9_-]{1,64}$/, 'Edit-Client: 1 to 64 letters, digits, - or _'),
+  'edit-kind': string().strict().default('edit').oneOf(['edit', 'undo', 'redo'] as const, 'Edit-Kind: edit, undo or redo'),
+  'edit-label': string().strict().default('Edit').max(600, 'Edit-Label: at most 600 characters, percent-encoded'),
+});
+
+type ChangeHeaders = Pick<StoredChange, 'changeId' | 'clientId' | 'kind' | 'label'>;
+
+/** What the request's headers say about an edit; its id makes a repeated request harmless. */
+function readChangeHeaders(context: Context, newId: () => string): ChangeHeaders {
+  const headers = context.req.header();
+  try {
+    const read = changeHeaders.validateSync({ ...headers, 'edit-id': headers['edit-id'] ?? newId() });
+    return { changeId: read['edit-id'], clientId: read['edit-client'], kind: read['edit-kind'], label: decodeURIComponent(read['edit-label']).slice(0, 200) };
+  } catch (error) {
+    const reason = error instanceof ValidationError ? error.message : 'Edit-Label: percent-encoded text';
+    const [name = 'Header', allowed = reason] = reason.split(': ');
+    throw PROBLEMS.badHeader(name, allowed);
+  }
+}
+
+/** One change as clients get it. */
+const changeBody = (change: StoredChange) => ({
+  ...change, patch: JSON.parse(change.patch) as JsonPatch, inverse: JSON.parse(change.inverse) as JsonPatch,
+});
+
+function loadStored(document: string): Site {
+  const loaded = loadSite(JSON.parse(document));
+  if (!loaded.ok) throw new Error(`A stored site does not load: ${loaded.error[0]?.message ?? ''}`);
+  return loaded.value;
+}
+
+/** Applies an edit in one transaction: the row is locked, the revision compared, the result validated, the log extended. */
+async function applyEdit(deps: Deps, id: string, expected: number, change: ChangeHeaders, patch: JsonPatch) {
+  return inTransaction(deps.database, async (connection) => {
+    const stored = await lockSite(connection, id);
+    if (!stored) throw PROBLEMS.noSite(id);
+    const repeated = await selectChange(connection, id, change.changeId);
+    if (repeated) return repeated;
+    if (stored.revision !== expected) throw PROBLEMS.stale(stored.revision);
+    const edited = applyCheckedPatch(loadStored(stored.document), patch);
+    if (!edited.ok) throw PROBLEMS.invalid(edited.error);
+    const { site, inverse } = edited.value;
+    const now = deps.now();
+    const revision = stored.revision + 1;
+    const saved = { ...change, revision, patch: JSON.stringify(patch), inverse: JSON.stringify(inverse) };
+    await updateSite(connection, { id, revision, document: JSON.stringify(site), name: site.name }, now);
+    await insertChange(connection, id, saved, now);
+    return saved;
+  });
+}
+
+export function siteRoutes(deps: Deps): Hono {
+  const routes = new Hono();
+
+  routes.get('/', async (context) => context.json({ sites: await selectSites(deps.database) }, 200, { 'cache-control': 'no-store' }));
+
+  routes.post('/', async (context) => {
+    if (!/^application\/json\b/i.test(context.req.header('content-type') ?? '')) throw PROBLEMS.notJsonType();
+    const loaded = loadSite(await readJson(context));
+    if (!loaded.ok) throw PROBLEMS.invalid(loaded.error);
+    const id = deps.newId();
+    await insertSite(deps.database, { id, name: loaded.value.name, document: JSON.stringify(loaded.value) }, deps.now());
+    return context.json({ id, revision: 1 }, 201, { location: `/api/sites/${id}`, etag: etag(1) });
+  });
+
+  routes.get('/:id', async (context) => {
+    const id = context.req.param('id');
+    const stored = await selectSite(deps.database, id);
+    if (!stored) throw PROBLEMS.noSite(id);
+    const headers = { etag: etag(stored.revision), 'cache-control': 'no-cache' };
+    if (context.req.header('if-none-match') === etag(stored.revision)) return context.body(null, 304, headers);
+    return context.body(stored.document, 200, { ...headers, 'content-type': 'application/json' });
+  });
+
+  routes.patch('/:id', async (context) => {
+    if (!/^application\/json-patch\+json\b/i.test(context.req.header('content-type') ?? '')) throw PROBLEMS.notPatchType();
+    const expected = revisionOf(context);
+    const patch = readPatch(await readJson(context));
+    if (!patch.ok) throw PROBLEMS.badPatch(patch.error);
+    const saved = await applyEdit(deps, context.req.param('id'), expected, readChangeHeaders(context, deps.newId), patch.value);
+    return context.json({ revision: saved.revision }, 200, { etag: etag(saved.revision) });
+  });
+
+  routes.delete('/:id', async (context) => {
+    const id = context.req.param('id');
+    if (!(await setSiteDeleted(deps.database, id, deps.now()))) throw PROBLEMS.noSite(id);
+    return context.body(null, 204);
+  });
+
+  routes.post('/:id/restore', async (context) => {
+    const id = context.req.param('id');
+    if (!(await setSiteDeleted(deps.database, id, null))) throw PROBLEMS.noSite(id);
+    return context.body(null, 204);
+  });
+
+  routes.get('/:id/changes', async (context) => {
+    const id = context.req.param('id');
+    const after = context.req.query('after');
+    if (after !== undefined && !/^\d{1,15}$/.test(after)) throw PROBLEMS.badHeader('after', 'a revision');
+    const changes = after === undefined
+      ? await selectNewestChanges(deps.database, id, MOST_CHANGES) : await selectChangesAfter(deps.database, id, Number(after), MOST_CHANGES);
+    return context.json({ changes: changes.map(changeBody) }, 200, { 'cache-control': 'no-store' });
+  });
+
+  return routes;
+}

@@ -1,0 +1,56 @@
+import { createContext, use, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useNavigate } from 'react-router';
+import type { SiteStore } from '../state/site-store.ts';
+import { runKeys, type CommandContext, type KeyPress } from './commands.ts';
+import { Finder } from './finder.tsx';
+import { KeysPage } from './keys-page.tsx';
+
+interface Commands {
+  readonly context: CommandContext;
+  readonly press: (press: KeyPress) => boolean;
+  readonly setStore: (store: SiteStore | null) => void;
+}
+
+const CommandsContext = createContext<Commands | null>(null);
+
+/** Listens to keys and holds what commands act on. */
+export function CommandsProvider({ children }: { readonly children: ReactNode }) {
+  const navigate = useNavigate();
+  const [open, setOpen] = useState<'finder' | 'keys' | null>(null);
+  const store = useRef<SiteStore | null>(null);
+  const commands = useMemo((): Commands => {
+    const context: CommandContext = {
+      get store() { return store.current; },
+      navigate: (path) => { void navigate(path); },
+      openFinder: () => { setOpen('finder'); },
+      openKeys: () => { setOpen('keys'); },
+    };
+    return { context, press: (press) => runKeys(press, context), setStore: (next) => { store.current = next; } };
+  }, [navigate]);
+
+  useEffect(() => {
+    const listen = (event: KeyboardEvent) => {
+      const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
+      const meta = event.ctrlKey || event.metaKey;
+      // A field being typed in keeps its own undo.
+      if (typing && meta && ['z', 'y'].includes(event.key.toLowerCase()) && event.target.dataset['dirty'] === 'true') return;
+      if (commands.press({ key: event.key, code: event.code, meta, shift: event.shiftKey, alt: event.altKey })) event.preventDefault();
+    };
+    window.addEventListener('keydown', listen);
+    return () => { window.removeEventListener('keydown', listen); };
+  }, [commands]);
+
+  return (
+    <CommandsContext value={commands}>
+      {children}
+      {open === 'finder' && <Finder context={commands.context} onClose={() => { setOpen(null); }} />}
+      {open === 'keys' && <KeysPage onClose={() => { setOpen(null); }} />}
+    </CommandsContext>
+  );
+}
+
+export function useCommands(): Commands {
+  const commands = use(CommandsContext);
+  if (!commands) throw new Error('Commands are needed here.');
+  return commands;
+}

@@ -1,0 +1,173 @@
+import morphdom from 'morphdom';
+import type { Level } from '@hamaca/core';
+import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from './protocol.ts';
+
+/*
+ * The stage's side of the isolated frame: shows the real output over a scene, tells what is clicked, freezes states.
+ * It has no access to the interface and takes messages only from its parent.
+ */
+
+type Render = Extract<ToFrame, { type: 'render' }>;
+type Pin = Extract<ToFrame, { type: 'pin' }>;
+
+const style = document.createElement('style');
+const ownStyle = document.createElement('style');
+ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]{outline:2px dashed #b9780f!important;outline-offset:1px!important}`;
+document.head.append(ownStyle, style);
+const holder = document.createElement('div');
+const scene = document.createElement('main');
+scene.style.display = 'block';
+document.body.append(holder, scene);
+
+let last: Render | null = null;
+let lastPin: Pin | null = null;
+
+const tell = (message: FromFrame) => { parent.postMessage(message, '*'); };
+
+/** The output's own state that a new copy of the markup must not undo. */
+const KEPT_ATTRIBUTES = ['data-hm-ready', 'aria-expanded', 'open', 'data-pin', 'data-chosen'];
+
+function runScript(code: string): void {
+  const script = document.createElement('script');
+  script.textContent = code;
+  document.body.append(script);
+  script.remove();
+}
+
+/** How many things of the markup the output's script listens to: a change of these needs a fresh start. */
+const structureOf = (root: ParentNode) => root.querySelectorAll('[aria-expanded],dialog,[commandfor]').length;
+
+function replaceMarkup(fresh: DocumentFragment, script: string): void {
+  holder.replaceChildren(fresh);
+  runScript(script);
+}
+
+/** Puts the menu back where the markup has it, lets `work` compare, and sets it out again. */
+function withMenuInPlace(work: () => void): void {
+  const dialog = holder.querySelector('dialog');
+  const menu = dialog?.previousElementSibling;
+  const isOut = menu?.tagName === 'NAV' && !dialog?.querySelector('nav');
+  if (isOut) dialog?.append(menu);
+  work();
+  const after = holder.querySelector('dialog');
+  const inside = after?.querySelector('nav');
+  if (isOut && inside) after?.before(inside);
+}
+
+function morphMarkup(fresh: DocumentFragment): void {
+  const next = fresh.firstElementChild;
+  const now = holder.firstElementChild;
+  if (!next || !now) return;
+  withMenuInPlace(() => {
+    morphdom(now, next, {
+      onBeforeElUpdated: (from, to) => {
+        for (const name of KEPT_ATTRIBUTES) {
+          const value = from.getAttribute(name);
+          if (value !== null) to.setAttribute(name, value);
+        }
+        return !from.isEqualNode(to);
+      },
+    });
+  });
+}
+
+function render(message: Render): void {
+  const before = last;
+  last = message;
+  document.documentElement.lang = message.language;
+  document.documentElement.dir = message.direction;
+  if (before?.stylesheet !== message.stylesheet) style.textContent = message.stylesheet;
+  if (before?.scene !== message.scene) scene.innerHTML = message.scene;
+  if (before?.markup !== message.markup || before.script !== message.script) {
+    const template = document.createElement('template');
+    template.innerHTML = message.markup;
+    const sameStructure = before?.script === message.script && structureOf(template.content) === structureOf(holder);
+    if (sameStructure) morphMarkup(template.content);
+    else replaceMarkup(template.content, message.script);
+  }
+  if (lastPin) pin(lastPin);
+  requestAnimationFrame(() => { tell({ type: 'painted' }); });
+}
+
+/** The menu level an element stands at, or null outside menus. */
+function levelOf(element: Element): Level | null {
+  let level = 0;
+  for (let at = element.closest('ul'); at; at = at.parentElement?.closest('ul') ?? null) level++;
+  return level === 0 ? null : (Math.min(level, 3) as Level);
+}
+
+const levelOfSlot = (element: Element, slot: string) => (slot === 'link' || slot === 'marker' || slot === 'submenu' ? levelOf(element) : null);
+
+const slotOfClass = (className: string): SlotPlace | undefined => last?.slots.find((place) => place.className === className);
+
+/** The elements of a slot and level in document order. */
+function elementsOf(className: string, level: Level | null): Element[] {
+  const all = [...holder.querySelectorAll(`.${CSS.escape(className)}`)];
+  const slot = slotOfClass(className)?.slot ?? '';
+  return level === null ? all : all.filter((element) => levelOfSlot(element, slot) === level);
+}
+
+function findElement(wanted: PinnedElement | null): Element | null {
+  if (!wanted) return null;
+  const elements = elementsOf(wanted.className, wanted.level);
+  return elements[Math.min(wanted.index, elements.length - 1)] ?? null;
+}
+
+function pin(message: Pin): void {
+  lastPin = message;
+  for (const element of holder.querySelectorAll('[data-pin]')) element.removeAttribute('data-pin');
+  for (const element of holder.querySelectorAll('[data-chosen]')) element.removeAttribute('data-chosen');
+  const chosen = findElement(message.selected);
+  const pinned = findElement(message.pinned);
+  reveal(message, chosen);
+  chosen?.setAttribute('data-chosen', '');
+  if (pinned && message.pinned && message.pinned.states.length > 0) pinned.setAttribute('data-pin', message.pinned.states.join(' '));
+}
+
+function reveal(message: Pin, chosen: Element | null): void {
+  const dialog = holder.querySelector('dialog');
+  const folded = dialog?.querySelector('nav') !== null && dialog !== null;
+  const inDialog = chosen ? dialog?.contains(chosen) : false;
+  if (dialog && folded && !dialog.open && (message.reveal === 'panel' || inDialog)) dialog.showModal();
+  if (dialog?.open && message.reveal === null && !inDialog) dialog.close();
+  const open = message.reveal === 'submenu' || message.pinned?.states.includes('open') === true;
+  const item = chosen?.closest('ul ul')?.closest('li') ?? chosen?.closest('li') ?? null;
+  for (const button of holder.querySelectorAll('nav [aria-expanded=true]')) {
+    if (button.parentElement !== item) button.setAttribute('aria-expanded', 'false');
+  }
+  if (!open) return;
+  const button = item?.querySelector(':scope > [aria-expanded]') ?? holder.querySelector('nav [aria-expanded]');
+  button?.setAttribute('aria-expanded', 'true');
+}
+
+function pick(target: Element): void {
+  for (let at: Element | null = target; at && at !== holder; at = at.parentElement) {
+    const element = at;
+    const place = [...element.classList].map(slotOfClass).find((found) => found !== undefined);
+    if (!place) continue;
+    const level = levelOfSlot(element, place.slot);
+    tell({ type: 'pick', owner: place.owner, slot: place.slot, level, index: elementsOf(place.className, level).indexOf(element) });
+    return;
+  }
+}
+
+// Links lead nowhere on the stage; everything else works as it will.
+document.addEventListener('click', (event) => {
+  if (!(event.target instanceof Element)) return;
+  if (event.target.closest('a[href]')) event.preventDefault();
+  if (holder.contains(event.target)) pick(event.target);
+}, true);
+
+// Shortcuts belong to the interface also while the stage has the focus.
+document.addEventListener('keydown', (event) => {
+  if (!event.ctrlKey && !event.metaKey && !event.altKey) return;
+  tell({ type: 'key', key: event.key, code: event.code, meta: event.ctrlKey || event.metaKey, shift: event.shiftKey, alt: event.altKey });
+});
+
+window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
+  if (event.source !== parent) return;
+  if (event.data.type === 'render') render(event.data);
+  else pin(event.data);
+});
+
+tell({ type: 'ready' });

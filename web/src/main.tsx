@@ -1,0 +1,39 @@
+import { StrictMode, Suspense, lazy } from 'react';
+import { createRoot } from 'react-dom/client';
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
+import { CommandsProvider } from './commands/use-commands.tsx';
+import { Notices } from './shell/notices.tsx';
+import { SiteFrame } from './shell/site-frame.tsx';
+import './theme.css';
+
+const SitesPlace = lazy(async () => ({ default: (await import('./places/sites/sites-place.tsx')).SitesPlace }));
+const NewSitePlace = lazy(async () => ({ default: (await import('./places/new-site/new-site-place.tsx')).NewSitePlace }));
+const LinksPlace = lazy(async () => ({ default: (await import('./places/links/links-place.tsx')).LinksPlace }));
+const BenchPlace = lazy(async () => ({ default: (await import('./places/bench/bench-place.tsx')).BenchPlace }));
+const HandOffPlace = lazy(async () => ({ default: (await import('./places/hand-off/hand-off-place.tsx')).HandOffPlace }));
+
+const root = document.getElementById('app');
+if (!root) throw new Error('The page has no place for the interface.');
+
+createRoot(root).render(
+  <StrictMode>
+    <BrowserRouter>
+      <CommandsProvider>
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/" element={<SitesPlace />} />
+            <Route path="/new" element={<NewSitePlace />} />
+            <Route path="/sites/:id" element={<SiteFrame />}>
+              <Route index element={<Navigate to="bench/header" replace />} />
+              <Route path="links" element={<LinksPlace />} />
+              <Route path="bench/:piece" element={<BenchPlace />} />
+              <Route path="hand-off" element={<HandOffPlace />} />
+            </Route>
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+        <Notices />
+      </CommandsProvider>
+    </BrowserRouter>
+  </StrictMode>,
+);

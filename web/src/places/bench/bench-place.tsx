@@ -1,0 +1,162 @@
+import { bandAt, findHeader, ownersOf, slotKind, type Header, type Level, type Panel, type Site } from '@hamaca/core';
+import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { Choice } from '../../controls/choice.tsx';
+import { slotClass } from '../../stage/slot-class.ts';
+import { Stage, type Picked } from '../../stage/stage.tsx';
+import { useStageOutput } from '../../stage/use-compiled.ts';
+import { useFonts, type Fonts } from '../../state/fonts.ts';
+import { useSite } from '../../state/open-site.tsx';
+import { benchStore, selectSlot, setWidth, TALL_BELOW, useBench, type Arrangement } from './bench-state.ts';
+import { LookSheet } from './look-sheet.tsx';
+import { PartSettings } from './part-settings.tsx';
+import { PartsOutline } from './parts-outline.tsx';
+import { Pins } from './pins.tsx';
+import { SwatchTray } from './swatch-tray.tsx';
+import { useDrag } from './use-drag.ts';
+import { WidthLine } from './width-line.tsx';
+
+/** The room around an element, followed while it changes. */
+function useRoom() {
+  const ref = useRef<HTMLDivElement>(null);
+  const [room, setRoom] = useState({ width: 1000, height: 300 });
+  useEffect(() => {
+    if (!ref.current) return;
+    const observer = new ResizeObserver(([entry]) => {
+      if (entry) setRoom({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) });
+    });
+    observer.observe(ref.current);
+    return () => { observer.disconnect(); };
+  }, []);
+  return { ref, room };
+}
+
+function panelOf(site: Site): Panel | null {
+  return site.pieces.find((piece) => piece.kind === 'panel') ?? null;
+}
+
+function useSelection(site: Site, header: Header) {
+  const selected = useBench((state) => state.selected);
+  const pins = useBench((state) => state.pins);
+  useEffect(() => {
+    if (slotKind(site, selected)) return;
+    const menu = [...ownersOf(site).values()].find((owner) => owner.kind === 'menu' && owner.piece === header);
+    if (menu) selectSlot(menu.id, 'link', 1);
+    else selectSlot(header.id, 'bar', null);
+  }, [site, header, selected]);
+  return useMemo(() => {
+    const level = selected.level === 'all' ? null : (Number(selected.level) as Level);
+    const place = { className: slotClass(site, selected.owner, selected.slot), level, index: selected.index };
+    const inPanel = ownersOf(site).get(selected.owner)?.kind === 'panel';
+    const inSubmenu = selected.slot === 'submenu' || (selected.slot === 'link' && level !== null && level > 1);
+    const reveal: 'panel' | 'submenu' | null = inPanel ? 'panel' : inSubmenu ? 'submenu' : null;
+    return { selected: { ...place, states: [] }, pinned: { ...place, states: pins }, reveal };
+  }, [site, selected, pins]);
+}
+
+const STAGE_PADDING = 12;
+
+function StageArea({ site, header, fonts, tall }: { readonly site: Site; readonly header: Header; readonly fonts: Fonts; readonly tall: boolean }) {
+  const { ref, room } = useRoom();
+  const width = useBench((state) => state.width);
+  const sceneId = useBench((state) => state.scene);
+  const scene = site.scenes.find((entry) => entry.id === sceneId) ?? site.scenes.at(-1) ?? site.scenes[0];
+  const output = useStageOutput(site, header, fonts);
+  const { selected, pinned, reveal } = useSelection(site, header);
+  const scale = Math.min(1, Math.max(0.2, (room.width - 2 * STAGE_PADDING) / width));
+  const height = Math.max(120, Math.floor((room.height - 2 * STAGE_PADDING) / scale));
+  const onPick = ({ owner, slot, level, index }: Picked) => { selectSlot(owner, slot, level, index); };
+  useEffect(() => {
+    // What stands in the panel can only be seen where the menu is folded.
+    const unfolds = site.bands.findLast((band) => band.min > 0)?.min ?? 0;
+    if (reveal === 'panel' && benchStore.getState().width >= unfolds) setWidth(Math.min(390, unfolds - 1));
+  }, [reveal, site.bands]);
+  return (
+    <div ref={ref} className={`relative flex min-h-0 justify-center overflow-hidden bg-surround ${tall ? 'h-full' : ''}`} style={{ padding: STAGE_PADDING }}>
+      {output && scene && (
+        <Stage site={site} output={output} scene={scene} width={width} height={height} scale={scale} label="Stage" pinned={pinned} selected={selected} reveal={reveal} onPick={onPick} />
+      )}
+      {scale < 1 && <span className="absolute right-2 bottom-1 rounded-[2px] bg-ink px-1.5 text-small text-white tabular">{Math.round(scale * 100)} %</span>}
+    </div>
+  );
+}
+
+const ARRANGEMENTS: readonly { value: Arrangement; label: string }[] = [
+  { value: 'auto', label: 'turns by width' }, { value: 'wide', label: 'controls below' }, { value: 'tall', label: 'controls beside' },
+];
+
+function PieceBar({ site, header }: { readonly site: Site; readonly header: Header }) {
+  const sceneId = useBench((state) => state.scene);
+  const arrangement = useBench((state) => state.arrangement);
+  const band = site.bands[bandAt(site, useBench((state) => state.width))];
+  const kind = slotKind(site, useBench((state) => state.selected));
+  return (
+    <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench">
+      <span className="font-semibold">{header.name}</span>
+      <span className="text-ink-faint">at <span data-testid="band">{band?.name}</span></span>
+      {kind && <Pins kind={kind} />}
+      <span className="ml-auto flex items-center gap-2">
+        <Choice label="Scene" value={sceneId ?? site.scenes.at(-1)?.id ?? ''} options={site.scenes.map((scene) => ({ value: scene.id, label: `over: ${scene.name.toLowerCase()}` }))}
+          onChange={(scene) => { benchStore.setState({ scene }); }} />
+        <Choice label="Arrangement of the bench" value={arrangement} options={ARRANGEMENTS} onChange={(value) => { benchStore.setState({ arrangement: value as Arrangement }); }} />
+      </span>
+    </div>
+  );
+}
+
+function Seam() {
+  const start = useRef({ y: 0, height: 0 });
+  const height = useBench((state) => state.stageHeight);
+  const set = (value: number) => { benchStore.setState({ stageHeight: Math.min(640, Math.max(120, value)) }); };
+  const drag = useDrag({
+    onMove: (event) => { set(start.current.height + event.clientY - start.current.y); }, onEnd: () => undefined, onCancel: () => { set(start.current.height); },
+  });
+  return (
+    <div role="separator" aria-orientation="horizontal" aria-label="Height of the stage" aria-valuenow={height} aria-valuemin={120} aria-valuemax={640} tabIndex={0} {...drag}
+      onPointerDown={(event) => { start.current = { y: event.clientY, height }; drag.onPointerDown(event); }}
+      onKeyDown={(event) => { if (event.key === 'ArrowUp') set(height - 16); if (event.key === 'ArrowDown') set(height + 16); }}
+      className="grid h-2 shrink-0 cursor-ns-resize place-items-center border-y border-twine bg-linen"><span className="h-px w-10 bg-rope" /></div>
+  );
+}
+
+function Controls({ site, header, children }: { readonly site: Site; readonly header: Header; readonly children?: ReactNode }) {
+  const sceneId = useBench((state) => state.scene);
+  const scene = site.scenes.find((entry) => entry.id === sceneId) ?? site.scenes.at(-1);
+  return (
+    <div className="grid min-h-0 grow grid-cols-[212px_1fr]">
+      <div className="min-h-0 border-r border-twine"><PartsOutline header={header} panel={panelOf(site)} /></div>
+      <div className="flex min-h-0 min-w-0 flex-col">
+        <PartSettings site={site} />
+        <div className="min-h-0 grow">{scene && <LookSheet site={site} scene={scene} />}</div>
+        {children}
+      </div>
+    </div>
+  );
+}
+
+/** The bench: the header on the stage, the width line above it, its parts and their looks below or beside it. */
+export function BenchPlace() {
+  const site = useSite();
+  const fonts = useFonts();
+  const header = findHeader(site);
+  const arrangement = useBench((state) => state.arrangement);
+  const narrow = useBench((state) => state.width) < TALL_BELOW;
+  const stageHeight = useBench((state) => state.stageHeight);
+  if (!header) return <p className="m-8 text-ink-soft">This site has no header yet.</p>;
+  if (!fonts) return <p role="status" className="m-8 text-ink-soft">Loading the typefaces’ measures…</p>;
+  const tall = arrangement === 'tall' || (arrangement === 'auto' && narrow);
+  return (
+    <main data-arrangement={tall ? 'tall' : 'wide'} className="flex h-full min-h-0 flex-col">
+      <PieceBar site={site} header={header} />
+      <WidthLine site={site} header={header} measure={fonts.measure} />
+      {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
+      <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,44%)_1fr] grid-rows-1' : 'grid-cols-1'}`} style={tall ? {} : { gridTemplateRows: `${stageHeight}px minmax(0,1fr)` }}>
+        <StageArea site={site} header={header} fonts={fonts} tall={tall} />
+        <div className="flex min-h-0 min-w-0 flex-col">
+          {!tall && <Seam />}
+          <Controls site={site} header={header} />
+        </div>
+      </div>
+      <SwatchTray />
+    </main>
+  );
+}

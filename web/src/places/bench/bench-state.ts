@@ -1,0 +1,66 @@
+import type { Level, LevelKey, PropertyId, SlotRef, State } from '@hamaca/core';
+import { createStore } from 'zustand/vanilla';
+import { useStore } from 'zustand';
+
+export type Arrangement = 'auto' | 'wide' | 'tall';
+
+/** What the bench shows and has selected; it belongs to the view, not to the site. */
+export interface BenchState {
+  readonly selected: SlotRef & { readonly level: LevelKey; readonly index: number };
+  /** The column of the sheet in focus. */
+  readonly state: State;
+  readonly property: PropertyId;
+  /** States frozen on the selected element. */
+  readonly pins: readonly State[];
+  /** Id of a band, or all widths. */
+  readonly reach: string;
+  /** Width of the stage in px. */
+  readonly width: number;
+  readonly scene: string | null;
+  readonly arrangement: Arrangement;
+  /** Height of the stage in the wide arrangement, in px. */
+  readonly stageHeight: number;
+}
+
+/** Ends of the width line, in px. */
+export const WIDTHS = { from: 320, to: 1920 } as const;
+
+/** Below this width of the page the bench turns to the tall arrangement, in px. */
+export const TALL_BELOW = 700;
+
+export const benchStore = createStore<BenchState>(() => ({
+  selected: { owner: '', slot: '', level: 'all', index: 0 }, state: 'rest', property: 'colour', pins: [], reach: 'all', width: 1240, scene: null,
+  arrangement: 'auto', stageHeight: 250,
+}));
+
+export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {
+  return useStore(benchStore, select);
+}
+
+/** Selects a slot; states pinned on another one are let go. */
+export function selectSlot(owner: string, slot: string, level: Level | null, index = 0): void {
+  benchStore.setState((before) => {
+    const same = before.selected.owner === owner && before.selected.slot === slot;
+    return {
+      selected: { owner, slot, level: level === null ? 'all' : (String(level) as LevelKey), index },
+      ...(same ? {} : { pins: [], state: 'rest' }),
+    };
+  });
+}
+
+/** Freezes or frees a state on the stage; the sheet's column in focus follows. */
+export function togglePin(state: State): void {
+  benchStore.setState(({ pins }) => (pins.includes(state)
+    ? { pins: pins.filter((pin) => pin !== state), state: 'rest' } : { pins: [...pins, state], state }));
+}
+
+/** Puts the focus on a column; on the stage its state is the one that shows. */
+export function focusColumn(state: State): void {
+  const { pins, state: before } = benchStore.getState();
+  if (before === state) return;
+  benchStore.setState({ state, pins: state === 'rest' ? [] : pins.includes(state) ? pins : [state] });
+}
+
+export const setWidth = (width: number) => {
+  benchStore.setState({ width: Math.round(Math.min(WIDTHS.to, Math.max(WIDTHS.from, width))) });
+};

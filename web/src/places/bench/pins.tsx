@@ -1,0 +1,17 @@
+import type { SlotKind } from '@hamaca/core';
+import { Button } from '../../controls/button.tsx';
+import { benchStore, togglePin, useBench } from './bench-state.ts';
+
+/** States of the selected slot that can be frozen on the stage. */
+export function Pins({ kind }: { readonly kind: SlotKind }) {
+  const pins = useBench((state) => state.pins);
+  const states = kind.states.filter((state) => state !== 'rest');
+  if (states.length === 0) return <p className="text-small text-ink-faint">{kind.label} has no states to freeze</p>;
+  return (
+    <div role="group" aria-label="Frozen states" className="flex items-center gap-1">
+      <span className="mr-1 text-small text-ink-faint">freeze</span>
+      <Button className="!h-6" pressed={pins.length === 0} onClick={() => { benchStore.setState({ pins: [], state: 'rest' }); }}>rest</Button>
+      {states.map((state) => <Button key={state} className="!h-6" pressed={pins.includes(state)} onClick={() => { togglePin(state); }}>{state}</Button>)}
+    </div>
+  );
+}

@@ -1,0 +1,81 @@
+import { findHeader } from '@hamaca/core';
+import { Link, useNavigate } from 'react-router';
+import useSWR from 'swr';
+import { Button } from '../../controls/button.tsx';
+import { PlainBar } from '../../shell/top-bar.tsx';
+import { Stage } from '../../stage/stage.tsx';
+import { useStageOutput } from '../../stage/use-compiled.ts';
+import { deleteSite, fetchSite, fetchSites, restoreSite, type SiteSummary } from '../../state/api.ts';
+import { useFonts } from '../../state/fonts.ts';
+import { notify } from '../../state/notices.ts';
+import { WORDS } from '../../words/words.ts';
+
+const WIDE = { width: 1180, height: 250, scale: 0.5 } as const;
+const NARROW = { width: 375, height: 480, scale: 0.26 } as const;
+
+const dateFormat = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
+function Miniature({ id }: { readonly id: string }) {
+  const { data } = useSWR(['site', id], () => fetchSite(id), { revalidateOnFocus: true });
+  const fonts = useFonts();
+  const header = data ? findHeader(data.site) : null;
+  return data && fonts && header ? <Drawn site={data.site} /> : <div className="h-[125px] bg-linen" />;
+}
+
+function Drawn({ site }: { readonly site: Awaited<ReturnType<typeof fetchSite>>['site'] }) {
+  const output = useStageOutput(site, findHeader(site), useFonts());
+  const scene = site.scenes.find((entry) => entry.kind === 'article') ?? site.scenes[0];
+  if (!output || !scene) return null;
+  return (
+    <div className="flex items-end gap-4 bg-surround p-4" aria-hidden="true">
+      <Stage site={site} output={output} scene={scene} label="Miniature, wide" {...WIDE} />
+      <Stage site={site} output={output} scene={scene} label="Miniature, narrow" {...NARROW} />
+    </div>
+  );
+}
+
+function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelete: () => void }) {
+  return (
+    <li className="w-[740px] max-w-full border border-twine bg-white">
+      <Link to={`/sites/${site.id}/bench/header`} aria-label={`Open ${site.name}`} className="block"><Miniature id={site.id} /></Link>
+      <div className="flex items-center gap-4 px-4 py-2.5">
+        <Link to={`/sites/${site.id}/bench/header`} className="font-semibold hover:underline">{site.name}</Link>
+        <span className="text-bench text-ink-faint tabular">last edit {dateFormat.format(new Date(site.updatedAt))}</span>
+        <span className="ml-auto flex gap-1">
+          <Link to={`/sites/${site.id}/links`} className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen">Links</Link>
+          <Link to={`/sites/${site.id}/hand-off`} className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen">Hand-off</Link>
+          <Button tone="quiet" onClick={onDelete}>Delete</Button>
+        </span>
+      </div>
+    </li>
+  );
+}
+
+/** All sites, each drawn live. */
+export function SitesPlace() {
+  const { data: sites, error, mutate } = useSWR('sites', fetchSites, { refreshInterval: (latest) => (latest ? 0 : 3000) });
+  const navigate = useNavigate();
+  const remove = async (site: SiteSummary) => {
+    await deleteSite(site.id);
+    await mutate();
+    notify({ tone: 'info', text: WORDS.deleted(site.name), action: { label: WORDS.restore, run: () => { void restoreSite(site.id).then(() => mutate()); } } });
+  };
+  return (
+    <div className="flex h-full flex-col">
+      <PlainBar />
+      <main className="min-h-0 grow overflow-auto">
+        <div className="mx-auto max-w-[1180px] px-6 py-8">
+          <div className="mb-5 flex items-center gap-4">
+            <h1 className="text-[22px] font-semibold">Sites</h1>
+            <Button tone="strong" onClick={() => { void navigate('/new'); }}>New site</Button>
+          </div>
+          {error !== undefined && sites === undefined && <p role="alert" className="text-brick">{WORDS.serverAway}</p>}
+          {sites?.length === 0 && <p className="text-ink-soft">No sites yet. Start one from an outline of its links or from its markup.</p>}
+          <ul className="flex flex-wrap gap-5">
+            {sites?.map((site) => <Card key={site.id} site={site} onDelete={() => void remove(site)} />)}
+          </ul>
+        </div>
+      </main>
+    </div>
+  );
+}

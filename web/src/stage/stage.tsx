@@ -1,0 +1,84 @@
+import { slotsOf, ownersOf, type Compiled, type Level, type Scene, type Site } from '@hamaca/core';
+import { useEffect, useMemo, useRef } from 'react';
+import { useCommands } from '../commands/use-commands.tsx';
+import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from '../frame/protocol.ts';
+import { sceneMarkup } from './scenes.ts';
+import { slotClass } from './slot-class.ts';
+
+export interface Picked {
+  readonly owner: string;
+  readonly slot: string;
+  readonly level: Level | null;
+  readonly index: number;
+}
+
+interface Props {
+  readonly site: Site;
+  readonly output: Compiled;
+  readonly scene: Scene;
+  /** Width of the page in px, and what is shown of its height. */
+  readonly width: number;
+  readonly height: number;
+  readonly scale: number;
+  readonly label: string;
+  readonly pinned?: PinnedElement | null;
+  readonly selected?: PinnedElement | null;
+  readonly reveal?: 'panel' | 'submenu' | null;
+  readonly onPick?: (picked: Picked) => void;
+}
+
+/** Every slot of the site with the class it has in the output. */
+function slotPlaces(site: Site): SlotPlace[] {
+  return [...ownersOf(site).values()].flatMap((owner) =>
+    Object.keys(slotsOf(owner.kind)).filter((slot) => slot !== 'scrim')
+      .map((slot): SlotPlace => ({ owner: owner.id, slot, className: slotClass(site, owner.id, slot) })));
+}
+
+/** The real output over a scene, in a frame of its own that can reach nothing of the interface. */
+export function Stage({ site, output, scene, width, height, scale, label, pinned = null, selected = null, reveal = null, onPick }: Props) {
+  const frame = useRef<HTMLIFrameElement>(null);
+  const ready = useRef(false);
+  const { press } = useCommands();
+  const slots = useMemo(() => slotPlaces(site), [site]);
+
+  const message = useMemo((): ToFrame => ({
+    type: 'render', markup: output.markup, stylesheet: output.stylesheet, script: output.script, scene: sceneMarkup(scene), language: site.language,
+    direction: site.direction, slots,
+  }), [output, scene, site.language, site.direction, slots]);
+  const pins = useMemo((): ToFrame => ({ type: 'pin', pinned, selected, reveal }), [pinned, selected, reveal]);
+
+  const latest = useRef({ message, pins, onPick });
+  latest.current = { message, pins, onPick };
+  const send = (content: ToFrame) => { if (ready.current) frame.current?.contentWindow?.postMessage(content, '*'); };
+
+  useEffect(() => { send(message); }, [message]);
+  useEffect(() => {
+    const focused = document.activeElement;
+    send(pins);
+    // A dialog opened on the stage takes the focus along; whoever was typing gets it back.
+    if (reveal !== null && focused instanceof HTMLElement && focused !== document.body) setTimeout(() => { focused.focus({ preventScroll: true }); }, 60);
+  }, [pins, reveal]);
+
+  useEffect(() => {
+    const listen = (event: MessageEvent<FromFrame>) => {
+      if (event.source !== frame.current?.contentWindow) return;
+      const { data } = event;
+      if (data.type === 'ready') {
+        ready.current = true;
+        send(latest.current.message);
+        send(latest.current.pins);
+      } else if (data.type === 'pick') latest.current.onPick?.(data);
+      else if (data.type === 'key') press(data);
+      else if (data.type === 'painted') frame.current?.setAttribute('data-painted', String(performance.now()));
+    };
+    window.addEventListener('message', listen);
+    return () => { window.removeEventListener('message', listen); };
+  }, [press]);
+
+  return (
+    <div style={{ width: width * scale, height: height * scale }} className="relative overflow-hidden bg-white">
+      <iframe ref={frame} src="/frame" sandbox="allow-scripts" title={label} tabIndex={onPick ? 0 : -1} inert={!onPick}
+        style={{ width, height, transform: `scale(${scale})`, transformOrigin: '0 0', border: 0, display: 'block' }} />
+    </div>
+  );
+}

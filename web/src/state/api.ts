@@ -1,0 +1,95 @@
+import type { Change, JsonPatch, Problem, Site } from '@hamaca/core';
+
+/** An answer of the server that is an error (problem details, RFC 9457). Status 0: no answer at all. */
+export class ApiError extends Error {
+  readonly status: number;
+  readonly problems: readonly Problem[];
+
+  constructor(status: number, detail: string, problems: readonly Problem[] = []) {
+    super(detail);
+    this.status = status;
+    this.problems = problems;
+  }
+
+  /** Whether trying again later may help. */
+  get passing(): boolean {
+    return this.status === 0 || this.status === 429 || this.status >= 500;
+  }
+}
+
+export interface SiteSummary {
+  readonly id: string;
+  readonly name: string;
+  readonly revision: number;
+  readonly updatedAt: string;
+}
+
+/** A change as the server's log has it. */
+export interface LoggedChange extends Change {
+  readonly revision: number;
+  readonly changeId: string;
+  readonly clientId: string;
+}
+
+async function request(path: string, options: RequestInit = {}): Promise<Response> {
+  let response: Response;
+  try {
+    response = await fetch(path, { ...options, signal: AbortSignal.timeout(15_000) });
+  } catch {
+    throw new ApiError(0, 'The server does not answer.');
+  }
+  if (response.ok) return response;
+  const body = (await response.json().catch(() => ({}))) as { detail?: string; problems?: Problem[] };
+  throw new ApiError(response.status, body.detail ?? `The server answered ${response.status}.`, body.problems);
+}
+
+const revisionOf = (response: Response) => Number(/\d+/.exec(response.headers.get('etag') ?? '')?.[0] ?? 0);
+
+export async function fetchSites(): Promise<SiteSummary[]> {
+  return ((await (await request('/api/sites')).json()) as { sites: SiteSummary[] }).sites;
+}
+
+export async function fetchSite(id: string): Promise<{ site: Site; revision: number }> {
+  const response = await request(`/api/sites/${id}`);
+  return { site: (await response.json()) as Site, revision: revisionOf(response) };
+}
+
+/** The newest changes, or those after a revision, oldest first. */
+export async function fetchChanges(id: string, after?: number): Promise<LoggedChange[]> {
+  const query = after === undefined ? '' : `?after=${after}`;
+  return ((await (await request(`/api/sites/${id}/changes${query}`)).json()) as { changes: LoggedChange[] }).changes;
+}
+
+/** Creates a site and answers its id. */
+export async function createSite(site: Site): Promise<string> {
+  const response = await request('/api/sites', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(site) });
+  return ((await response.json()) as { id: string }).id;
+}
+
+export async function deleteSite(id: string): Promise<void> {
+  await request(`/api/sites/${id}`, { method: 'DELETE' });
+}
+
+export async function restoreSite(id: string): Promise<void> {
+  await request(`/api/sites/${id}/restore`, { method: 'POST' });
+}
+
+export interface SentChange {
+  readonly id: string;
+  readonly kind: Change['kind'];
+  readonly label: string;
+  readonly patch: JsonPatch;
+}
+
+/** Sends one change made on `revision`; answers the revision it became. */
+export async function sendChange(siteId: string, clientId: string, revision: number, change: SentChange): Promise<number> {
+  const response = await request(`/api/sites/${siteId}`, {
+    method: 'PATCH',
+    headers: {
+      'content-type': 'application/json-patch+json', 'if-match': `"${revision}"`, 'edit-id': change.id, 'edit-client': clientId,
+      'edit-kind': change.kind, 'edit-label': encodeURIComponent(change.label.slice(0, 60)),
+    },
+    body: JSON.stringify(change.patch),
+  });
+  return revisionOf(response);
+}

@@ -1,0 +1,231 @@
+import {
+  applyPatch, EMPTY_HISTORY, guardPatch, recordChange, redoChange, replayHistory, runEdit, undoChange, type Change, type Edit, type History, type Site,
+} from '@hamaca/core';
+import { createStore, type StoreApi } from 'zustand/vanilla';
+import { WORDS } from '../words/words.ts';
+import { ApiError, fetchChanges, fetchSite, sendChange, type LoggedChange } from './api.ts';
+import { adoptPending, claimTab, keepPending, randomId, type PendingChange } from './pending.ts';
+import { notify } from './notices.ts';
+
+export type Saving = 'saved' | 'saving' | 'offline';
+
+/** The open site as the interface sees it. */
+export interface SiteState {
+  readonly id: string;
+  readonly status: 'loading' | 'ready' | 'missing' | 'away';
+  /** The document with every own change, confirmed or not, and the one under way. Null until loaded. */
+  readonly site: Site | null;
+  readonly history: History;
+  readonly saving: Saving;
+}
+
+export interface SiteStore extends StoreApi<SiteState> {
+  /** Makes one change, which is one step of undo. Answers whether it was possible. */
+  readonly edit: (edit: Edit, label: string) => boolean;
+  /** Shows an edit without making it: the middle of a drag. Null ends it. */
+  readonly preview: (edit: Edit | null) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  /** Ends all work on the site. */
+  readonly close: () => void;
+}
+
+const RETRY = { first: 500, most: 4000 } as const;
+
+/** The confirmed document and what was done since, outside React. */
+interface Book {
+  base: Site | null;
+  revision: number;
+  log: Change[];
+  pending: PendingChange[];
+  preview: Edit | null;
+  tab: string;
+  sending: boolean;
+  closed: boolean;
+}
+
+/** Opens a site: loads it, keeps it saved, follows changes from elsewhere. */
+export function openSite(id: string): SiteStore {
+  const store = createStore<SiteState>(() => ({ id, status: 'loading', site: null, history: EMPTY_HISTORY, saving: 'saved' }));
+  const book: Book = { base: null, revision: 0, log: [], pending: [], preview: null, tab: '', sending: false, closed: false };
+  let current: Site | null = null;
+  let events: EventSource | null = null;
+  let retry: ReturnType<typeof setTimeout> | undefined;
+  let delay: number = RETRY.first;
+
+  const show = () => {
+    const shown = current && book.preview ? runEdit(current, book.preview) : null;
+    store.setState({ site: shown?.ok ? shown.value.site : current });
+  };
+
+  const remember = () => { keepPending(id, book.tab, book.pending); };
+
+  const push = (change: PendingChange, site: Site) => {
+    book.pending = [...book.pending, change];
+    current = site;
+    book.preview = null;
+    store.setState({ history: recordChange(store.getState().history, change), saving: store.getState().saving === 'offline' ? 'offline' : 'saving' });
+    show();
+    remember();
+    void send();
+  };
+
+  const edit: SiteStore['edit'] = (wanted, label) => {
+    if (!current) return false;
+    const ran = runEdit(current, wanted);
+    if (!ran.ok) {
+      book.preview = null;
+      show();
+      notify({ tone: 'error', text: WORDS.lostEdit(label, ran.error[0]?.message ?? '') });
+      return false;
+    }
+    if (ran.value.inverse.length === 0) {
+      book.preview = null;
+      show();
+      return true;
+    }
+    push({ id: randomId(), kind: 'edit', label, edit: wanted, patch: ran.value.patch, inverse: ran.value.inverse }, ran.value.site);
+    return true;
+  };
+
+  const step = (make: (history: History) => Change | null) => {
+    const change = make(store.getState().history);
+    if (!change || !current) return;
+    const applied = applyPatch(current, change.patch);
+    if (!applied.ok) {
+      notify({ tone: 'error', text: WORDS.cannotUndo });
+      return;
+    }
+    push({ ...change, id: randomId(), edit: null, patch: guardPatch(current, change.patch), inverse: applied.value.inverse }, applied.value.document);
+  };
+
+  /** Makes the unconfirmed changes again on a newer document; what cannot be kept is said, never dropped silently. */
+  const rebase = () => {
+    if (!book.base) return;
+    let site = book.base;
+    const kept: PendingChange[] = [];
+    for (const change of book.pending) {
+      const ran = change.edit ? runEdit(site, change.edit) : applyPatch(site, change.patch);
+      if (!ran.ok) {
+        notify({ tone: 'error', text: WORDS.lostEdit(change.label, ran.error[0]?.message ?? '') });
+        continue;
+      }
+      const patch = 'patch' in ran.value ? ran.value.patch : change.patch;
+      kept.push({ ...change, patch, inverse: ran.value.inverse });
+      site = 'site' in ran.value ? ran.value.site : ran.value.document;
+    }
+    book.pending = kept;
+    current = site;
+    store.setState({ history: replayHistory([...book.log, ...kept]) });
+    show();
+    remember();
+  };
+
+  /** Takes changes from the log: own ones are confirmed by it, others are laid beneath the unconfirmed ones. */
+  const take = (changes: readonly LoggedChange[]) => {
+    const foreign: string[] = [];
+    for (const change of changes) {
+      if (!book.base || change.revision !== book.revision + 1) continue;
+      const applied = applyPatch(book.base, change.patch);
+      if (!applied.ok) throw new ApiError(500, 'The log does not fit the document; open the site again.');
+      book.base = applied.value.document;
+      book.revision = change.revision;
+      book.log.push(change);
+      book.pending = book.pending.filter((own) => own.id !== change.changeId);
+      if (change.clientId !== book.tab) foreign.push(change.label);
+    }
+    rebase();
+    if (foreign.length > 0) notify({ tone: 'info', text: WORDS.otherTab(foreign) });
+  };
+
+  const catchUp = async () => { take(await fetchChanges(id, book.revision)); };
+
+  const sendFirst = async (change: PendingChange) => {
+    const revision = await sendChange(id, book.tab, book.revision, change);
+    if (revision !== book.revision + 1 || book.pending[0]?.id !== change.id || !book.base) return catchUp();
+    const applied = applyPatch(book.base, change.patch);
+    if (!applied.ok) return catchUp();
+    book.base = applied.value.document;
+    book.revision = revision;
+    book.log.push(change);
+    book.pending = book.pending.slice(1);
+    remember();
+  };
+
+  const onSendError = async (error: unknown, change: PendingChange) => {
+    const { status, passing, message } = error as ApiError;
+    if (status === 412) return catchUp();
+    if (passing) throw error;
+    if (status === 404) store.setState({ status: 'missing' });
+    book.pending = book.pending.filter((own) => own.id !== change.id);
+    notify({ tone: 'error', text: WORDS.lostEdit(change.label, message) });
+    rebase();
+  };
+
+  const later = () => {
+    store.setState({ saving: 'offline' });
+    clearTimeout(retry);
+    retry = setTimeout(() => void send(), delay);
+    delay = Math.min(RETRY.most, delay * 2);
+  };
+
+  async function send(): Promise<void> {
+    if (book.sending || book.closed) return;
+    book.sending = true;
+    try {
+      for (let change = book.pending[0]; change && !book.closed; change = book.pending[0]) {
+        const sent = change;
+        await sendFirst(sent).catch((error: unknown) => {
+          if (!(error instanceof ApiError)) throw error;
+          return onSendError(error, sent);
+        });
+        delay = RETRY.first;
+      }
+      store.setState({ saving: 'saved' });
+    } catch {
+      later();
+    } finally {
+      book.sending = false;
+    }
+  }
+
+  const follow = () => {
+    events = new EventSource(`/api/sites/${id}/events`);
+    events.addEventListener('revision', (event) => {
+      if (book.pending.length > 0) void send();
+      else if (Number(event.data) > book.revision && !book.sending) void catchUp().then(() => { store.setState({ saving: 'saved' }); }).catch(() => undefined);
+      else store.setState({ saving: 'saved' });
+    });
+    events.addEventListener('away', () => { store.setState({ saving: 'offline' }); });
+    events.addEventListener('gone', () => { store.setState({ status: 'missing' }); });
+    events.addEventListener('error', () => { if (!book.closed) store.setState({ saving: 'offline' }); });
+  };
+
+  const load = async (): Promise<void> => {
+    try {
+      if (book.tab === '') book.tab = await claimTab();
+      const [{ site, revision }, changes] = await Promise.all([fetchSite(id), fetchChanges(id)]);
+      if (book.closed) return;
+      Object.assign(book, { base: site, revision, log: changes.filter((change) => change.revision <= revision) });
+      const known = new Set(changes.map((change) => change.changeId));
+      book.pending = (await adoptPending(id, book.tab)).filter((change) => !known.has(change.id));
+      rebase();
+      store.setState({ status: 'ready', saving: book.pending.length > 0 ? 'saving' : 'saved' });
+      follow();
+      void send();
+    } catch (error) {
+      if (book.closed) return;
+      store.setState({ status: error instanceof ApiError && error.status === 404 ? 'missing' : 'away' });
+      if (store.getState().status === 'away') retry = setTimeout(() => void load(), RETRY.most / 2);
+    }
+  };
+  void load();
+
+  return {
+    ...store, edit,
+    preview: (wanted) => { book.preview = wanted; show(); },
+    undo: () => { step(undoChange); },
+    redo: () => { step(redoChange); },
+    close: () => { book.closed = true; events?.close(); clearTimeout(retry); },
+  };
+}

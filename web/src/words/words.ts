@@ -1,0 +1,16 @@
+/** Messages of the interface in one place: what happened, what was kept, what to do. */
+export const WORDS = {
+  saved: 'saved',
+  saving: 'saving…',
+  offline: 'not saved yet: no connection; your changes are kept here',
+  loading: 'Opening the site…',
+  siteMissing: 'There is no such site. It may have been deleted.',
+  serverAway: 'The server or its database does not answer. Nothing is lost; this page tries again by itself.',
+  lostEdit: (label: string, reason: string) => `“${label}” could not be kept: ${reason}.`,
+  otherTab: (labels: readonly string[]) => `Changed in another tab: ${labels.slice(0, 3).join(', ')}${labels.length > 3 ? ` and ${labels.length - 3} more` : ''}.`,
+  deleted: (name: string) => `${name} was deleted.`,
+  restore: 'Bring it back',
+  cannotUndo: 'This cannot be undone any more: what it changed was changed again in another tab.',
+  copied: 'Copied.',
+  copyFailed: 'The browser did not allow copying. Select the text and copy it by hand.',
+} as const;
