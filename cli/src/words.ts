@@ -3,7 +3,7 @@ import type { Problem } from '@hamaca/core';
 export const HELP = `hamaca: headers and menus from site files, without a browser or a database
 
   hamaca export FILE --out DIR
-      Writes the hand-off of a site file (…​.hamaca.json) into DIR: index.html, menu.html,
+      Writes the hand-off of a site file (….hamaca.json) into DIR: index.html, menu.html,
       menu.css, menu.js, fonts, design tokens and the site file. The same bytes as the zip
       of the interface. Files in DIR that are not part of it stay.
 
@@ -17,7 +17,7 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       This page.
 
 Exit codes: 0 done, 1 the input cannot be used, 2 the command line cannot be understood.
-`.replaceAll('\u200b', '');
+`;
 
 /** A list of problems for the terminal, one a line. */
 export function printProblems(problems: readonly Problem[]): string {

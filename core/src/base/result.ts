@@ -29,6 +29,6 @@ export function refuse(code: string, path: string, message: string): Result<neve
 /** A short, printable picture of any value for messages: at most 60 characters. */
 export function describeValue(value: unknown): string {
   if (value === undefined) return 'nothing';
-  const text = typeof value === 'string' ? `"${value}"` : (JSON.stringify(value) ?? String(value));
+  const text = typeof value === 'string' ? `"${value}"` : JSON.stringify(value);
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 }

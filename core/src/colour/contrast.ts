@@ -36,24 +36,25 @@ const toOklch = converter('oklch');
 
 /**
  * The colour nearest to `text` (same hue and chroma, lightness changed in OKLCH) that reaches `required` over
- * `behind`; null where none does. Lightness is searched in steps of 0.5 %, the smaller change first.
+ * `behind`; where only greys can, a grey; null where nothing does. Lightness is searched in steps of 0.5 %, the
+ * smaller change first.
  */
 export function nearestPassing(text: Rgba, behind: readonly Rgba[], required: number): Rgba | null {
   const { r, g, b } = text;
   const { l, c, h } = toOklch({ mode: 'rgb', r, g, b });
-  const candidate = (lightness: number): Rgba | null => {
-    const literal = `oklch(${lightness.toFixed(4)} ${c.toFixed(4)} ${(h ?? 0).toFixed(2)})`;
-    const parsed = parseColour(literal);
-    // The answer is shown and stored as hex: judge what hex can hold, not the unrounded colour.
-    const rounded = parsed && parseColour(formatColour(parsed));
-    return rounded && contrastOver(rounded, behind) >= required ? rounded : null;
-  };
+  const passes = (candidate: Rgba) => contrastOver(candidate, behind) >= required;
+  return searchLightness(l, c, h ?? 0, passes) ?? searchLightness(l, 0, 0, passes);
+}
+
+function searchLightness(from: number, chroma: number, hue: number, passes: (colour: Rgba) => boolean): Rgba | null {
   for (let step = 0; step <= 200; step++) {
-    const change = step * 0.005;
-    for (const lightness of [l - change, l + change]) {
-      if (lightness < 0 || lightness > 1) continue;
-      const found = candidate(lightness);
-      if (found) return found;
+    for (const lightness of [from - step * 0.005, from + step * 0.005]) {
+      if (lightness < -0.005 || lightness > 1.005) continue;
+      const inRange = Math.min(1, Math.max(0, lightness));
+      const parsed = parseColour(`oklch(${inRange.toFixed(4)} ${chroma.toFixed(4)} ${hue.toFixed(2)})`);
+      // The answer is shown and stored as hex: judge what hex can hold, not the unrounded colour.
+      const rounded = parsed && parseColour(formatColour(parsed));
+      if (rounded && passes(rounded)) return rounded;
     }
   }
   return null;

@@ -83,7 +83,7 @@ function lookProblems(site: Site, known: Known): Problem[] {
           for (const [band, values] of Object.entries(bands)) {
             const path = `${owner.path}/look/${slot}/${level}/${state}/${band}`;
             if (band !== 'all') problems.push(...dangling(path, 'band', band, known.bands));
-            for (const [id, value] of Object.entries(values)) problems.push(...colourProblems(value as Value, `${path}/${id}`, known));
+            for (const [id, value] of Object.entries(values)) problems.push(...colourProblems(value, `${path}/${id}`, known));
           }
         }
       }

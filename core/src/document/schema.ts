@@ -29,7 +29,7 @@ const whole = (min: number, max: number) => {
   const allowed = `a whole number from ${min} to ${max}`;
   return number().strict().required(allowed).typeError(allowed).integer(allowed).min(min, allowed).max(max, allowed);
 };
-const list = <S extends Schema>(of: S, max: number, min = 0) => {
+const list = (of: Schema, max: number, min = 0) => {
   const allowed = `a list of ${min} to ${max} entries`;
   return array(of as never).strict().required(allowed).typeError(allowed).min(min, allowed).max(max, allowed);
 };
@@ -48,7 +48,7 @@ const refusal = (test: (value: string) => string | null) => ({
 });
 
 const colourLiteral = 'a CSS colour such as #3f6b4a, rgb(63 107 74) or oklch(60% 0.1 150)';
-const cssColour = () => text(100).test('colour', colourLiteral, (value) => value !== undefined && parseColour(value) !== null);
+const cssColour = () => text(100).test('colour', colourLiteral, (value) => parseColour(value) !== null);
 
 const alpha = () => number().strict().typeError('a number from 0 to 1').min(0, 'a number from 0 to 1').max(1, 'a number from 0 to 1').optional();
 const COLOUR_ALLOWED = '{ "swatch": id, "alpha"? }, { "role": name, "alpha"? } or { "literal": colour }';
@@ -211,7 +211,7 @@ export const siteSchema = record({
   typeStyles: list(
     record({
       id: id(), name: text(80), size: whole(6, 200), weight: whole(100, 900),
-      family: text(80).test('family', 'a bundled typeface or "system"', (value) => value !== undefined && isFamily(value)),
+      family: text(80).test('family', 'a bundled typeface or "system"', (value) => isFamily(value)),
     }), 50, 1),
   bands: list(record({ id: id(), name: text(40), min: whole(0, 4000) }), 8, 1),
   pages: list(record({ id: id(), path: pagePath(), title: text(), sections: list(text(), 1000) }), LIMITS.pages),

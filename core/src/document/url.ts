@@ -7,7 +7,6 @@ import { ALLOWED_SCHEMES, LIMITS } from './limits.ts';
  */
 export function refuseUrl(url: string): string | null {
   if (url.length > LIMITS.url) return `longer than ${LIMITS.url} characters`;
-  // eslint-disable-next-line no-control-regex -- control characters are just what is looked for
   if (/[\u0000-\u001f\u007f]/.test(url)) return 'contains control characters';
   const scheme = /^\s*([a-z][a-z0-9+.-]*):/i.exec(url)?.[1]?.toLowerCase();
   if (scheme === undefined || (ALLOWED_SCHEMES as readonly string[]).includes(scheme)) return null;

@@ -95,7 +95,7 @@ export function walkMenu(menu: Menu, menuPath: string, visit: (placed: PlacedIte
 
 function indexItems(site: Site): ReadonlyMap<string, PlacedItem> {
   const items = new Map<string, PlacedItem>();
-  site.menus.forEach((menu, index) => walkMenu(menu, `/menus/${index}`, (placed) => items.set(placed.item.id, placed)));
+  site.menus.forEach((menu, index) => { walkMenu(menu, `/menus/${index}`, (placed) => { items.set(placed.item.id, placed); }); });
   return items;
 }
 

@@ -33,15 +33,23 @@ function pushLink(reading: Reading, label: string, href: string | null, depth: n
   reading.links.push({ label: label.slice(0, LIMITS.label), href: target, depth: Math.min(depth, LIMITS.depth) });
 }
 
+/** Puts elements on a stack so that the first comes off first. */
+function pushReversed(stack: PageElement[], elements: readonly PageElement[]): void {
+  for (let index = elements.length - 1; index >= 0; index--) {
+    const element = elements[index];
+    if (element) stack.push(element);
+  }
+}
+
 /** The first element below a list item that names it, not looking into nested lists. */
 function findNamer(item: PageElement): PageElement | null {
   const waiting: PageElement[] = [item];
   let button: PageElement | null = null;
-  for (let next = waiting.shift(); next; next = waiting.shift()) {
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
     if (next.tag === 'a' && accessibleName(next) !== '') return next;
     if (button === null && (next.tag === 'button' || HEADINGS.has(next.tag)) && accessibleName(next) !== '') button = next;
     if (next !== item && LISTS.has(next.tag)) continue;
-    waiting.unshift(...next.children.filter(isPageElement).filter((child) => !LISTS.has(child.tag)));
+    pushReversed(waiting, next.children.filter(isPageElement).filter((child) => !LISTS.has(child.tag)));
   }
   return button;
 }
@@ -49,10 +57,10 @@ function findNamer(item: PageElement): PageElement | null {
 /** The lists nested in an item, outermost first, however deep in wrappers they stand. */
 function nestedLists(item: PageElement): PageElement[] {
   const lists: PageElement[] = [];
-  const waiting: PageElement[] = [...item.children.filter(isPageElement)];
-  for (let next = waiting.shift(); next; next = waiting.shift()) {
+  const waiting: PageElement[] = item.children.filter(isPageElement).reverse();
+  for (let next = waiting.pop(); next; next = waiting.pop()) {
     if (LISTS.has(next.tag)) lists.push(next);
-    else waiting.unshift(...next.children.filter(isPageElement));
+    else pushReversed(waiting, next.children.filter(isPageElement));
   }
   return lists;
 }

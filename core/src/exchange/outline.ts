@@ -38,7 +38,6 @@ function splitLine(content: string): { label: string; href: string | null } {
 }
 
 /** NUL bytes and other control characters say nothing in a label. */
-// eslint-disable-next-line no-control-regex -- control characters are just what is removed
 const clean = (text: string) => text.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f\ufeff]/g, '');
 
 /** The longest line that is looked at; the rest of a longer one is left out and noted. */

@@ -25,7 +25,7 @@ function slotReader(site: Site, owner: string, slot: string, band: number, level
       const found = value(property);
       return typeof found === 'number' || typeof found === 'string' ? toPixels(found, size) : 0;
     },
-    text: () => ({ family: String(value('family') ?? 'system'), weight: Number(value('weight') ?? 400) }),
+    text: () => ({ family: ((family) => (typeof family === 'string' ? family : 'system'))(value('family')), weight: Number(value('weight') ?? 400) }),
   };
 }
 

@@ -1,4 +1,4 @@
-import { fail, succeed, type Problem, type Result } from '../base/result.ts';
+import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
 import { isRecord } from '../base/json.ts';
 
 /** One numbered step: takes raw JSON of version `from` to the next version. It calls nothing of today's document code. */
@@ -14,7 +14,7 @@ export const FORMAT_VERSION = 1;
 export const MIGRATIONS: readonly Migration[] = [];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] =>
-  [{ code: 'format', path, message, found: JSON.stringify(found) ?? 'nothing', allowed }];
+  [{ code: 'format', path, message, found: describeValue(found), allowed }];
 
 /** Brings any older document to today's version; a newer or foreign one is refused and stays as it is. */
 export function migrate(raw: unknown, steps: readonly Migration[] = MIGRATIONS, target: number = FORMAT_VERSION): Result<Record<string, unknown>> {

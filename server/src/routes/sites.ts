@@ -23,10 +23,10 @@ function revisionOf(context: Context): number {
 }
 
 const changeHeaders = object({
-  'edit-id': string().strict().required().matches(/^[A-Za-z0-9_-]{8,64}$/, 'Edit-Id: 8 to 64 letters, digits, - or _'),
-  'edit-client': string().strict().default('http').matches(/^[A-Za-z0-9_-]{1,64}$/, 'Edit-Client: 1 to 64 letters, digits, - or _'),
-  'edit-kind': string().strict().default('edit').oneOf(['edit', 'undo', 'redo'] as const, 'Edit-Kind: edit, undo or redo'),
-  'edit-label': string().strict().default('Edit').max(600, 'Edit-Label: at most 600 characters, percent-encoded'),
+  'edit-id': string().required().matches(/^[A-Za-z0-9_-]{8,64}$/, 'Edit-Id: 8 to 64 letters, digits, - or _'),
+  'edit-client': string().default('http').matches(/^[A-Za-z0-9_-]{1,64}$/, 'Edit-Client: 1 to 64 letters, digits, - or _'),
+  'edit-kind': string().default('edit').oneOf(['edit', 'undo', 'redo'] as const, 'Edit-Kind: edit, undo or redo'),
+  'edit-label': string().default('Edit').max(600, 'Edit-Label: at most 600 characters, percent-encoded'),
 });
 
 type ChangeHeaders = Pick<StoredChange, 'changeId' | 'clientId' | 'kind' | 'label'>;

@@ -11,8 +11,9 @@ export interface StoredChange {
   readonly inverse: string;
 }
 
+/** BIGINT comes as a number, or as text past 2^53. */
 interface ChangeRow {
-  revision: number; change_id: string; client_id: string; kind: StoredChange['kind']; label: string; patch: string; inverse: string;
+  revision: number | string; change_id: string; client_id: string; kind: StoredChange['kind']; label: string; patch: string; inverse: string;
 }
 
 const fromRow = (row: ChangeRow): StoredChange => ({

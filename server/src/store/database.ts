@@ -12,7 +12,7 @@ export function openDatabase(url: string): Database {
     uri: url, timezone: 'Z', charset: 'utf8mb4', connectionLimit: 8, connectTimeout: CONNECT_TIMEOUT, supportBigNumbers: true, jsonStrings: true,
   });
   pool.on('connection', (connection) => {
-    connection.query("SET SESSION sql_mode = 'STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO', innodb_lock_wait_timeout = 10");
+    void connection.query("SET SESSION sql_mode = 'STRICT_ALL_TABLES,NO_ENGINE_SUBSTITUTION,ERROR_FOR_DIVISION_BY_ZERO', innodb_lock_wait_timeout = 10");
   });
   return pool;
 }

@@ -15,7 +15,8 @@ export interface SiteSummary {
   readonly updatedAt: string;
 }
 
-interface SiteRow { id: string; name: string; revision: number; document: string; updated_at: Date }
+/** BIGINT comes as a number, or as text past 2^53. */
+interface SiteRow { id: string; name: string; revision: number | string; document: string; updated_at: Date }
 
 /** All sites that are not deleted, the last edited first. */
 export async function selectSites(database: Database): Promise<SiteSummary[]> {

@@ -59,8 +59,7 @@ function isRedundant(site: Site, kind: SlotKind, look: SlotLook, candidate: Cand
 }
 
 function withoutCandidate(look: SlotLook, { level, state, band, property }: Candidate): SlotLook {
-  const values = { ...look[level]?.[state]?.[band] };
-  delete values[property];
+  const { [property]: _dropped, ...values } = look[level]?.[state]?.[band] ?? {};
   return { ...look, [level]: { ...look[level], [state]: { ...look[level]?.[state], [band]: values } } };
 }
 

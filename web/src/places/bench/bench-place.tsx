@@ -1,5 +1,5 @@
 import { bandAt, findHeader, ownersOf, slotKind, type Header, type Level, type Panel, type Site } from '@hamaca/core';
-import { useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Choice } from '../../controls/choice.tsx';
 import { slotClass } from '../../stage/slot-class.ts';
 import { Stage, type Picked } from '../../stage/stage.tsx';
@@ -62,8 +62,8 @@ function StageArea({ site, header, fonts, tall }: { readonly site: Site; readonl
   const scene = site.scenes.find((entry) => entry.id === sceneId) ?? site.scenes.at(-1) ?? site.scenes[0];
   const output = useStageOutput(site, header, fonts);
   const { selected, pinned, reveal } = useSelection(site, header);
-  const scale = Math.min(1, Math.max(0.2, (room.width - 2 * STAGE_PADDING) / width));
-  const height = Math.max(120, Math.floor((room.height - 2 * STAGE_PADDING) / scale));
+  const scale = Math.min(1, Math.max(0.2, room.width / width));
+  const height = Math.max(120, Math.floor(room.height / scale));
   const onPick = ({ owner, slot, level, index }: Picked) => { selectSlot(owner, slot, level, index); };
   useEffect(() => {
     // What stands in the panel can only be seen where the menu is folded.
@@ -118,16 +118,15 @@ function Seam() {
   );
 }
 
-function Controls({ site, header, children }: { readonly site: Site; readonly header: Header; readonly children?: ReactNode }) {
+function Controls({ site, header, tall }: { readonly site: Site; readonly header: Header; readonly tall: boolean }) {
   const sceneId = useBench((state) => state.scene);
   const scene = site.scenes.find((entry) => entry.id === sceneId) ?? site.scenes.at(-1);
   return (
-    <div className="grid min-h-0 grow grid-cols-[212px_1fr]">
+    <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[156px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}>
       <div className="min-h-0 border-r border-twine"><PartsOutline header={header} panel={panelOf(site)} /></div>
       <div className="flex min-h-0 min-w-0 flex-col">
         <PartSettings site={site} />
         <div className="min-h-0 grow">{scene && <LookSheet site={site} scene={scene} />}</div>
-        {children}
       </div>
     </div>
   );
@@ -149,11 +148,11 @@ export function BenchPlace() {
       <PieceBar site={site} header={header} />
       <WidthLine site={site} header={header} measure={fonts.measure} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
-      <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,44%)_1fr] grid-rows-1' : 'grid-cols-1'}`} style={tall ? {} : { gridTemplateRows: `${stageHeight}px minmax(0,1fr)` }}>
+      <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`} style={tall ? {} : { gridTemplateRows: `${stageHeight}px minmax(0,1fr)` }}>
         <StageArea site={site} header={header} fonts={fonts} tall={tall} />
         <div className="flex min-h-0 min-w-0 flex-col">
           {!tall && <Seam />}
-          <Controls site={site} header={header} />
+          <Controls site={site} header={header} tall={tall} />
         </div>
       </div>
       <SwatchTray />

@@ -126,9 +126,9 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
         <table ref={table} role="grid" aria-label={`Look of ${sheet.kind.label}`} onKeyDown={onKeyDown} className="w-full border-separate border-spacing-0 text-bench tabular">
           <thead>
             <tr>
-              <th scope="col" className="sticky top-0 left-0 z-20 w-[118px] border-r border-b border-twine bg-linen" />
+              <th scope="col" className="sticky top-0 left-0 z-20 w-[112px] border-r border-b border-twine bg-linen" />
               {sheet.states.map((state) => (
-                <th key={state} scope="col" className={`sticky top-0 z-10 h-[25px] min-w-[104px] border-r border-b border-twine px-2 text-left font-normal ${state === focusedState ? 'bg-ochre-wash font-semibold' : 'bg-linen'}`}>{state}</th>
+                <th key={state} scope="col" className={`sticky top-0 z-10 h-[25px] min-w-[92px] border-r border-b border-twine px-2 text-left font-normal ${state === focusedState ? 'bg-ochre-wash font-semibold' : 'bg-linen'}`}>{state}</th>
               ))}
             </tr>
           </thead>

@@ -1,0 +1,72 @@
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import { main } from './main.ts';
+import type { Output } from './output.ts';
+
+const DEMO = fileURLToPath(new URL('../../demo/marisma.hamaca.json', import.meta.url));
+let folder = '';
+beforeAll(() => { folder = mkdtempSync(join(tmpdir(), 'hamaca-cli-')); });
+afterAll(() => { rmSync(folder, { recursive: true }); });
+
+async function run(...args: string[]) {
+  let printed = '';
+  let warned = '';
+  const warn = (text: string) => { warned += text; };
+  const output: Output = { print: (text) => { printed += text; }, warn, refuse: (message) => { warn(message); return 1; } };
+  const code = await main(args, output);
+  return { code, printed, warned };
+}
+const file = (name: string, content: string | Uint8Array) => {
+  const path = join(folder, name);
+  writeFileSync(path, content);
+  return path;
+};
+
+describe('hamaca export', () => {
+  test('writes the hand-off, twice the same', async () => {
+    for (const out of ['one', 'two']) expect(await run('export', DEMO, '--out', join(folder, out, 'deep'))).toMatchObject({ code: 0, warned: '' });
+    expect(readdirSync(join(folder, 'one/deep')).sort()).toEqual(['README.txt', 'fonts', 'index.html', 'menu.css', 'menu.html', 'menu.js', 'site.hamaca.json', 'tokens.json']);
+    for (const name of ['menu.css', 'menu.html', 'menu.js', 'fonts/figtree.woff2']) expect(readFileSync(join(folder, 'one/deep', name))).toEqual(readFileSync(join(folder, 'two/deep', name)));
+  });
+  test('a file that is no site is refused with its path and nothing is written', async () => {
+    const broken = JSON.parse(readFileSync(DEMO, 'utf8')) as { palette: { value: string }[] };
+    if (broken.palette[0]) broken.palette[0].value = 'reddish';
+    const result = await run('export', file('broken.json', JSON.stringify(broken)), '--out', join(folder, 'none'));
+    expect(result.code).toBe(1);
+    expect(result.warned).toContain('/palette/0/value');
+    expect(readdirSync(folder)).not.toContain('none');
+    expect((await run('export', join(folder, 'missing.json'), '--out', folder)).code).toBe(1);
+    expect((await run('export', DEMO, '--out', join(DEMO, 'x'))).warned).toContain('cannot be written');
+  });
+});
+
+describe('hamaca links', () => {
+  test('prints what it understood, as JSON or as an outline', async () => {
+    const outline = file('menu.txt', 'Visit /visit\n  Hours\nBirds javascript:x');
+    const json = await run('links', outline, '--json');
+    expect(JSON.parse(json.printed)).toEqual([{ label: 'Visit', href: '/visit', depth: 1 }, { label: 'Hours', href: null, depth: 2 }, { label: 'Birds', href: null, depth: 1 }]);
+    expect(json).toMatchObject({ code: 0 });
+    expect(json.warned).toContain('line 3');
+    expect((await run('links', outline)).printed).toBe('Visit -> /visit\n  Hours\nBirds\n');
+  });
+  test('takes HTML by name or by --from', async () => {
+    const html = '<nav><ul><li><a href="/a">A</a></li></ul></nav>';
+    for (const args of [[file('page.html', html)], [file('page.txt', html), '--from', 'html']]) expect(JSON.parse((await run('links', ...args, '--json')).printed)).toEqual([{ label: 'A', href: '/a', depth: 1 }]);
+  });
+  test('reads UTF-16 and bytes that are no text', async () => {
+    expect((await run('links', file('wide.txt', Buffer.from('\ufeffVisit /visit', 'utf16le')))).printed).toBe('Visit -> /visit\n');
+    expect((await run('links', file('bytes.txt', new Uint8Array([0, 255, 254, 0, 10, 128])))).code).toBe(0);
+  });
+});
+
+describe('the command line itself', () => {
+  test('explains itself', async () => { expect(await run('--help')).toMatchObject({ code: 0 }); expect((await run('--help')).printed).toContain('hamaca export FILE --out DIR'); });
+  test.each([[[]], [['fly']], [['export', 'x']], [['links']], [['links', 'a', 'b']], [['links', 'a', '--from', 'pdf']], [['--wrong']]])('%j is not understood', async (args) => {
+    const result = await run(...args);
+    expect(result.code).toBe(2);
+    expect(result.printed + result.warned).toContain('hamaca');
+  });
+});

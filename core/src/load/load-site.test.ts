@@ -1,0 +1,93 @@
+import { describe, expect, test } from '@jest/globals';
+import { DEMO, rawDemo } from '../../test/demo.ts';
+import { migrate, FORMAT_VERSION, MIGRATIONS } from '../migrate/migrate.ts';
+import { loadSite, parseSiteFile, printSiteFile } from './load-site.ts';
+
+const refused = (raw: unknown) => {
+  const loaded = loadSite(raw);
+  if (loaded.ok) throw new Error('it was accepted');
+  return loaded.error;
+};
+
+describe('loading a site', () => {
+  test('the demo reads, prints and reads back the same', () => {
+    const again = parseSiteFile(printSiteFile(DEMO));
+    expect(again).toEqual({ ok: true, value: DEMO });
+  });
+
+  type Break = readonly [what: string, path: string, spoil: (site: ReturnType<typeof rawDemo>) => void];
+  const breaks: readonly Break[] = [
+    ['an unknown key', '', (site) => { site.extra = 1; }],
+    ['a name that is no text', '/name', (site) => { site.name = 5; }],
+    ['a url of another scheme', '/url', (site) => { site.url = 'ftp://x'; }],
+    ['a swatch that is no colour', '/palette/1/value', (site) => { site.palette[1].value = 'reddish'; }],
+    ['a role without a colour', '/roles/ink', (site) => { delete site.roles.ink; }],
+    ['a role with an unknown swatch', '/roles/ink/swatch', (site) => { site.roles.ink = { swatch: 'gone' }; }],
+    ['roles in a circle', '/roles/ink', (site) => { site.roles.ink = { role: 'soft' }; site.roles.soft = { role: 'ink' }; }],
+    ['an unknown family', '/typeStyles/0/family', (site) => { site.typeStyles[0].family = 'comic'; }],
+    ['bands out of order', '/bands/0/min', (site) => { site.bands[0].min = 0; }],
+    ['a narrowest band that starts late', '/bands/1/min', (site) => { site.bands[1].min = 5; }],
+    ['a target of an unknown kind', '/menus/0/items/0/target', (site) => { site.menus[0].items[0].target = { kind: 'portal' }; }],
+    ['a script as a target', '/menus/0/items/5/target/url', (site) => { site.menus[0].items[5].target = { kind: 'url', url: 'javascript:alert(1)' }; }],
+    ['a target page that is gone', '/menus/0/items/0/target/page', (site) => { site.menus[0].items[0].target.page = 'nowhere'; }],
+    ['two links of one id', '/menus/0/items/1/id', (site) => { site.menus[0].items[1].id = site.menus[0].items[0].id; }],
+    ['a label that is too long', '/menus/0/items/0/label', (site) => { site.menus[0].items[0].label = 'x'.repeat(501); }],
+    ['a piece of an unknown kind', '/pieces/0', (site) => { site.pieces[0].kind = 'carousel'; }],
+    ['an opener to nowhere', '/pieces/0/rows/0/zones/end/1/panel', (site) => { site.pieces[0].rows[0].zones.end[1].panel = 'x'; }],
+    ['a fold at no band', '/pieces/0/foldBand', (site) => { site.pieces[0].foldBand = 'x'; }],
+    ['a look for an unknown slot', '/pieces/0/look/rim', (site) => { site.pieces[0].look = { rim: {} }; }],
+    ['a look in an unknown state', '/pieces/0/look/bar/all/asleep', (site) => { site.pieces[0].look = { bar: { all: { asleep: {} } } }; }],
+    ['a look at an unknown level', '/pieces/0/look/bar/4', (site) => { site.pieces[0].look = { bar: { 4: {} } }; }],
+    ['a look in a band that is gone', '/pieces/0/look/bar/all/rest/watch', (site) => { site.pieces[0].look = { bar: { all: { rest: { watch: {} } } } }; }],
+    ['a look of a property the slot has not', '/pieces/0/look/bar/all/rest/all/size', (site) => { site.pieces[0].look = { bar: { all: { rest: { all: { size: 1 } } } } }; }],
+    ['a value out of bounds', '/pieces/0/rows/0/look/row/all/rest/all/height', (site) => { site.pieces[0].rows[0].look.row.all.rest.all.height = 9000; }],
+    ['a look with an unknown swatch', '/pieces/0/look/bar/all/rest/all/fill/swatch', (site) => { site.pieces[0].look = { bar: { all: { rest: { all: { fill: { swatch: 'gone' } } } } } }; }],
+    ['SVG with a script', '/pieces/0/rows/0/zones/start/0/svg', (site) => { site.pieces[0].rows[0].zones.start[0].svg = '<svg><script/></svg>'; }],
+    ['a scene without a ground', '/scenes/0/ground', (site) => { delete site.scenes[0].ground; }],
+  ];
+  test.each(breaks)('%s is refused at %j', (_what, path, spoil) => {
+    const raw = rawDemo();
+    spoil(raw);
+    const problems = refused(raw);
+    expect(problems.map((problem) => problem.path)).toContain(path);
+    const problem = problems.find((entry) => entry.path === path);
+    expect(problem?.message).toContain(path);
+    expect(problem?.found).toBeDefined();
+    expect(problem?.allowed).toBeTruthy();
+  });
+
+  test('garbage is refused with a reason, whatever it is', () => {
+    for (const garbage of [null, 5, 'x', [], {}, { format: 'other' }, { format: 'hamaca-site' }, { format: 'hamaca-site', formatVersion: 'x' }]) expect(refused(garbage)[0]?.message).toBeTruthy();
+    expect(parseSiteFile('{').ok).toBe(false);
+    expect(parseSiteFile('').ok).toBe(false);
+    expect(parseSiteFile(`\uFEFF${printSiteFile(DEMO)}`).ok).toBe(true);
+  });
+  test('a document nested a hundred thousand deep is refused, not crashed on', () => {
+    const deep = JSON.parse(`${'['.repeat(100_000)}${']'.repeat(100_000)}`) as unknown;
+    expect(refused({ ...rawDemo(), menus: deep })[0]?.code).toBe('too-deep');
+  });
+  test('keys of the prototype do nothing', () => {
+    const raw = JSON.parse(printSiteFile(DEMO).replace('"name":', '"__proto__": {"polluted": true}, "name":')) as unknown;
+    expect(refused(raw).length).toBeGreaterThan(0);
+    expect(({} as Record<string, unknown>)['polluted']).toBeUndefined();
+  });
+});
+
+describe('migrating', () => {
+  const steps = [
+    { from: 1, migrate: (document: Record<string, unknown>) => ({ ...document, one: true }) },
+    { from: 2, migrate: (document: Record<string, unknown>) => ({ ...document, two: true }) },
+  ];
+  test('runs the missing steps in order', () => {
+    expect(migrate({ format: 'hamaca-site', formatVersion: 1 }, steps, 3)).toEqual({ ok: true, value: { format: 'hamaca-site', formatVersion: 3, one: true, two: true } });
+    expect(migrate({ format: 'hamaca-site', formatVersion: 2 }, steps, 3)).toEqual({ ok: true, value: { format: 'hamaca-site', formatVersion: 3, two: true } });
+  });
+  test('a newer document is refused and left alone', () => {
+    const newer = { format: 'hamaca-site', formatVersion: FORMAT_VERSION + 1 };
+    expect(migrate(newer)).toMatchObject({ ok: false, error: [{ path: '/formatVersion' }] });
+    expect(newer).toEqual({ format: 'hamaca-site', formatVersion: FORMAT_VERSION + 1 });
+  });
+  test('there is a step for every version before today’s', () => {
+    expect(MIGRATIONS.map((step) => step.from)).toEqual(Array.from({ length: FORMAT_VERSION - 1 }, (_, index) => index + 1));
+  });
+});

@@ -1,0 +1,164 @@
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
+import type { Hono } from 'hono';
+import { unzipSync } from 'fflate';
+import { pino } from 'pino';
+import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
+import { createApp } from './app.ts';
+import { readConfig } from './config.ts';
+import { loadFontMetrics, readFont } from './fonts.ts';
+import { seedDemo } from './seed.ts';
+import { isDatabaseAway, openDatabase, type Database } from './store/database.ts';
+import { migrateDatabase } from './store/migrate.ts';
+
+let folder = '';
+let own: OwnDatabase;
+let database: Database;
+let app: Hono;
+
+beforeAll(async () => {
+  folder = mkdtempSync(join(tmpdir(), 'hamaca-server-'));
+  own = await startDatabase(folder);
+  const schemaVersion = await migrateDatabase(own.url);
+  database = openDatabase(own.url);
+  await seedDemo(database, new Date());
+  let count = 0;
+  app = createApp({
+    database, schemaVersion, readFont, fonts: await loadFontMetrics(), log: pino({ level: 'silent' }), now: () => new Date(), newId: () => `test-id-${++count}`, webRoot: null,
+  });
+});
+afterAll(async () => {
+  await database.end();
+  await own.stop();
+  rmSync(folder, { recursive: true, force: true });
+});
+
+interface Answer { status: number; headers: Headers; body: Record<string, unknown> }
+async function ask(path: string, init: RequestInit = {}): Promise<Answer> {
+  const response = await app.request(path, init);
+  const text = await response.text();
+  return { status: response.status, headers: response.headers, body: text === '' ? {} : JSON.parse(text) as Record<string, unknown> };
+}
+const demo = () => JSON.parse(readFileSync(new URL('../../demo/marisma.hamaca.json', import.meta.url), 'utf8')) as Record<string, unknown>;
+const post = (body: string, type = 'application/json') => ask('/api/sites', { method: 'POST', headers: { 'content-type': type }, body });
+const create = async () => String((await post(JSON.stringify(demo()))).body['id']);
+const patch = (id: string, revision: number | null, operations: unknown, headers: Record<string, string> = {}) => ask(`/api/sites/${id}`, {
+  method: 'PATCH', headers: { 'content-type': 'application/json-patch+json', ...(revision === null ? {} : { 'if-match': `"${revision}"` }), ...headers }, body: JSON.stringify(operations),
+});
+const rename = (name: string) => [{ op: 'replace', path: '/name', value: name }];
+
+describe('sites', () => {
+  test('a new database holds the demo, and is seeded once', async () => {
+    await seedDemo(database, new Date());
+    expect((await ask('/api/sites')).body['sites']).toMatchObject([{ id: 'marisma', name: 'Marisma Laguna Reserve', revision: 1 }]);
+    const site = await ask('/api/sites/marisma');
+    expect(site.body).toEqual(demo());
+    expect(site.headers.get('etag')).toBe('"1"');
+    expect((await ask('/api/sites/marisma', { headers: { 'if-none-match': '"1"' } })).status).toBe(304);
+  });
+  test('are created, deleted and brought back', async () => {
+    const created = await post(JSON.stringify(demo()));
+    expect(created.status).toBe(201);
+    const path = created.headers.get('location') ?? '';
+    expect((await ask(path)).status).toBe(200);
+    expect((await ask(path, { method: 'DELETE' })).status).toBe(204);
+    expect((await ask(path)).status).toBe(404);
+    expect((await ask(path, { method: 'DELETE' })).status).toBe(404);
+    expect((await ask(`${path}/restore`, { method: 'POST' })).status).toBe(204);
+    expect((await ask(path)).status).toBe(200);
+  });
+});
+
+describe('edits', () => {
+  test('are applied to the revision they name, logged with their inverse, and raise it by one', async () => {
+    const id = await create();
+    expect(await patch(id, 1, rename('One'), { 'edit-label': 'Site%20name', 'edit-client': 'tab' })).toMatchObject({ status: 200, body: { revision: 2 } });
+    expect((await ask(`/api/sites/${id}`)).body['name']).toBe('One');
+    expect((await ask(`/api/sites/${id}/changes`)).body['changes']).toMatchObject([
+      { revision: 2, kind: 'edit', label: 'Site name', clientId: 'tab', patch: rename('One'), inverse: rename('Marisma Laguna Reserve') },
+    ]);
+    expect((await ask(`/api/sites/${id}/changes?after=2`)).body['changes']).toEqual([]);
+  });
+  test('on a stale revision are refused and say where the site is', async () => {
+    const id = await create();
+    await patch(id, 1, rename('One'));
+    expect(await patch(id, 1, rename('Two'))).toMatchObject({ status: 412, body: { revision: 2 } });
+    expect((await ask(`/api/sites/${id}`)).body['name']).toBe('One');
+  });
+  test('sent twice under one id count once', async () => {
+    const id = await create();
+    const again = () => patch(id, 1, rename('Once'), { 'edit-id': 'abcdefgh' });
+    expect([await again(), await again()]).toMatchObject([{ status: 200, body: { revision: 2 } }, { status: 200, body: { revision: 2 } }]);
+  });
+  test('of many at once: each lands on its own revision or is refused, none is lost', async () => {
+    const id = await create();
+    const answers = await Promise.all(Array.from({ length: 12 }, (_, index) => patch(id, 1, rename(`Name ${index}`))));
+    expect(answers.map((answer) => answer.status).sort()).toEqual([200, ...Array.from({ length: 11 }, () => 412)]);
+    expect(((await ask(`/api/sites/${id}/changes`)).body['changes'] as unknown[]).length).toBe(1);
+  });
+  test('that would spoil the document are refused with path, found and allowed; nothing changes', async () => {
+    const id = await create();
+    const refused = await patch(id, 1, [...rename('Half'), { op: 'replace', path: '/palette/0/value', value: 'reddish' }]);
+    expect(refused).toMatchObject({ status: 422, body: { problems: [{ path: '/palette/0/value', found: '"reddish"', allowed: expect.stringContaining('CSS colour') as string }] } });
+    expect(refused.headers.get('content-type')).toBe('application/problem+json');
+    expect((await ask(`/api/sites/${id}`)).body['name']).toBe('Marisma Laguna Reserve');
+    expect((await ask(`/api/sites/${id}/changes`)).body['changes']).toEqual([]);
+  });
+});
+
+describe('wrong requests', () => {
+  test.each<[string, () => Promise<Answer>, number]>([
+    ['no revision', () => patch('marisma', null, rename('x')), 428], ['a broken revision', () => ask('/api/sites/marisma', { method: 'PATCH', headers: { 'content-type': 'application/json-patch+json', 'if-match': 'x' }, body: '[]' }), 400],
+    ['another type', () => ask('/api/sites/marisma', { method: 'PATCH', headers: { 'content-type': 'text/plain', 'if-match': '"1"' }, body: '[]' }), 415],
+    ['no JSON', () => ask('/api/sites/marisma', { method: 'PATCH', headers: { 'content-type': 'application/json-patch+json', 'if-match': '"1"' }, body: '[' }), 400],
+    ['no patch', () => patch('marisma', 1, { op: 'add' }), 400], ['a site that is gone', () => patch('nowhere', 1, rename('x')), 404], ['a wrong kind', () => patch('marisma', 1, rename('x'), { 'edit-kind': 'wish' }), 400],
+    ['a wrong label', () => patch('marisma', 1, rename('x'), { 'edit-label': '%' }), 400], ['a wrong id', () => patch('marisma', 1, rename('x'), { 'edit-id': '!' }), 400],
+    ['a site that is none', () => post('{}'), 422], ['a site as text', () => post('{}', 'text/plain'), 415], ['an unknown path', () => ask('/api/nothing'), 404], ['a broken after', () => ask('/api/sites/marisma/changes?after=x'), 400],
+    ['a page elsewhere', () => ask('/api/sites/marisma', { method: 'DELETE', headers: { 'sec-fetch-site': 'cross-site' } }), 403], ['a font that is none', () => ask('/fonts/..%2f..%2fpackage.json'), 404],
+    ['33 MB', () => post(' '.repeat(33 * 1024 * 1024)), 413],
+  ])('%s', async (_name, request, status) => {
+    const answer = await request();
+    expect(answer.status).toBe(status);
+    expect(answer.headers.get('content-type')).toBe('application/problem+json');
+    expect(answer.body).toMatchObject({ status, title: expect.any(String) as string, detail: expect.any(String) as string });
+  });
+});
+
+describe('the rest', () => {
+  test('health tells the database and the schema', async () => { expect(await ask('/api/health')).toMatchObject({ status: 200, body: { status: 'ready', schemaVersion: 2 } }); });
+  test('the zip holds the hand-off and is the same each time', async () => {
+    const zip = async () => new Uint8Array(await (await app.request('/api/sites/marisma/hand-off.zip')).arrayBuffer());
+    const first = await zip();
+    expect(Object.keys(unzipSync(first))).toContain('menu.css');
+    expect(await zip()).toEqual(first);
+  });
+  test('fonts may be loaded by the stage', async () => {
+    const response = await app.request('/fonts/figtree.woff2');
+    expect(response.headers.get('access-control-allow-origin')).toBe('*');
+    expect(response.headers.get('content-type')).toBe('font/woff2');
+  });
+  test('events tell each new revision', async () => {
+    const id = await create();
+    const response = await app.request(`/api/sites/${id}/events`);
+    const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
+    let seen = '';
+    const until = async (text: string) => { while (!seen.includes(text)) seen += (await reader?.read())?.value ?? ''; };
+    await until('data: 1');
+    await patch(id, 1, rename('Seen'));
+    await until('data: 2');
+    await reader?.cancel();
+    expect(seen).toContain('event: revision');
+  });
+  test('migrating again changes nothing', async () => { expect(await migrateDatabase(own.url)).toBe(2); });
+  test('errors that mean the database is away are told from others', () => {
+    expect([{ code: 'ECONNREFUSED' }, { code: 'PROTOCOL_CONNECTION_LOST' }, new Error("Can't add new command when connection is in closed state")].every(isDatabaseAway)).toBe(true);
+    expect([{ code: 'ER_DUP_ENTRY' }, new Error('x'), {}].some(isDatabaseAway)).toBe(false);
+  });
+});
+
+test('the environment is checked', () => {
+  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({ port: 4310, host: '127.0.0.1', databaseUrl: 'mysql://a@b/c', logLevel: 'warn' });
+  for (const wrong of [{}, { HAMACA_DATABASE_URL: 'x' }, { HAMACA_DATABASE_URL: 'mysql://x', HAMACA_PORT: 'many' }]) expect(() => readConfig(wrong)).toThrow();
+});
