@@ -31,6 +31,8 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
       ...(tracking === '0' ? [] : [['letter-spacing', tracking] as const]), ['line-height', '1.4'],
     ]),
     rule(within(context, ':not(svg, svg *)'), [['all', 'unset'], ['box-sizing', 'border-box']]),
+    // Drawings keep what their attributes say and lose what the page says about them.
+    rule(`${within(context, 'svg')}, ${within(context, 'svg *')}`, [['all', 'revert-layer'], ['box-sizing', 'border-box']]),
     rule(`${within(context, '*::before')}, ${within(context, '*::after')}`, [['content', 'none']]),
   ];
 }
@@ -38,7 +40,7 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
 /** What no look decides: the ring of focus, icons, and the page's own settings for colours and print. */
 export function commonRules(context: CompileContext): ConditionalRule[] {
   const iconRules = context.fold ? [rule(within(context, `.${context.names.name('icon')}`), [
-    ['all', 'unset'], ['display', 'block'], ['inline-size', '1em'], ['block-size', '1em'], ['fill', 'none'], ['stroke', 'currentColor'],
+    ['all', 'unset'], ['box-sizing', 'border-box'], ['display', 'block'], ['inline-size', '1em'], ['block-size', '1em'], ['fill', 'none'], ['stroke', 'currentColor'],
     ['stroke-width', '2'], ['stroke-linecap', 'round'],
   ])] : [];
   return [

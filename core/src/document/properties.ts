@@ -1,4 +1,4 @@
-import type { Value } from './values.ts';
+import type { LengthUnit, Value } from './values.ts';
 
 export type PropertyGroup = 'text' | 'fill' | 'edge' | 'space';
 
@@ -24,6 +24,8 @@ interface LengthProperty extends PropertyBase {
   readonly min: number;
   readonly max: number;
   readonly step: number;
+  /** Units it may be written in. A type size takes no em: that would count in the size of whatever stands around it. */
+  readonly units?: readonly LengthUnit[];
 }
 
 interface NumberProperty extends PropertyBase {
@@ -54,7 +56,7 @@ export const PROPERTIES = {
   },
   size: {
     kind: 'length', label: 'size', group: 'text', css: 'font-size', inherited: true, initial: 16, min: 6, max: 200, step: 1,
-    hint: 'type size, or the size of an icon',
+    units: ['px', 'rem'], hint: 'type size, or the size of an icon',
   },
   weight: {
     kind: 'number', label: 'weight', group: 'text', css: 'font-weight', inherited: true, initial: 400, min: 100, max: 900,

@@ -6,7 +6,7 @@ import { LIMITS } from './limits.ts';
 import { isPropertyId, property, type Property } from './properties.ts';
 import { LEVEL_KEYS, isState } from './states.ts';
 import { refuseUrl } from './url.ts';
-import { readLength, ROLES, toPixels } from './values.ts';
+import { LENGTH_UNITS, readLength, ROLES, toPixels } from './values.ts';
 import { isFamily } from '../text/typefaces.ts';
 
 /*
@@ -84,7 +84,7 @@ const itemSchema: Schema = record({
 export function allowedValue(entry: Property): string {
   switch (entry.kind) {
     case 'colour': return COLOUR_ALLOWED;
-    case 'length': return `a number of px from ${entry.min} to ${entry.max}, or text with px, rem or em such as "1.25rem"`;
+    case 'length': return `a number of px from ${entry.min} to ${entry.max}, or text with ${(entry.units ?? LENGTH_UNITS).join(', ')} such as "1.25rem"`;
     case 'number': return `a number from ${entry.min} to ${entry.max}`;
     case 'family': return 'a bundled typeface or "system"';
   }
@@ -99,7 +99,9 @@ export function acceptsValue(entry: Property, value: unknown): boolean {
     case 'length': {
       if (typeof value !== 'number' && typeof value !== 'string') return false;
       if (typeof value === 'string' && /^-?[\d.]+$/.test(value)) return false;
-      const pixels = readLength(value) ? toPixels(value, 16) : NaN;
+      const length = readLength(value);
+      if (!length || !(entry.units ?? LENGTH_UNITS).includes(length.unit)) return false;
+      const pixels = toPixels(value, 16);
       return pixels >= entry.min && pixels <= entry.max;
     }
   }

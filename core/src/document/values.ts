@@ -16,10 +16,12 @@ export type Value = ColourValue | LengthValue;
 
 export const LENGTH_UNITS = ['px', 'rem', 'em'] as const;
 
+export type LengthUnit = (typeof LENGTH_UNITS)[number];
+
 const LENGTH = /^(-?\d+(?:\.\d{1,4})?)(px|rem|em)?$/;
 
 /** Splits a length into number and unit, or null where the text is none. */
-export function readLength(value: LengthValue): { amount: number; unit: (typeof LENGTH_UNITS)[number] } | null {
+export function readLength(value: LengthValue): { amount: number; unit: LengthUnit } | null {
   if (typeof value === 'number') return Number.isFinite(value) ? { amount: value, unit: 'px' } : null;
   const match = LENGTH.exec(value);
   return match ? { amount: Number(match[1]), unit: (match[2] ?? 'px') as 'px' } : null;

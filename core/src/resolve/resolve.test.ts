@@ -137,7 +137,7 @@ describe('typing values', () => {
     expect([typed('size', '16'), typed('size', '16px'), typed('size', '1rem'), typed('gap', '0,5em'), typed('size', '1 rem')]).toEqual([16, 16, '1rem', '0.5em', '1rem']);
   });
   test('families by name', () => { expect([typed('family', 'Fraunces'), typed('family', 'system')]).toEqual(['fraunces', 'system']); });
-  test.each([['size', ''], ['size', 'big'], ['size', '900'], ['size', '5vw'], ['weight', '1rem'], ['weight', '5000'], ['colour', 'reddish'], ['colour', 'reed 140%'], ['colour', '</style>'], ['family', 'Comic'], ['gap', '-4']] as const)('%s: %j is refused with a reason', (property, text) => {
+  test.each([['size', ''], ['size', 'big'], ['size', '900'], ['size', '5vw'], ['size', '2em'], ['weight', '1rem'], ['weight', '5000'], ['colour', 'reddish'], ['colour', 'reed 140%'], ['colour', '</style>'], ['family', 'Comic'], ['gap', '-4']] as const)('%s: %j is refused with a reason', (property, text) => {
     const parsed = parseValue(DEMO, property, text);
     expect(parsed.ok ? '' : parsed.error.length).toBeGreaterThan(5);
   });

@@ -50,13 +50,14 @@ function parseFamily(text: string): Result<Value, string> {
   return fail(`“${text}” is not among the typefaces: ${TYPEFACES.map((entry) => entry.name).join(', ')}, system`);
 }
 
-function parseNumeric(entry: Property & { min: number; max: number }, text: string): Result<Value, string> {
+function parseNumeric(entry: Extract<Property, { kind: 'length' | 'number' }>, text: string): Result<Value, string> {
   const length = readLength(text.replace(',', '.').replace(/\s+/g, ''));
   const unit = entry.kind === 'length' ? ' px' : '';
   if (!length || (entry.kind === 'number' && length.unit !== 'px')) {
     return fail(`“${text}” is no ${entry.kind === 'length' ? 'length; type 16, 16px, 1rem or 0.5em' : 'number'}`);
   }
   const value: Value = length.unit === 'px' ? length.amount : `${length.amount}${length.unit}`;
+  if (entry.kind === 'length' && entry.units && !entry.units.includes(length.unit)) return fail(`${entry.label} is written in ${entry.units.join(' or ')}`);
   if (!acceptsValue(entry, value)) return fail(`${text} is outside ${entry.min} to ${entry.max}${unit}`);
   return succeed(value);
 }

@@ -26,6 +26,6 @@ export function logoRules(context: CompileContext, part: Logo): ConditionalRule[
   // The drawing's own colours are attributes, so it is not reset as a whole.
   return [...rules, rule(`${selector} svg`, [
     ['display', 'block'], ['block-size', `${part.svgHeight}px`], ['inline-size', 'auto'], ['max-inline-size', 'none'], ['margin', '0'],
-    ['padding', '0'], ['border', '0'], ['transform', 'none'],
+    ['padding', '0'], ['border', '0'], ['transform', 'none'], ['vertical-align', 'baseline'], ['overflow', 'hidden'],
   ])];
 }

@@ -57,7 +57,7 @@ const SUBMENUS = `
         if (event.key !== 'ArrowDown') return;
         event.preventDefault();
         set(button, true);
-        item.querySelector('ul a, ul button').focus();
+        item.querySelector('ul').querySelector('a, button').focus();
       });HOVER
     }
 `;

@@ -1,0 +1,297 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test as base, type Page } from '@playwright/test';
+import { applyPatch, type JsonPatch, type Site } from '@hamaca/core';
+import { demoSite, handOff, pasteInto, startHost, type Host } from './support/output.ts';
+
+const test = base.extend<object, { host: Host }>({
+  host: [async ({}, use) => {
+    const host = await startHost();
+    await use(host);
+    await host.close();
+  }, { scope: 'worker' }],
+});
+
+const DEMO = demoSite();
+const OUTPUT = handOff(DEMO);
+const MAIN = '<main><h1>Marisma</h1><p id="text">A page of the host with <a href="/elsewhere">a link</a>.</p><ul><li>one</li></ul><div style="height:2000px"></div></main>';
+
+const changed = (patch: JsonPatch): Site => {
+  const applied = applyPatch(DEMO, patch);
+  if (!applied.ok) throw new Error(applied.error[0]?.message);
+  return applied.value.document;
+};
+
+async function open(page: Page, host: Host, width: number, options: Parameters<typeof pasteInto>[1] = {}, output = OUTPUT) {
+  await page.setViewportSize({ width, height: 700 });
+  host.put(pasteInto(output, { body: MAIN, ...options }));
+  await page.goto(`${host.url}/`);
+}
+
+const axe = async (page: Page) => (await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`);
+const nav = (page: Page) => page.getByRole('navigation', { name: 'Main' });
+const visitSubmenu = (page: Page) => page.getByRole('button', { name: 'Visit' });
+const opener = (page: Page) => page.getByRole('button', { name: 'Menu', exact: true });
+const focused = (page: Page) => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent.trim());
+
+for (const width of [390, 800, 1280]) {
+  test(`at ${width} px nothing is wrong for assistive technology, closed and open`, async ({ page, host }) => {
+    await open(page, host, width);
+    expect(await axe(page)).toEqual([]);
+    if (width < 1000) await opener(page).click();
+    await visitSubmenu(page).click();
+    await expect(nav(page).getByRole('link', { name: 'Opening hours' })).toBeVisible();
+    await page.waitForTimeout(300);
+    expect(await axe(page)).toEqual([]);
+  });
+
+  test(`at ${width} px every link can be reached by keyboard alone`, async ({ page, host }) => {
+    await open(page, host, width);
+    if (width < 1000) {
+      await page.keyboard.press('Tab');
+      await page.keyboard.press('Tab');
+      await page.keyboard.press('Tab');
+      expect(await focused(page)).toBe('Menu');
+      await page.keyboard.press('Enter');
+      await expect(page.getByRole('dialog')).toBeVisible();
+    }
+    const wanted = new Set(await nav(page).locator('a').allTextContents());
+    const reached = new Set<string>();
+    for (let count = 0; count < 60 && reached.size < wanted.size; count++) {
+      await page.keyboard.press('Tab');
+      const at = await page.evaluate(() => {
+        const element = document.activeElement;
+        if (element?.getAttribute('aria-expanded') === 'false') return 'closed';
+        const box = element?.getBoundingClientRect();
+        return element?.matches('nav a') && box && box.width > 0 && box.height >= 24 ? element.textContent : '';
+      });
+      if (at === 'closed') await page.keyboard.press('Enter');
+      else if (at) reached.add(at);
+    }
+    expect(reached).toEqual(wanted);
+  });
+
+  test(`at ${width} px without script every link is in sight or one step away`, async ({ browser, host }) => {
+    const page = await browser.newPage({ javaScriptEnabled: false });
+    await open(page, host, width);
+    if (width < 1000) {
+      for (const link of await nav(page).locator('a').all()) await expect(link).toBeVisible();
+      await expect(page.locator('.hm-opener')).toBeHidden();
+    } else {
+      await page.getByRole('link', { name: 'Birds' }).hover();
+      await expect(page.getByRole('link', { name: 'Ringing log' })).toBeVisible();
+      await page.getByRole('button', { name: 'Join in' }).focus();
+      await expect(page.getByRole('link', { name: 'Volunteer' })).toBeVisible();
+    }
+    await page.close();
+  });
+}
+
+test('Escape closes a submenu and the panel, and focus comes back', async ({ page, host }) => {
+  await open(page, host, 1280);
+  await visitSubmenu(page).focus();
+  await page.keyboard.press('ArrowDown');
+  expect(await focused(page)).toBe('Opening hours');
+  await page.keyboard.press('Escape');
+  expect(await focused(page)).toBe('Visit');
+  await expect(visitSubmenu(page)).toHaveAttribute('aria-expanded', 'false');
+  await page.setViewportSize({ width: 390, height: 700 });
+  await opener(page).click();
+  await expect(page.getByRole('dialog', { name: 'Menu' })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('dialog')).toBeHidden();
+  expect(await focused(page)).toBe('Menu');
+});
+
+test('a submenu opens under the mouse, stays while it crosses, closes when it leaves or a click goes elsewhere', async ({ page, host }) => {
+  await open(page, host, 1280);
+  await page.getByRole('link', { name: 'Birds' }).hover();
+  const log = page.getByRole('link', { name: 'Ringing log' });
+  await expect(log).toBeVisible();
+  await log.hover();
+  await page.waitForTimeout(400);
+  await expect(log).toBeVisible();
+  await page.keyboard.press('Escape');
+  await expect(log).toBeHidden();
+  await page.getByRole('button', { name: 'Learn' }).click();
+  await expect(page.getByRole('link', { name: 'Courses' })).toBeVisible();
+  await page.mouse.click(300, 500);
+  await expect(page.getByRole('link', { name: 'Courses' })).toBeHidden();
+});
+
+test('a submenu opens by tap and closes when focus goes elsewhere', async ({ browser, host }) => {
+  const page = await browser.newPage({ hasTouch: true });
+  await open(page, host, 1280);
+  await visitSubmenu(page).tap();
+  await expect(page.getByRole('link', { name: 'Opening hours' })).toBeVisible();
+  await page.getByRole('link', { name: 'Contact' }).focus();
+  await expect(page.getByRole('link', { name: 'Opening hours' })).toBeHidden();
+  await page.close();
+});
+
+test('the panel closes by its button, by the scrim and by following a link; the page behind does not scroll', async ({ page, host }) => {
+  await open(page, host, 390, { body: MAIN });
+  const dialog = page.getByRole('dialog');
+  const before = await page.locator('#text').evaluate((element) => element.getBoundingClientRect().left);
+  await opener(page).click();
+  await expect(dialog).toBeVisible();
+  expect(await page.locator('#text').evaluate((element) => element.getBoundingClientRect().left)).toBe(before);
+  await page.mouse.move(20, 400);
+  await page.mouse.wheel(0, 500);
+  await page.waitForTimeout(150);
+  expect(await page.evaluate(() => scrollY)).toBe(0);
+  await page.mouse.click(20, 400);
+  await expect(dialog).toBeHidden();
+  await opener(page).click();
+  await page.getByRole('button', { name: 'Close menu' }).click();
+  await expect(dialog).toBeHidden();
+  await opener(page).click();
+  await dialog.getByRole('link', { name: 'News' }).click();
+  await expect(page).toHaveURL(/news/);
+});
+
+test('a panel left open while the window widens leaves a usable page', async ({ page, host }) => {
+  await open(page, host, 390);
+  await opener(page).click();
+  await page.setViewportSize({ width: 1280, height: 700 });
+  await expect(page.getByRole('dialog')).toHaveCount(0);
+  await page.getByRole('link', { name: 'a link' }).click({ trial: true });
+  await visitSubmenu(page).click();
+  await expect(page.getByRole('link', { name: 'Opening hours' })).toBeVisible();
+  await page.setViewportSize({ width: 390, height: 700 });
+  await opener(page).click();
+  await expect(page.getByRole('dialog').getByRole('link', { name: 'News' })).toBeVisible();
+});
+
+test('the current page is marked, by path whatever its ending', async ({ page, host }) => {
+  await open(page, host, 1280);
+  for (const path of ['/birds/', '/birds', '/birds/index.html']) {
+    await page.goto(host.url + path);
+    await expect(page.locator('[aria-current=page]')).toHaveText('Birds');
+  }
+});
+
+test('loading the script twice changes nothing', async ({ page, host }) => {
+  await open(page, host, 1280);
+  const globals = () => page.evaluate(() => Object.keys(window).sort());
+  const before = await globals();
+  await page.addScriptTag({ url: '/menu.js' });
+  await visitSubmenu(page).focus();
+  await page.keyboard.press('Enter');
+  await expect(visitSubmenu(page)).toHaveAttribute('aria-expanded', 'true');
+  expect(await globals()).toEqual(before);
+  expect(before.filter((name) => /^hm|hamaca/i.test(name))).toEqual([]);
+});
+
+test('a strict content security policy does not stop it', async ({ page, host }) => {
+  const files = pasteInto(OUTPUT, { body: '<main><h1>Marisma</h1></main>' });
+  files.set('index.html', String(files.get('index.html')).replace('<head>', "<head><meta http-equiv=\"Content-Security-Policy\" content=\"default-src 'self'\">"));
+  const complaints: string[] = [];
+  page.on('console', (message) => { complaints.push(message.text()); });
+  await page.setViewportSize({ width: 390, height: 700 });
+  host.put(files);
+  await page.goto(host.url);
+  await opener(page).click();
+  await expect(page.getByRole('dialog')).toBeVisible();
+  expect(complaints.filter((text) => /policy/i.test(text))).toEqual([]);
+});
+
+test('right to left mirrors the bar and the panel', async ({ page, host }) => {
+  await open(page, host, 1280, { attributes: 'lang="ar" dir="rtl"' });
+  const logo = await page.locator('.hm-logo').boundingBox();
+  expect(logo && logo.x > 900).toBe(true);
+  await page.setViewportSize({ width: 600, height: 700 });
+  await opener(page).click();
+  await page.waitForTimeout(300);
+  expect((await page.getByRole('dialog').boundingBox())?.x).toBe(0);
+});
+
+test('reduced motion stops all motion, and motion is there without it', async ({ page, host }) => {
+  for (const [reducedMotion, duration] of [['reduce', '0s'], ['no-preference', '0.2s']] as const) {
+    await page.emulateMedia({ reducedMotion });
+    await open(page, host, 390);
+    await opener(page).click();
+    expect(await page.getByRole('dialog').evaluate((element) => getComputedStyle(element).transitionDuration)).toBe(duration);
+  }
+});
+
+test('forced colours keep the current page and the call to action told apart', async ({ page, host }) => {
+  await page.emulateMedia({ forcedColors: 'active' });
+  await open(page, host, 1280);
+  await page.goto(`${host.url}/news/`);
+  expect(await page.locator('[aria-current]').evaluate((element) => getComputedStyle(element).textDecorationLine)).toBe('underline');
+  expect(await page.locator('.hm-button').evaluate((element) => getComputedStyle(element).outlineStyle)).toBe('solid');
+});
+
+test('focus is always seen', async ({ page, host }) => {
+  await open(page, host, 1280);
+  for (let count = 0; count < 8; count++) {
+    await page.keyboard.press('Tab');
+    expect(await page.evaluate(() => getComputedStyle(document.activeElement ?? document.body).outlineStyle)).toBe('solid');
+  }
+});
+
+test('a third level stands open beneath its parent', async ({ page, host }) => {
+  await open(page, host, 1280, {}, handOff(changed([{ op: 'replace', path: '/pieces/0/rows/0/zones/middle/0/levels', value: 3 }])));
+  await visitSubmenu(page).click();
+  const parent = await page.getByRole('link', { name: 'Trails & hides' }).boundingBox();
+  const child = await page.getByRole('link', { name: 'North hide' }).boundingBox();
+  expect(parent && child && child.y >= parent.y + parent.height && child.x > parent.x).toBe(true);
+});
+
+test('a submenu at the far end turns back into the page', async ({ page, host }) => {
+  const items = DEMO.menus[0]?.items ?? [];
+  await open(page, host, 1010, {}, handOff(changed([
+    { op: 'replace', path: '/menus/0/items', value: [...items.slice(4), items[0]] }, { op: 'remove', path: '/pieces/0/rows/0/zones/end/0' },
+  ])));
+  await visitSubmenu(page).click();
+  const box = await page.locator('.hm-submenu').last().boundingBox();
+  expect(box && box.x + box.width <= 1010).toBe(true);
+});
+
+/** Computed style and box of every element of ours. */
+const snapshot = (page: Page, scope: string) => page.locator(scope).evaluateAll((roots) => roots.flatMap((root) => [root, ...root.querySelectorAll('*')]).map((element) => {
+  const box = element.getBoundingClientRect();
+  const style = getComputedStyle(element);
+  // Custom properties of other stylesheets are inherited by everyone and change nothing.
+  const values = [...style].filter((name) => !name.startsWith('--')).map((name) => `${name}: ${style.getPropertyValue(name)}`);
+  const pseudo = ['::before', '::after'].map((name) => getComputedStyle(element, name).content);
+  return { element: element.outerHTML.slice(0, 60), box: [box.x, box.y, box.width, box.height].map(Math.round), values, pseudo };
+}));
+
+const sheet = (path: string) => readFileSync(new URL(`../node_modules/${path}`, import.meta.url), 'utf8');
+const FOREIGN = { bootstrap: sheet('bootstrap/dist/css/bootstrap.css'), bulma: sheet('bulma/css/bulma.css'), pico: sheet('@picocss/pico/css/pico.css') };
+
+for (const [name, css] of Object.entries(FOREIGN)) {
+  for (const where of ['before', 'after'] as const) {
+    test(`${name} loaded ${where} changes nothing of ours, and we nothing of the host’s`, async ({ page, host }) => {
+      for (const width of [390, 1280]) {
+        const states = async () => {
+          await page.evaluate(() => document.fonts.ready);
+          // The host's stylesheet may move the whole piece; what is inside must not change.
+          await page.addStyleTag({ content: 'body{margin:0!important;padding:0!important}' });
+          const closed = await snapshot(page, '.hm-header');
+          if (width < 1000) await opener(page).click();
+          await visitSubmenu(page).click();
+          await page.mouse.move(5, 690);
+          await page.waitForTimeout(350);
+          return { closed, open: await snapshot(page, '.hm-header') };
+        };
+        await open(page, host, width);
+        const alone = await states();
+        await open(page, host, width, { [where]: css });
+        const among = await states();
+        expect(among.closed).toEqual(alone.closed);
+        expect(among.open).toEqual(alone.open);
+      }
+      await open(page, host, 1280, { [where]: css });
+      const withOurs = await snapshot(page, 'main');
+      await page.evaluate(() => { document.querySelector('link[href="/menu.css"]')?.remove(); });
+      const header = await page.locator('.hm-header').evaluate((element) => { element.remove(); return true; });
+      expect(header).toBe(true);
+      const without = await snapshot(page, 'main');
+      const styles = (list: typeof without) => list.map(({ values, pseudo }) => ({ values: values.filter((value) => !/^(perspective-origin|transform-origin|block-size|height|inline-size|width)/.test(value)), pseudo }));
+      expect(styles(withOurs)).toEqual(styles(without));
+    });
+  }
+}

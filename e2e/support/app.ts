@@ -1,0 +1,93 @@
+import { spawn, type ChildProcess } from 'node:child_process';
+import { mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { test as base, type Page } from '@playwright/test';
+import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
+
+export const ROOT = fileURLToPath(new URL('../..', import.meta.url));
+
+/** A running Hamaca with a database of its own, whose parts a test may kill. */
+export interface App {
+  readonly url: string;
+  readonly database: OwnDatabase;
+  readonly killServer: () => Promise<void>;
+  readonly startServer: () => Promise<void>;
+  readonly killDatabase: () => void;
+  readonly stop: () => Promise<void>;
+}
+
+async function freePort(): Promise<number> {
+  return new Promise((resolve) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => { resolve(typeof address === 'object' && address ? address.port : 0); });
+    });
+  });
+}
+
+export async function launchApp(): Promise<App> {
+  const folder = mkdtempSync(join(tmpdir(), 'hamaca-e2e-'));
+  const database = await startDatabase(folder);
+  const port = await freePort();
+  let server: ChildProcess | null = null;
+  const startServer = async () => {
+    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+      cwd: ROOT, env: { ...process.env, HAMACA_PORT: String(port), HAMACA_DATABASE_URL: database.url }, stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    server = child;
+    await new Promise<void>((resolve, reject) => {
+      child.stdout.on('data', (data: Buffer) => { if (data.toString().includes('ready')) resolve(); });
+      child.once('exit', () => { reject(new Error('The server ended before it was ready.')); });
+    });
+  };
+  const ended = async () => new Promise<void>((resolve) => { if (server?.exitCode !== null || server.signalCode !== null) resolve(); else server.once('exit', () => { resolve(); }); });
+  const killServer = async () => { server?.kill('SIGKILL'); await ended(); };
+  await startServer();
+  return {
+    url: `http://127.0.0.1:${port}`, database, startServer, killServer,
+    killDatabase: () => { process.kill(database.pid(), 'SIGKILL'); },
+    stop: async () => {
+      server?.kill('SIGTERM');
+      await ended();
+      await database.stop();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}
+
+/** Tests of the interface: one Hamaca for each worker. */
+export const test = base.extend<object, { app: App }>({
+  app: [async ({}, use) => {
+    const app = await launchApp();
+    await use(app);
+    await app.stop();
+  }, { scope: 'worker', timeout: 120_000 }],
+  baseURL: async ({ app }, use) => { await use(app.url); },
+});
+
+export { expect } from '@playwright/test';
+
+/** A fresh copy of the demo; answers its id. */
+export async function copyDemo(page: Page): Promise<string> {
+  const demo = await (await page.request.get('/api/sites/marisma')).json() as Record<string, unknown>;
+  const created = await page.request.post('/api/sites', { data: demo });
+  return ((await created.json()) as { id: string }).id;
+}
+
+/** The site's document as the server has it. */
+export async function savedSite(page: Page, id: string): Promise<Record<string, never>> {
+  return (await (await page.request.get(`/api/sites/${id}`)).json()) as Record<string, never>;
+}
+
+/** The stage's frame, once it has painted. */
+export async function stageFrame(page: Page) {
+  const frame = page.locator('iframe[title="Stage"]');
+  await frame.and(page.locator('[data-painted]')).waitFor();
+  return frame.contentFrame();
+}
+
+export const saved = (page: Page) => page.locator('[data-saving="saved"]').waitFor();
