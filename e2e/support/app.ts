@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { test as base, type Page } from '@playwright/test';
+import type { Site } from '@hamaca/core';
 import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
 
 export const ROOT = fileURLToPath(new URL('../..', import.meta.url));
@@ -79,8 +80,8 @@ export async function copyDemo(page: Page): Promise<string> {
 }
 
 /** The site's document as the server has it. */
-export async function savedSite(page: Page, id: string): Promise<Record<string, never>> {
-  return (await (await page.request.get(`/api/sites/${id}`)).json()) as Record<string, never>;
+export async function savedSite(page: Page, id: string): Promise<Site> {
+  return (await (await page.request.get(`/api/sites/${id}`)).json()) as Site;
 }
 
 /** The stage's frame, once it has painted. */

@@ -66,6 +66,9 @@ async function endProcess(pid) {
   for (let waited = 0; existsSync(`/proc/${pid}`) && waited < READY_WITHIN; waited += POLL) await sleep(POLL);
 }
 
+/** A starting MariaDB clears temporary tables from its temporary folder, also those of another one: each has its own. */
+const ownEnvironment = (files) => ({ ...process.env, TMPDIR: files.temporary });
+
 function initialise(files) {
   if (existsSync(join(files.data, 'mysql'))) return;
   say('setting up the database…');
@@ -74,7 +77,7 @@ function initialise(files) {
   run('mariadb-install-db', [
     '--no-defaults', `--datadir=${files.data}`, ...as, '--auth-root-authentication-method=socket', '--skip-test-db', '--skip-name-resolve',
     '--innodb-log-file-size=16M',
-  ], { stdio: ['ignore', openSync(files.log, 'a'), openSync(files.log, 'a')] });
+  ], { env: ownEnvironment(files), stdio: ['ignore', openSync(files.log, 'a'), openSync(files.log, 'a')] });
 }
 
 function serverArguments(files, port) {
@@ -112,8 +115,10 @@ export async function startDatabase(folder) {
   const socket = join(folder, 'mariadb.sock');
   const files = {
     data: join(folder, 'mariadb'), log: join(folder, 'mariadb.log'), pid: join(folder, 'mariadb.pid'), init: join(folder, 'mariadb-init.sql'),
+    temporary: join(folder, 'tmp'),
     socket: socket.length > LONGEST_SOCKET ? join(tmpdir(), `hamaca-${process.pid}.sock`) : socket,
   };
+  mkdirSync(files.temporary, { recursive: true });
   const credentials = readCredentials(join(folder, 'credentials.json'));
   initialise(files);
   const left = runningOn(files);
@@ -128,7 +133,7 @@ export async function startDatabase(folder) {
   let restarts = 0;
   const launch = () => {
     const log = openSync(files.log, 'a');
-    const started = start(binary('mariadbd'), serverArguments(files, port), { stdio: ['ignore', log, log], detached: true });
+    const started = start(binary('mariadbd'), serverArguments(files, port), { env: ownEnvironment(files), stdio: ['ignore', log, log], detached: true });
     closeSync(log);
     child = started.child;
     void started.ended.then(() => {

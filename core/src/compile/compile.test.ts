@@ -102,7 +102,7 @@ describe('what is there only when it is needed', () => {
   test('a header that never folds has no dialog, opener or panel', () => {
     const open = compile(changed((raw) => { raw.pieces[0].foldBand = null; }));
     for (const part of [open.markup, open.stylesheet]) expect(part).not.toMatch(/dialog|hm-opener|hm-panel/);
-    expect(open.script).not.toMatch(/showModal|matchMedia/);
+    expect(open.script).not.toMatch(/showModal|resize/);
   });
   test('the third level shows when it is placed', () => {
     expect(compile().markup).not.toContain('North hide');

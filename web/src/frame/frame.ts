@@ -76,7 +76,11 @@ function render(message: Render): void {
   last = message;
   document.documentElement.lang = message.language;
   document.documentElement.dir = message.direction;
-  if (before?.stylesheet !== message.stylesheet) style.textContent = message.stylesheet;
+  if (before?.stylesheet !== message.stylesheet) {
+    style.textContent = message.stylesheet;
+    // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
+    if (before) window.dispatchEvent(new Event('resize'));
+  }
   if (before?.scene !== message.scene) scene.innerHTML = message.scene;
   if (before?.markup !== message.markup || before.script !== message.script) {
     const template = document.createElement('template');
@@ -128,7 +132,10 @@ function reveal(message: Pin, chosen: Element | null): void {
   const dialog = holder.querySelector('dialog');
   const folded = dialog?.querySelector('nav') !== null && dialog !== null;
   const inDialog = chosen ? dialog?.contains(chosen) : false;
-  if (dialog && folded && !dialog.open && (message.reveal === 'panel' || inDialog)) dialog.showModal();
+  if (dialog && folded && !dialog.open && (message.reveal === 'panel' || inDialog)) {
+    dialog.showModal();
+    tell({ type: 'revealed' });
+  }
   if (dialog?.open && message.reveal === null && !inDialog) dialog.close();
   const open = message.reveal === 'submenu' || message.pinned?.states.includes('open') === true;
   const item = chosen?.closest('ul ul')?.closest('li') ?? chosen?.closest('li') ?? null;

@@ -35,4 +35,6 @@ export type FromFrame =
   | { readonly type: 'ready' }
   | { readonly type: 'pick'; readonly owner: string; readonly slot: string; readonly level: Level | null; readonly index: number }
   | { readonly type: 'key'; readonly key: string; readonly code: string; readonly meta: boolean; readonly shift: boolean; readonly alt: boolean }
+  /** A dialog was opened to show what is selected; it took the focus along. */
+  | { readonly type: 'revealed' }
   | { readonly type: 'painted' };

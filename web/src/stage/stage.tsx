@@ -38,6 +38,7 @@ function slotPlaces(site: Site): SlotPlace[] {
 export function Stage({ site, output, scene, width, height, scale, label, pinned = null, selected = null, reveal = null, onPick }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const ready = useRef(false);
+  const focused = useRef<HTMLElement | null>(null);
   const { press } = useCommands();
   const slots = useMemo(() => slotPlaces(site), [site]);
 
@@ -53,11 +54,8 @@ export function Stage({ site, output, scene, width, height, scale, label, pinned
 
   useEffect(() => { send(message); }, [message]);
   useEffect(() => {
-    const focused = document.activeElement;
     send(pins);
-    // A dialog opened on the stage takes the focus along; whoever was typing gets it back.
-    if (reveal !== null && focused instanceof HTMLElement && focused !== document.body) setTimeout(() => { focused.focus({ preventScroll: true }); }, 60);
-  }, [pins, reveal]);
+  }, [pins]);
 
   useEffect(() => {
     const listen = (event: MessageEvent<FromFrame>) => {
@@ -69,10 +67,18 @@ export function Stage({ site, output, scene, width, height, scale, label, pinned
         send(latest.current.pins);
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'key') press(data);
-      else if (data.type === 'painted') frame.current?.setAttribute('data-painted', String(performance.now()));
+      else if (data.type === 'revealed') {
+        // Whoever was typing or dragging gets the focus back.
+        if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
+      } else if (data.type === 'painted') frame.current?.setAttribute('data-painted', String(performance.now()));
     };
+    const remember = (event: FocusEvent) => { if (event.target instanceof HTMLElement && event.target !== frame.current) focused.current = event.target; };
     window.addEventListener('message', listen);
-    return () => { window.removeEventListener('message', listen); };
+    document.addEventListener('focusin', remember);
+    return () => {
+      window.removeEventListener('message', listen);
+      document.removeEventListener('focusin', remember);
+    };
   }, [press]);
 
   return (

@@ -78,17 +78,20 @@ const HOVER = `
         timer = setTimeout(() => item.contains(document.activeElement) || set(button, false), 250);
       });`;
 
+/** Whether the menu is folded is the stylesheet's to say: the opener shows only then. */
 const PANEL = `
     // The panel
     const panel = root.querySelector('dialog');
     const menu = panel.querySelector('.NAV');
-    const wide = matchMedia('(width >= BELOWpx)');
+    const opener = root.querySelector('[command=show-modal]');
     const place = () => {
-      if (wide.matches && panel.open) panel.close();
-      if (wide.matches) panel.before(menu);
+      const unfolded = getComputedStyle(opener).display === 'none';
+      if (unfolded && panel.open) panel.close();
+      if (unfolded !== panel.contains(menu)) return;
+      if (unfolded) panel.before(menu);
       else panel.append(menu);
     };
-    wide.addEventListener('change', place);
+    addEventListener('resize', place);
     place();
     for (const button of root.querySelectorAll('[commandfor]')) {
       button.addEventListener('click', () => {
@@ -110,7 +113,7 @@ export function printScript(context: CompileContext): string {
   const { submenus, hover } = featuresOf(context);
   const menu = foldingMenu(context);
   const panel = context.fold && menu !== null
-    ? PANEL.replace('NAV', context.names.slotClass(menu, 'nav')).replace('BELOW', String(context.fold.below)) : '';
+    ? PANEL.replace('NAV', context.names.slotClass(menu, 'nav')) : '';
   const submenuCode = submenus
     ? SUBMENUS.replace('CLICK', hover ? CLICK_WITH_HOVER : CLICK_ONLY).replace('HOVER', hover ? HOVER : '') : '';
   const body = CURRENT + submenuCode + panel;

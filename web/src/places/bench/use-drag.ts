@@ -6,33 +6,43 @@ interface Drag {
   readonly onCancel: () => void;
 }
 
+interface Active {
+  readonly element: HTMLElement;
+  readonly pointer: number;
+  readonly listen: (event: KeyboardEvent) => void;
+}
+
 /** Pointer handlers for a drag that is one step: Escape leads back to its start. */
-export function useDrag({ onMove, onEnd, onCancel }: Drag) {
-  const active = useRef<{ element: HTMLElement; pointer: number } | null>(null);
-  const finish = (how: () => void) => {
-    if (!active.current) return;
+export function useDrag(drag: Drag) {
+  const latest = useRef(drag);
+  latest.current = drag;
+  const active = useRef<Active | null>(null);
+
+  const finish = (how: 'onEnd' | 'onCancel') => {
+    const ended = active.current;
+    if (!ended) return;
     active.current = null;
-    window.removeEventListener('keydown', escape, true);
-    how();
-  };
-  const escape = (event: KeyboardEvent) => {
-    if (event.key !== 'Escape') return;
-    event.preventDefault();
-    event.stopPropagation();
-    const drag = active.current;
-    if (drag?.element.hasPointerCapture(drag.pointer)) drag.element.releasePointerCapture(drag.pointer);
-    finish(onCancel);
+    window.removeEventListener('keydown', ended.listen, true);
+    if (ended.element.hasPointerCapture(ended.pointer)) ended.element.releasePointerCapture(ended.pointer);
+    latest.current[how]();
   };
   return {
     onPointerDown: (event: PointerEvent<HTMLElement>) => {
       if (event.button !== 0) return;
-      event.currentTarget.setPointerCapture(event.pointerId);
-      event.currentTarget.focus();
-      active.current = { element: event.currentTarget, pointer: event.pointerId };
-      window.addEventListener('keydown', escape, true);
+      const element = event.currentTarget;
+      const listen = (pressed: KeyboardEvent) => {
+        if (pressed.key !== 'Escape') return;
+        pressed.preventDefault();
+        pressed.stopPropagation();
+        finish('onCancel');
+      };
+      element.setPointerCapture(event.pointerId);
+      element.focus();
+      active.current = { element, pointer: event.pointerId, listen };
+      window.addEventListener('keydown', listen, true);
     },
-    onPointerMove: (event: PointerEvent<HTMLElement>) => { if (active.current) onMove(event); },
-    onPointerUp: () => { finish(onEnd); },
-    onPointerCancel: () => { finish(onCancel); },
+    onPointerMove: (event: PointerEvent<HTMLElement>) => { if (active.current) latest.current.onMove(event); },
+    onPointerUp: () => { finish('onEnd'); },
+    onPointerCancel: () => { finish('onCancel'); },
   };
 }

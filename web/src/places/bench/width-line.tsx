@@ -27,6 +27,14 @@ function keyStep(event: KeyboardEvent): number | null {
   return steps[event.key] ?? null;
 }
 
+/** Two handles never cover each other: the hollow knot keeps this distance from the knot, in px of the drawing. */
+const HANDLE_DISTANCE = 25;
+
+function clearOf(x: number, knot: number): number {
+  if (Math.abs(x - knot) >= HANDLE_DISTANCE) return x;
+  return x < knot ? knot - HANDLE_DISTANCE : knot + HANDLE_DISTANCE;
+}
+
 function useLength() {
   const ref = useRef<HTMLDivElement>(null);
   const [length, setLength] = useState(1000);
@@ -89,7 +97,7 @@ export function WidthLine({ site, header, measure }: Props) {
         {showSuggestion && (
           <button type="button" title={`From ${suggested} px the unfolded row fits with room to spare: move the breakpoint there`}
             aria-label={`Take ${suggested} px as the breakpoint`} onClick={() => { moveKnot(unfolding.id, suggested); }}
-            style={{ left: MARGIN + toX(suggested) - 12, top: ropeY(toX(suggested) / length) - 12 }}
+            style={{ left: MARGIN + clearOf(toX(suggested), toX(unfolding.min)) - 12, top: ropeY(toX(suggested) / length) - 12 }}
             className="absolute grid size-6 place-items-center"><span className="size-3.5 rounded-full border-2 border-dashed border-reed bg-cotton" /></button>
         )}
         {knots.map((band) => (

@@ -1,0 +1,177 @@
+import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+
+test.beforeEach(async ({ page }) => {
+  const id = await copyDemo(page);
+  await page.goto(`/sites/${id}/bench/header`);
+  await stageFrame(page);
+});
+
+const idOf = (url: string) => /sites\/([^/]+)/.exec(url)?.[1] ?? '';
+
+test('the bench turns with the width, and can be pinned', async ({ page }) => {
+  const main = page.getByRole('main');
+  const pointer = page.getByRole('slider', { name: 'Width of the stage' });
+  await expect(main).toHaveAttribute('data-arrangement', 'wide');
+  await pointer.focus();
+  await page.keyboard.press('Home');
+  await expect(pointer).toHaveAttribute('aria-valuenow', '320');
+  await expect(main).toHaveAttribute('data-arrangement', 'tall');
+  await expect((await stageFrame(page)).getByRole('button', { name: 'Menu' })).toBeVisible();
+  await page.getByLabel('Arrangement of the bench').click();
+  await page.getByRole('option', { name: 'controls below' }).click();
+  await expect(main).toHaveAttribute('data-arrangement', 'wide');
+  await pointer.focus();
+  await page.keyboard.press('Shift+ArrowRight');
+  await expect(pointer).toHaveAttribute('aria-valuenow', '330');
+});
+
+test('the pointer is dragged, the knot is dragged as one step of undo, and Escape leads back', async ({ page }) => {
+  const pointer = page.getByRole('slider', { name: 'Width of the stage' });
+  const box = await pointer.boundingBox();
+  if (!box) throw new Error('no pointer');
+  await page.mouse.move(box.x + box.width / 2, box.y + 10);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 200, box.y + 10, { steps: 8 });
+  await page.mouse.up();
+  expect(Number(await pointer.getAttribute('aria-valuenow'))).toBeLessThan(1000);
+
+  const knot = page.getByRole('slider', { name: 'Breakpoint where Wide starts' });
+  const drag = async (distance: number, end: () => Promise<void>) => {
+    const at = await knot.boundingBox();
+    if (!at) throw new Error('no knot');
+    await page.mouse.move(at.x + 12, at.y + 12);
+    await page.mouse.down();
+    await page.mouse.move(at.x + 12 + distance, at.y + 12, { steps: 10 });
+    await end();
+  };
+  await drag(60, async () => { await page.keyboard.press('Escape'); await page.mouse.up(); });
+  await expect(knot).toHaveAttribute('aria-valuenow', '1000');
+  await drag(60, () => page.mouse.up());
+  await expect(knot).not.toHaveAttribute('aria-valuenow', '1000');
+  await saved(page);
+  await page.keyboard.press('Control+z');
+  await expect(knot).toHaveAttribute('aria-valuenow', '1000');
+  await knot.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(knot).toHaveAttribute('aria-valuenow', '999');
+});
+
+test('the rope says where the row fits, and the hollow knot is the smallest safe breakpoint', async ({ page }) => {
+  const numbers = page.getByTestId('row-needs');
+  await expect(numbers).toContainText('px left');
+  const suggested = page.getByRole('button', { name: /as the breakpoint/ });
+  const safe = Number(/\d+/.exec(await suggested.getAttribute('aria-label') ?? '')?.[0]);
+  await suggested.click();
+  await expect(page.getByRole('slider', { name: 'Breakpoint where Wide starts' })).toHaveAttribute('aria-valuenow', String(safe));
+  await expect(suggested).toHaveCount(0);
+  const field = page.getByLabel('Breakpoint in px');
+  await field.fill(String(safe - 60));
+  await field.press('Enter');
+  await expect(page.locator('[data-rope="breaks"]').first()).toBeAttached();
+  const pointer = page.getByRole('slider', { name: 'Width of the stage' });
+  await pointer.focus();
+  for (let count = 0; count < 60 && Number(await pointer.getAttribute('aria-valuenow')) > safe - 40; count++) await page.keyboard.press('Shift+ArrowLeft');
+  await expect(pointer).toHaveAttribute('aria-valuetext', /does not fit/);
+});
+
+test('a value reaches only the widths it is set for, and bears a knot where it has an exception', async ({ page }) => {
+  const stage = await stageFrame(page);
+  await stage.getByRole('link', { name: 'Book a hide' }).click();
+  await page.getByLabel('Reach').click();
+  await page.getByRole('option', { name: 'Phone and narrower' }).click();
+  const radius = page.locator('[data-cell="radius rest"]');
+  await radius.click();
+  await page.keyboard.type('3');
+  await page.keyboard.press('Enter');
+  await expect(radius).toHaveAttribute('data-own', 'true');
+  await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveCSS('border-radius', '999px');
+  await page.getByLabel('Reach').click();
+  await page.getByRole('option', { name: 'all widths' }).click();
+  await expect(radius.getByTitle('another value in Phone')).toBeVisible();
+  const pointer = page.getByRole('slider', { name: 'Width of the stage' });
+  await pointer.focus();
+  await page.keyboard.press('Home');
+  await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveCSS('border-radius', '3px');
+});
+
+test('cells are walked, stepped and cleared by keyboard', async ({ page }) => {
+  const padding = page.locator('[data-cell="paddingInline rest"]');
+  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Call to action' }).click();
+  await padding.click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('Shift+ArrowUp');
+  await page.keyboard.press('Enter');
+  await expect(padding).toContainText('29');
+  await expect(page.locator('[data-cell="paddingBlock rest"]')).toBeFocused();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowRight');
+  await expect(page.locator('[data-cell="paddingInline hover"]')).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Delete');
+  await expect(padding).toHaveAttribute('data-own', 'false');
+  await saved(page);
+  const site = JSON.stringify(await savedSite(page, idOf(page.url())));
+  expect(site).not.toContain('"paddingInline":18');
+});
+
+test('states are frozen on the stage, and selecting what is in the panel opens it', async ({ page }) => {
+  const stage = await stageFrame(page);
+  const button = stage.getByRole('link', { name: 'Book a hide' });
+  await button.click();
+  await page.mouse.move(5, 5);
+  await page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'hover' }).click();
+  await expect(button).toHaveCSS('background-color', 'rgb(18, 52, 59)');
+  await page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'rest' }).click();
+  await expect(button).toHaveCSS('background-color', 'rgb(240, 181, 65)');
+  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Submenu box' }).click();
+  await expect(stage.locator('.hm-submenu').first()).toBeVisible();
+  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Close button' }).click();
+  await expect(stage.getByRole('button', { name: 'Close menu' })).toBeVisible();
+  await expect(page.getByTestId('band')).toHaveText('Phone');
+});
+
+test('the stage is an isolated frame that cannot reach the interface', async ({ page }) => {
+  const stage = page.frame({ url: /\/frame$/ });
+  expect(await stage?.evaluate(() => { try { return String(window.parent.document); } catch (error) { return (error as Error).name; } })).toBe('SecurityError');
+  expect(await stage?.evaluate(async () => fetch('/api/sites').then(() => 'reached', () => 'blocked'))).toBe('blocked');
+  expect(await page.locator('iframe[title="Stage"]').getAttribute('sandbox')).toBe('allow-scripts');
+});
+
+test('the logo takes a drawing, and refuses one that runs or is none', async ({ page }) => {
+  const stage = await stageFrame(page);
+  await stage.locator('.hm-logo').click();
+  const upload = (content: string) => page.getByLabel('Logo drawing').setInputFiles({ name: 'logo.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(content) });
+  await upload('<svg viewBox="0 0 20 10" onload="alert(1)"><script>alert(1)</script><path d="M0 0h20v10z" fill="#123456"/></svg>');
+  await expect(stage.locator('.hm-logo path')).toHaveCount(1);
+  await expect(stage.locator('.hm-logo path')).toHaveAttribute('fill', '#123456');
+  expect(await stage.locator('.hm-logo').innerHTML()).not.toMatch(/script|onload/);
+  await upload('just text');
+  await expect(page.getByText(/cannot be used as a logo/)).toBeVisible();
+  await expect(stage.locator('.hm-logo path')).toHaveAttribute('fill', '#123456');
+});
+
+test('links are dragged with a clear mark of where they land', async ({ page }) => {
+  await page.getByRole('link', { name: 'Links' }).click();
+  const rows = page.getByRole('treegrid').getByRole('row');
+  const row = (label: string) => rows.filter({ has: page.locator(`input[value="${label}"]`) });
+  const from = await row('Learn').locator('[title="Drag to move"]').boundingBox();
+  const to = await row('Birds').boundingBox();
+  if (!from || !to) throw new Error('no rows');
+  await page.mouse.move(from.x + 8, from.y + 16);
+  await page.mouse.down();
+  await page.mouse.move(to.x + 100, to.y + 4, { steps: 6 });
+  await page.mouse.up();
+  const top = await rows.evaluateAll((elements) => elements.filter((element) => element.getAttribute('aria-level') === '1').map((element) => element.querySelector<HTMLInputElement>('input[aria-label="Label"]')?.value));
+  expect(top.slice(0, 3)).toEqual(['Visit', 'Learn', 'Birds']);
+});
+
+test('the interface itself has nothing wrong for assistive technology', async ({ page }) => {
+  const { default: AxeBuilder } = await import('@axe-core/playwright');
+  for (const place of ['bench/header', 'links', 'hand-off']) {
+    await page.goto(page.url().replace(/(sites\/[^/]+)\/.*/, `$1/${place}`));
+    await page.getByRole('main').waitFor();
+    const { violations } = await new AxeBuilder({ page }).exclude('iframe').withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
+    expect(violations.map((violation) => `${place}: ${violation.id} ${violation.nodes.slice(0, 3).map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([]);
+  }
+});

@@ -1,0 +1,33 @@
+/** `npm test`: sets itself up, then checks types, lint and boundaries, and runs unit and browser tests. */
+import { ensureBrowser, ensureDatabaseServer } from './lib/browser.mjs';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { run, say } from './lib/run.mjs';
+
+const STEPS = [
+  ['types', ['run', '-s', 'types']],
+  ['lint', ['run', '-s', 'lint']],
+  ['boundaries', ['run', '-s', 'boundaries']],
+  ['unit tests', ['run', '-s', 'unit']],
+  ['browser tests', ['run', '-s', 'browser']],
+];
+
+ensurePackages();
+ensureDatabaseServer();
+ensureBrowser();
+run(process.execPath, ['fonts/build.mjs'], { stdio: ['ignore', 2, 2] });
+ensureBuilt();
+
+const failed = [];
+for (const [name, args] of STEPS) {
+  say(`${name}…`);
+  try {
+    run('npm', args);
+  } catch {
+    failed.push(name);
+  }
+}
+const passed = STEPS.length - failed.length;
+if (failed.length > 0) say(`failed: ${failed.join(', ')}`);
+process.stdout.write(`steps: ${passed} passed, ${failed.length} failed\n`);
+process.exit(failed.length > 0 ? 1 : 0);
