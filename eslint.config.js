@@ -23,6 +23,8 @@ export default defineConfig(
     // Code points are meant where strings are spread.
     '@typescript-eslint/no-misused-spread': 'off',
   } },
+  { files: ['**/*.test.{ts,tsx}'], extends: [ts.configs.disableTypeChecked] },
+  { files: ['e2e/**/*.ts'], rules: { 'no-empty-pattern': 'off' } },
   { files: ['web/src/**/*.{ts,tsx}'], extends: [hooks.configs.flat['recommended-latest']], rules: { 'react-hooks/refs': 'off', 'react-hooks/set-state-in-effect': 'off', 'react-hooks/incompatible-library': 'off', 'react-hooks/immutability': 'off', 'react-hooks/exhaustive-deps': 'off' } },
   { files: ['**/*.config.ts', 'playwright.config.ts', 'web/vite.config.ts'], rules: { 'no-restricted-syntax': 'off' } },
 );

@@ -37,7 +37,7 @@ const picture = (root: Locator) => root.evaluate(async (header) => {
 test('from a pasted outline to pasted-in markup', async ({ page }) => {
   // A new site, with what was understood shown before anything is created.
   await page.goto('/');
-  await expect(page.getByRole('link', { name: 'Marisma Laguna Reserve', exact: true })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Marisma Laguna Reserve', exact: true }).first()).toBeVisible();
   await page.getByRole('button', { name: 'New site' }).click();
   await page.getByLabel('Name').fill('Marisma Laguna');
   await page.getByLabel('Address').fill('https://marisma.example');

@@ -9,3 +9,18 @@ export function memoise<Key extends object, Value>(compute: (key: Key) => Value)
     return value;
   };
 }
+
+/** How many texts a function remembers before it starts over. */
+const MOST_TEXTS = 2000;
+
+/** Remembers a pure function's answers by text; starts over where too many were asked. */
+export function memoiseText<Value>(compute: (text: string) => Value): (text: string) => Value {
+  const known = new Map<string, Value>();
+  return (text) => {
+    if (known.has(text)) return known.get(text) as Value;
+    if (known.size >= MOST_TEXTS) known.clear();
+    const value = compute(text);
+    known.set(text, value);
+    return value;
+  };
+}

@@ -1,4 +1,5 @@
 import { parse, converter, formatHex, formatHex8, type Color } from 'culori/fn';
+import { memoiseText } from '../base/memo.ts';
 import { registerModes } from './modes.ts';
 
 /** A colour in gamma-encoded sRGB; every channel and alpha from 0 to 1. */
@@ -19,7 +20,10 @@ const clamp = (value: number) => Math.min(1, Math.max(0, value));
  * Colours outside sRGB are clipped to it. Answers null for anything else, `currentColor` included.
  */
 export function parseColour(text: string): Rgba | null {
-  if (text.length > 100) return null;
+  return text.length > 100 ? null : readColour(text);
+}
+
+const readColour = memoiseText((text: string): Rgba | null => {
   const trimmed = text.trim().toLowerCase();
   if (trimmed === 'transparent') return { r: 0, g: 0, b: 0, a: 0 };
   const parsed: Color | undefined = parse(trimmed);
@@ -27,7 +31,7 @@ export function parseColour(text: string): Rgba | null {
   const { r, g, b, alpha } = toRgb(parsed);
   if (![r, g, b].every(Number.isFinite)) return null;
   return { r: clamp(r), g: clamp(g), b: clamp(b), a: clamp(alpha ?? 1) };
-}
+});
 
 /** The shortest usual hex notation: `#rrggbb`, or `#rrggbbaa` where it is translucent. */
 export function formatColour(colour: Rgba): string {

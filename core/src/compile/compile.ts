@@ -29,7 +29,7 @@ function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Ty
     ...modeRules(context),
   ];
   const typefaces = usedTypefaces(context, rules);
-  const palette = paletteDeclarations(context, rules.flatMap(({ rule: { declarations } }) => declarations.map(([, value]) => value)).join(' '));
+  const palette = paletteDeclarations(context, rules.flatMap(({ rule: { declarations } }) => declarations.map(([, value]) => value).filter((value) => value.includes('var('))).join(' '));
   const variables = palette.length > 0 ? [rule(context.root, palette)] : [];
   return { sheet: [...fontRules(context, typefaces), ...mergeRules([...variables, ...rules])], typefaces };
 }

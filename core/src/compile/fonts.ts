@@ -1,6 +1,6 @@
 import { findMenu, rowParts, walkMenu } from '../document/walk.ts';
 import { property } from '../document/properties.ts';
-import { fallbackMetrics } from '../text/fallback-metrics.ts';
+import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
 import { findTypeface, type Typeface } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
 import { cssString } from './print/css.ts';
@@ -28,10 +28,10 @@ function labels(context: CompileContext): string {
   return texts.join(' ').slice(0, 5000);
 }
 
-function fallbackFace(context: CompileContext, typeface: Typeface): ConditionalRule[] {
+function fallbackFace(context: CompileContext, typeface: Typeface, sample: ReadonlyMap<string, number>): ConditionalRule[] {
   const metrics = context.fonts.find((entry) => entry.family === typeface.id);
   if (!metrics) return [];
-  const fallback = fallbackMetrics(typeface, metrics, 400, labels(context));
+  const fallback = fallbackMetrics(typeface, metrics, 400, sample);
   return [rule('@font-face', [
     ['font-family', `${familyName(context, typeface.id)}-fallback`],
     ['src', fallback.local.map((name) => `local(${cssString(name)})`).join(', ')],
@@ -42,6 +42,7 @@ function fallbackFace(context: CompileContext, typeface: Typeface): ConditionalR
 
 /** The faces a header uses, each with a system face scaled to its measures, so that nothing moves when it arrives. */
 export function fontRules(context: CompileContext, typefaces: readonly Typeface[]): ConditionalRule[] {
+  const sample = countLetters(labels(context));
   return typefaces.flatMap((typeface) => {
     const face: Declaration[] = [
       ['font-family', familyName(context, typeface.id)],
@@ -49,6 +50,6 @@ export function fontRules(context: CompileContext, typefaces: readonly Typeface[
       ['font-weight', typeface.weights.join(' ')],
       ['font-display', 'swap'],
     ];
-    return [rule('@font-face', face), ...fallbackFace(context, typeface)];
+    return [rule('@font-face', face), ...fallbackFace(context, typeface, sample)];
   });
 }

@@ -49,22 +49,26 @@ export function valueCss(context: CompileContext, id: PropertyId, value: Value):
 /** The custom properties of the palette that `css` uses, roles first, each after what it leads to. */
 export function paletteDeclarations(context: CompileContext, css: string): Declaration[] {
   const { site } = context;
-  const roles = usedRoles(context, css);
-  const swatches = site.palette.filter(({ id }) => isUsed(css, swatchVariable(context, id)) || roles.some((role) => leadsTo(site, role, id)));
+  const used = variablesIn(css);
+  const roles = usedRoles(context, used);
+  const swatches = site.palette.filter(({ id }) => isUsed(used, swatchVariable(context, id)) || roles.some((role) => leadsTo(site, role, id)));
   return [
     ...swatches.map(({ id, value }): Declaration => [swatchVariable(context, id), formatColour(colourOf(site, { literal: value }))]),
     ...roles.map((role): Declaration => [roleVariable(context, role), colourCss(context, site.roles[role])]),
   ];
 }
 
-const isUsed = (css: string, variable: string) => css.includes(`var(${variable})`);
+const isUsed = (used: ReadonlySet<string>, variable: string) => used.has(variable);
+
+/** The custom properties a text of CSS reads. */
+const variablesIn = (css: string): ReadonlySet<string> => new Set([...css.matchAll(/var\((--[\w-]+)\)/g)].map((match) => match[1] ?? ''));
 
 const leadsTo = (site: Site, role: Role, swatch: string) => {
   const value = site.roles[role];
   return 'swatch' in value && value.swatch === swatch;
 };
 
-function usedRoles(context: CompileContext, css: string): Role[] {
+function usedRoles(context: CompileContext, variables: ReadonlySet<string>): Role[] {
   const used = new Set<Role>();
   const use = (role: Role) => {
     if (used.has(role)) return;
@@ -72,6 +76,6 @@ function usedRoles(context: CompileContext, css: string): Role[] {
     const value = context.site.roles[role];
     if ('role' in value) use(value.role);
   };
-  for (const role of ROLES) if (isUsed(css, roleVariable(context, role))) use(role);
+  for (const role of ROLES) if (isUsed(variables, roleVariable(context, role))) use(role);
   return ROLES.filter((role) => used.has(role));
 }

@@ -42,22 +42,32 @@ export interface FallbackMetrics {
   readonly lineGap: number;
 }
 
-const sum = (text: string, widthOf: (letter: string) => number | undefined) =>
-  [...text].reduce((total, letter) => total + (widthOf(letter) ?? 0), 0);
+/** How often each letter occurs in a text: a sample to fit fallback faces to. */
+export function countLetters(text: string): ReadonlyMap<string, number> {
+  const counts = new Map<string, number>();
+  for (const letter of text) counts.set(letter, (counts.get(letter) ?? 0) + 1);
+  return counts;
+}
 
 const percent = (ratio: number) => Math.round(ratio * 10_000) / 100;
 
 /**
  * How a system face must be scaled to take the same room as a bundled one, judged on the letters of `sample`
- * (the site's own labels), so that nothing moves when the font arrives.
+ * (the site's own labels, counted), so that nothing moves when the font arrives.
  */
-export function fallbackMetrics(typeface: Typeface, metrics: FontMetrics, weight: number, sample: string): FallbackMetrics {
+export function fallbackMetrics(typeface: Typeface, metrics: FontMetrics, weight: number, sample: ReadonlyMap<string, number>): FallbackMetrics {
   const face = SYSTEM_FACES[typeface.fallback];
   const table = metrics.tables.find((entry: FontTable) => entry.weight === weight) ?? metrics.tables[0];
-  const letters = [...sample].filter((letter) => letter in face.widths).join('') || LETTERS;
-  const own = sum(letters, (letter) => table?.advances[letter]) / metrics.unitsPerEm;
-  const system = sum(letters, (letter) => face.widths[letter]) / face.unitsPerEm;
-  const adjust = own > 0 ? own / system : 1;
+  let own = 0;
+  let system = 0;
+  for (const [letter, count] of sample) {
+    const width = face.widths[letter];
+    const advance = table?.advances[letter];
+    if (width === undefined || advance === undefined) continue;
+    own += (count * advance) / metrics.unitsPerEm;
+    system += (count * width) / face.unitsPerEm;
+  }
+  const adjust = system > 0 ? own / system : 1;
   const vertical = (units: number) => percent(units / metrics.unitsPerEm / adjust);
   return {
     local: face.local, sizeAdjust: percent(adjust), ascent: vertical(metrics.ascent), descent: vertical(metrics.descent),

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { FONTS, measure } from '../../test/demo.ts';
-import { fallbackMetrics } from './fallback-metrics.ts';
+import { countLetters, fallbackMetrics } from './fallback-metrics.ts';
 import { findTypeface, isFamily, TYPEFACES } from './typefaces.ts';
 
 const style = { family: 'figtree', size: 16, weight: 500, tracking: 0 };
@@ -38,7 +38,7 @@ describe('fallback faces', () => {
     for (const typeface of TYPEFACES) {
       const metrics = FONTS.find((entry) => entry.family === typeface.id);
       if (!metrics) throw new Error(typeface.id);
-      const fallback = fallbackMetrics(typeface, metrics, 400, 'Visit Birds Learn Contact');
+      const fallback = fallbackMetrics(typeface, metrics, 400, countLetters('Visit Birds Learn Contact'));
       expect(fallback.sizeAdjust).toBeGreaterThan(80);
       expect(fallback.sizeAdjust).toBeLessThan(130);
       expect(fallback.ascent).toBeGreaterThan(60);

@@ -13,7 +13,8 @@ type Pin = Extract<ToFrame, { type: 'pin' }>;
 const style = document.createElement('style');
 const ownStyle = document.createElement('style');
 ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]{outline:2px dashed #b9780f!important;outline-offset:1px!important}`;
-document.head.append(ownStyle, style);
+const faceStyle = document.createElement('style');
+document.head.append(ownStyle, faceStyle, style);
 const holder = document.createElement('div');
 const scene = document.createElement('main');
 scene.style.display = 'block';
@@ -71,26 +72,38 @@ function morphMarkup(fresh: DocumentFragment): void {
   });
 }
 
+/** Font faces stand first in the stylesheet; they are kept apart, as setting them again makes the browser load them again. */
+const facesOf = (stylesheet: string) => /^(?:@font-face \{[^}]*\}\n)*/.exec(stylesheet)?.[0] ?? '';
+
+const breakpointsOf = (stylesheet: string) => (stylesheet.match(/\(width [^)]*\)/g) ?? []).join();
+
+function showStylesheet(before: string, now: string): void {
+  const faces = facesOf(now);
+  if (faceStyle.textContent !== faces) faceStyle.textContent = faces;
+  style.textContent = now.slice(faces.length);
+  // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
+  if (before !== '' && breakpointsOf(before) !== breakpointsOf(now)) window.dispatchEvent(new Event('resize'));
+}
+
 function render(message: Render): void {
   const before = last;
+  let changed = false;
   last = message;
   document.documentElement.lang = message.language;
   document.documentElement.dir = message.direction;
-  if (before?.stylesheet !== message.stylesheet) {
-    style.textContent = message.stylesheet;
-    // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
-    if (before) window.dispatchEvent(new Event('resize'));
-  }
+  if (before?.stylesheet !== message.stylesheet) showStylesheet(before?.stylesheet ?? '', message.stylesheet);
   if (before?.scene !== message.scene) scene.innerHTML = message.scene;
   if (before?.markup !== message.markup || before.script !== message.script) {
     const template = document.createElement('template');
     template.innerHTML = message.markup;
+    changed = true;
     const sameStructure = before?.script === message.script && structureOf(template.content) === structureOf(holder);
     if (sameStructure) morphMarkup(template.content);
     else replaceMarkup(template.content, message.script);
   }
-  if (lastPin) pin(lastPin);
-  requestAnimationFrame(() => { tell({ type: 'painted' }); });
+  if (lastPin && changed) pin(lastPin);
+  // The task after an animation frame runs once that frame is painted.
+  requestAnimationFrame(() => { setTimeout(() => { tell({ type: 'painted', at: performance.timeOrigin + performance.now() }); }); });
 }
 
 /** The menu level an element stands at, or null outside menus. */

@@ -37,4 +37,5 @@ export type FromFrame =
   | { readonly type: 'key'; readonly key: string; readonly code: string; readonly meta: boolean; readonly shift: boolean; readonly alt: boolean }
   /** A dialog was opened to show what is selected; it took the focus along. */
   | { readonly type: 'revealed' }
-  | { readonly type: 'painted' };
+  /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */
+  | { readonly type: 'painted'; readonly at: number };

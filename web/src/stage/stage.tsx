@@ -1,5 +1,5 @@
 import { slotsOf, ownersOf, type Compiled, type Level, type Scene, type Site } from '@hamaca/core';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useCommands } from '../commands/use-commands.tsx';
 import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from '../frame/protocol.ts';
 import { sceneMarkup } from './scenes.ts';
@@ -52,8 +52,9 @@ export function Stage({ site, output, scene, width, height, scale, label, pinned
   latest.current = { message, pins, onPick };
   const send = (content: ToFrame) => { if (ready.current) frame.current?.contentWindow?.postMessage(content, '*'); };
 
-  useEffect(() => { send(message); }, [message]);
-  useEffect(() => {
+  // Sent before the interface itself is painted: the stage goes first.
+  useLayoutEffect(() => { send(message); }, [message]);
+  useLayoutEffect(() => {
     send(pins);
   }, [pins]);
 
@@ -70,7 +71,7 @@ export function Stage({ site, output, scene, width, height, scale, label, pinned
       else if (data.type === 'revealed') {
         // Whoever was typing or dragging gets the focus back.
         if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
-      } else if (data.type === 'painted') frame.current?.setAttribute('data-painted', String(performance.now()));
+      } else if (data.type === 'painted') frame.current?.setAttribute('data-painted', String(data.at));
     };
     const remember = (event: FocusEvent) => { if (event.target instanceof HTMLElement && event.target !== frame.current) focused.current = event.target; };
     window.addEventListener('message', listen);

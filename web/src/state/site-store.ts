@@ -15,6 +15,8 @@ export interface SiteState {
   readonly status: 'loading' | 'ready' | 'missing' | 'away';
   /** The document with every own change, confirmed or not, and the one under way. Null until loaded. */
   readonly site: Site | null;
+  /** Whether `site` shows a change that is still under way: a drag, or typing. */
+  readonly previewing: boolean;
   readonly history: History;
   readonly saving: Saving;
 }
@@ -46,7 +48,7 @@ interface Book {
 
 /** Opens a site: loads it, keeps it saved, follows changes from elsewhere. */
 export function openSite(id: string): SiteStore {
-  const store = createStore<SiteState>(() => ({ id, status: 'loading', site: null, history: EMPTY_HISTORY, saving: 'saved' }));
+  const store = createStore<SiteState>(() => ({ id, status: 'loading', site: null, previewing: false, history: EMPTY_HISTORY, saving: 'saved' }));
   const book: Book = { base: null, revision: 0, log: [], pending: [], preview: null, tab: '', sending: false, closed: false };
   let current: Site | null = null;
   let events: EventSource | null = null;
@@ -55,7 +57,7 @@ export function openSite(id: string): SiteStore {
 
   const show = () => {
     const shown = current && book.preview ? runEdit(current, book.preview) : null;
-    store.setState({ site: shown?.ok ? shown.value.site : current });
+    store.setState({ site: shown?.ok ? shown.value.site : current, previewing: shown?.ok === true });
   };
 
   const remember = () => { keepPending(id, book.tab, book.pending); };

@@ -19,13 +19,22 @@ export interface Candidate {
 /** All values of a slot's look in the order that makes the later one win: state, then level, then band. */
 export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Candidate[] {
   const bands = ['all', ...site.bands.map((band) => band.id)];
-  return STATES.flatMap((state) => LEVEL_KEYS.flatMap((level) => bands.flatMap((band) => {
-    const values = look[level]?.[state]?.[band] ?? {};
-    return kind.properties.flatMap((property): Candidate[] => {
-      const value = values[property];
-      return value === undefined ? [] : [{ property, level, state, band, value }];
-    });
-  })));
+  const candidates: Candidate[] = [];
+  for (const state of STATES) {
+    for (const level of LEVEL_KEYS) {
+      const byBand = look[level]?.[state];
+      if (!byBand) continue;
+      for (const band of bands) {
+        const values = byBand[band];
+        if (!values) continue;
+        for (const property of kind.properties) {
+          const value = values[property];
+          if (value !== undefined) candidates.push({ property, level, state, band, value });
+        }
+      }
+    }
+  }
+  return candidates;
 }
 
 /** The levels and bands a candidate reaches. */
@@ -63,12 +72,18 @@ function withoutCandidate(look: SlotLook, { level, state, band, property }: Cand
   return { ...look, [level]: { ...look[level], [state]: { ...look[level]?.[state], [band]: values } } };
 }
 
+/** Whether anything else says the same: without that, nothing could stand in for a candidate. */
+function isRepeated(candidates: readonly Candidate[], candidate: Candidate, base: Value): boolean {
+  return sameJson(candidate.value, base)
+    || candidates.some((other) => other !== candidate && other.property === candidate.property && sameJson(other.value, candidate.value));
+}
+
 /** Drops every candidate that changes nothing, so that the stylesheet says each thing once. */
 export function pruneCandidates(site: Site, kind: SlotKind, look: SlotLook, candidates: readonly Candidate[]): Candidate[] {
   let pruned = look;
   return candidates.filter((candidate) => {
     const base = fallbackValue(site, kind, candidate.property).value;
-    const redundant = isRedundant(site, kind, pruned, candidate, base);
+    const redundant = isRepeated(candidates, candidate, base) && isRedundant(site, kind, pruned, candidate, base);
     if (redundant) pruned = withoutCandidate(pruned, candidate);
     return !redundant;
   });

@@ -1,11 +1,11 @@
 import { bandAt, findHeader, ownersOf, slotKind, type Header, type Level, type Panel, type Site } from '@hamaca/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Choice } from '../../controls/choice.tsx';
 import { slotClass } from '../../stage/slot-class.ts';
 import { Stage, type Picked } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
 import { useFonts, type Fonts } from '../../state/fonts.ts';
-import { useSite } from '../../state/open-site.tsx';
+import { useSite, useSiteState } from '../../state/open-site.tsx';
 import { benchStore, selectSlot, setWidth, TALL_BELOW, useBench, type Arrangement } from './bench-state.ts';
 import { LookSheet } from './look-sheet.tsx';
 import { PartSettings } from './part-settings.tsx';
@@ -118,7 +118,8 @@ function Seam() {
   );
 }
 
-function Controls({ site, header, tall }: { readonly site: Site; readonly header: Header; readonly tall: boolean }) {
+/** Kept as it is while a newer document is only on the stage: the stage goes first. */
+const Controls = memo(function Controls({ site, header, tall }: { readonly site: Site; readonly header: Header; readonly tall: boolean }) {
   const sceneId = useBench((state) => state.scene);
   const scene = site.scenes.find((entry) => entry.id === sceneId) ?? site.scenes.at(-1);
   return (
@@ -130,11 +131,26 @@ function Controls({ site, header, tall }: { readonly site: Site; readonly header
       </div>
     </div>
   );
+});
+
+/** How long the controls stay behind the stage while something is dragged or typed, in ms. */
+const CALM = 80;
+
+/** The document for the controls: while a change is under way only the stage follows at once, so that it never stutters. */
+function useCalmSite(site: Site): Site {
+  const previewing = useSiteState((state) => state.previewing);
+  const [held, setHeld] = useState(site);
+  useEffect(() => {
+    const timer = setTimeout(() => { setHeld(site); }, previewing ? CALM : 0);
+    return () => { clearTimeout(timer); };
+  }, [site, previewing]);
+  return previewing ? held : site;
 }
 
 /** The bench: the header on the stage, the width line above it, its parts and their looks below or beside it. */
 export function BenchPlace() {
   const site = useSite();
+  const calm = useCalmSite(site);
   const fonts = useFonts();
   const header = findHeader(site);
   const arrangement = useBench((state) => state.arrangement);
@@ -142,6 +158,7 @@ export function BenchPlace() {
   const stageHeight = useBench((state) => state.stageHeight);
   if (!header) return <p className="m-8 text-ink-soft">This site has no header yet.</p>;
   if (!fonts) return <p role="status" className="m-8 text-ink-soft">Loading the typefaces’ measures…</p>;
+  const calmHeader = findHeader(calm) ?? header;
   const tall = arrangement === 'tall' || (arrangement === 'auto' && narrow);
   return (
     <main data-arrangement={tall ? 'tall' : 'wide'} className="flex h-full min-h-0 flex-col">
@@ -152,10 +169,10 @@ export function BenchPlace() {
         <StageArea site={site} header={header} fonts={fonts} tall={tall} />
         <div className="flex min-h-0 min-w-0 flex-col">
           {!tall && <Seam />}
-          <Controls site={site} header={header} tall={tall} />
+          <Controls site={calm} header={calmHeader} tall={tall} />
         </div>
       </div>
-      <SwatchTray />
+      <SwatchTray site={site} />
     </main>
   );
 }

@@ -1,9 +1,9 @@
 import { formatColour, parseColour, slugify, swatchUses, uniqueName, idsOf, type Site, type Swatch } from '@hamaca/core';
 import { Popover } from 'radix-ui';
-import { lazy, Suspense } from 'react';
+import { lazy, memo, Suspense } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { TextField } from '../../controls/text-field.tsx';
-import { useEdit, useSite, useSiteStore } from '../../state/open-site.tsx';
+import { useEdit, useSiteStore } from '../../state/open-site.tsx';
 
 const Picker = lazy(async () => ({ default: (await import('react-colorful')).HexColorPicker }));
 
@@ -37,8 +37,7 @@ function SwatchEditor({ swatch, site }: { readonly swatch: Swatch; readonly site
 }
 
 /** The site's colours: change one, and everything linked to it follows. */
-export function SwatchTray() {
-  const site = useSite();
+export const SwatchTray = memo(function SwatchTray({ site }: { readonly site: Site }) {
   const edit = useEdit();
   const add = () => {
     const name = `Colour ${site.palette.length + 1}`;
@@ -62,4 +61,4 @@ export function SwatchTray() {
       <Button tone="quiet" onClick={add} title="Add a swatch">+ add</Button>
     </section>
   );
-}
+});

@@ -1,0 +1,12 @@
+/** `npm run benchmark`: sets itself up and measures. */
+import { ensureBrowser, ensureDatabaseServer } from './lib/browser.mjs';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { run } from './lib/run.mjs';
+
+ensurePackages();
+ensureDatabaseServer();
+ensureBrowser();
+run(process.execPath, ['fonts/build.mjs'], { stdio: ['ignore', 2, 2] });
+ensureBuilt();
+run(process.execPath, ['--import', 'tsx', 'benchmarks/run.ts']);
