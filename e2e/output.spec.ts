@@ -132,10 +132,14 @@ test('a submenu opens by tap and closes when focus goes elsewhere', async ({ bro
 test('the panel closes by its button, by the scrim and by following a link; the page behind does not scroll', async ({ page, host }) => {
   await open(page, host, 390, { body: MAIN });
   const dialog = page.getByRole('dialog');
-  const before = await page.locator('#text').evaluate((element) => element.getBoundingClientRect().left);
+  const edges = (element: Element) => [element.getBoundingClientRect().left, element.getBoundingClientRect().right];
+  const before = await page.locator('#text').evaluate(edges);
   await opener(page).click();
   await expect(dialog).toBeVisible();
-  expect(await page.locator('#text').evaluate((element) => element.getBoundingClientRect().left)).toBe(before);
+  expect(await page.locator('#text').evaluate(edges)).toEqual(before);
+  // Links take the panel's whole width, but for its padding and a marker.
+  const link = await dialog.getByRole('link', { name: 'News' }).boundingBox();
+  expect(link?.width).toBeGreaterThan(300);
   await page.mouse.move(20, 400);
   await page.mouse.wheel(0, 500);
   await page.waitForTimeout(150);

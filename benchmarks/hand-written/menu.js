@@ -55,7 +55,7 @@ for (const root of document.querySelectorAll('.mr:not([data-ready])')) {
   place();
   for (const b of root.querySelectorAll('[commandfor]')) {
     b.addEventListener('click', () => {
-      root.toggleAttribute('data-short', document.documentElement.scrollHeight <= innerHeight);
+      root.toggleAttribute('data-bare', innerWidth <= document.documentElement.clientWidth);
       if (!('command' in b)) panel.open ? panel.close() : panel.showModal();
     });
   }

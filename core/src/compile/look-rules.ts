@@ -5,6 +5,8 @@ import type { Value } from '../document/values.ts';
 import { findPiece, ownersOf, type Owner } from '../document/walk.ts';
 import { bandEnd, fallbackValue } from '../resolve/resolve.ts';
 import { sameJson } from '../base/json.ts';
+import type { Look } from '../document/look.ts';
+import type { Site } from '../document/site.ts';
 import type { CompileContext } from './context.ts';
 import { listCandidates, pruneCandidates, type Candidate } from './passes/prune.ts';
 import { slotSelector, stateMedia } from './selectors.ts';
@@ -70,8 +72,29 @@ function slotRules(context: CompileContext, owner: Owner, slot: string, kind: Sl
   ];
 }
 
+/** What an owner's rules were made from besides its look. */
+interface Made {
+  readonly bands: Site['bands'];
+  readonly typeStyles: Site['typeStyles'];
+  readonly key: string;
+  readonly rules: readonly ConditionalRule[];
+}
+
+/** An edit leaves every other look the same object, and its rules with it. */
+const madeByLook = new WeakMap<Look, Made>();
+
+function ownerRules(context: CompileContext, owner: Owner, inherited: InheritedBase, inheritedKey: string): readonly ConditionalRule[] {
+  const { bands, typeStyles } = context.site;
+  const key = `${owner.id} ${context.names.slotClass(owner.id, '')} ${context.pinnable} ${inheritedKey}`;
+  const made = madeByLook.get(owner.look);
+  if (made?.bands === bands && made.typeStyles === typeStyles && made.key === key) return made.rules;
+  const rules = Object.entries(slotsOf(owner.kind)).flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited));
+  madeByLook.set(owner.look, { bands, typeStyles, key, rules });
+  return rules;
+}
+
 /** The rules of all looks. A slot's rules stand together, in the order `resolve` ranks them. */
 export function lookRules(context: CompileContext, inherited: InheritedBase): ConditionalRule[] {
-  return styledOwners(context).flatMap((owner) =>
-    Object.entries(slotsOf(owner.kind)).flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited)));
+  const inheritedKey = JSON.stringify(inherited);
+  return styledOwners(context).flatMap((owner) => ownerRules(context, owner, inherited, inheritedKey));
 }

@@ -18,9 +18,7 @@ export interface Owner {
 }
 
 /** The parts of a row from start to end. */
-export function rowParts(row: Row): readonly Part[] {
-  return ZONES.flatMap((zone) => row.zones[zone]);
-}
+export const rowParts = memoise((row: Row): readonly Part[] => ZONES.flatMap((zone) => row.zones[zone]));
 
 function listOwners(site: Site): ReadonlyMap<string, Owner> {
   const owners = new Map<string, Owner>();

@@ -26,7 +26,7 @@ let lastPin: Pin | null = null;
 const tell = (message: FromFrame) => { parent.postMessage(message, '*'); };
 
 /** The output's own state that a new copy of the markup must not undo. */
-const KEPT_ATTRIBUTES = ['data-hm-ready', 'aria-expanded', 'open', 'data-pin', 'data-chosen'];
+const KEPT_ATTRIBUTES = ['data-hm-ready', 'aria-expanded', 'open', 'data-hm-bare', 'data-pin', 'data-chosen'];
 
 function runScript(code: string): void {
   const script = document.createElement('script');
@@ -146,6 +146,7 @@ function reveal(message: Pin, chosen: Element | null): void {
   const folded = dialog?.querySelector('nav') !== null && dialog !== null;
   const inDialog = chosen ? dialog?.contains(chosen) : false;
   if (dialog && folded && !dialog.open && (message.reveal === 'panel' || inDialog)) {
+    holder.firstElementChild?.toggleAttribute('data-hm-bare', innerWidth <= document.documentElement.clientWidth);
     dialog.showModal();
     tell({ type: 'revealed' });
   }

@@ -1,7 +1,7 @@
 import type { Scene } from '@hamaca/core';
 
 /** A wide picture drawn for the stage: water, reeds and a low sun. */
-const PICTURE = `<svg viewBox="0 0 1200 520" preserveAspectRatio="xMidYMid slice" style="display:block;width:100%;height:520px">
+const PICTURE = `<svg viewBox="0 0 1200 520" preserveAspectRatio="xMidYMid slice" style="display:block;width:100%;height:300px">
 <rect width="1200" height="520" fill="#e9d9b8"/><circle cx="840" cy="190" r="64" fill="#f6c667"/>
 <path d="M0 260q150-70 320-40t300-20 280 30 300-20v310H0z" fill="#9fb6a0"/><path d="M0 320q200-40 420-10t400-10 380 20v200H0z" fill="#5f8a86"/>
 <path d="M0 380q200-20 500 0t700-10v150H0z" fill="#2f5b63"/>

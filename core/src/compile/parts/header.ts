@@ -2,6 +2,7 @@ import type { Part } from '../../document/part.ts';
 import { ZONES, type Row } from '../../document/pieces/header.ts';
 import { rowParts } from '../../document/walk.ts';
 import { within, type CompileContext } from '../context.ts';
+import { unfolded } from '../media.ts';
 import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
 import { buttonMarkup, buttonRules } from './button.ts';
 import { logoMarkup, logoRules } from './logo.ts';
@@ -38,16 +39,21 @@ function partClass(context: CompileContext, part: Part): string {
   return context.names.slotClass(part.id, part.kind === 'menu' ? 'nav' : part.kind);
 }
 
+const PUSHED = [['margin-inline-start', 'auto']] as const;
+
 /** Each zone behind the first is pushed away from the one before by the room that is left. */
 function zoneRules(context: CompileContext, row: Row): ConditionalRule[] {
-  const first = ZONES.slice(1).flatMap((zone) => {
-    const parts = row.zones[zone].filter((part) => part.kind !== 'opener');
-    // The opener pushes itself where nothing shown at all widths stands before it in its zone.
-    const opener = row.zones[zone].find((part) => part.kind === 'opener');
-    const leads = parts[0] ?? opener;
-    return leads ? [within(context, `.${partClass(context, leads)}`)] : [];
+  const folding = foldingMenu(context);
+  return ZONES.slice(1).flatMap((zone): ConditionalRule[] => {
+    const parts = row.zones[zone];
+    // The opener leads only where nothing that shows at all widths stands in its zone.
+    const leads = parts.find((part) => part.kind !== 'opener') ?? parts[0];
+    if (!leads) return [];
+    const selector = within(context, `.${partClass(context, leads)}`);
+    // A folded menu stands in the panel, not in a zone.
+    if (leads.id === folding) return unfolded(context, [[selector, PUSHED]]);
+    return [rule(selector, PUSHED)];
   });
-  return first.length > 0 ? [rule(first.join(', '), [['margin-inline-start', 'auto']])] : [];
 }
 
 function partRules(context: CompileContext, part: Part): ConditionalRule[] {

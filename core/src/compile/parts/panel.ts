@@ -40,9 +40,9 @@ export function panelRules(context: CompileContext): ConditionalRule[] {
     ]),
     ...folded(context, [[within(context, closed), [['display', 'block'], ['flex-basis', '100%']]]]),
     ...foldedWithScript(context, [[within(context, closed), [['display', 'none']]]]),
-    // The page behind does not scroll; its scrollbar's room is kept where it had one.
+    // The page behind does not scroll; its scrollbar's room is kept where it had one (the script marks a bare edge).
     rule(lock, [['overflow', 'hidden']]),
-    rule(`${lock}:not(:has([data-${names.prefix}short]))`, [['scrollbar-gutter', 'stable']]),
+    rule(`${lock}:not(:has([data-${names.prefix}bare]))`, [['scrollbar-gutter', 'stable']]),
     rule(open, [['transition', 'translate .2s ease-out']], '@media (prefers-reduced-motion: no-preference)'),
     rule(open, [['translate', away]], '@media (prefers-reduced-motion: no-preference)', '@starting-style'),
     rule(`${open}:dir(rtl)`, [['translate', back]], '@media (prefers-reduced-motion: no-preference)', '@starting-style'),

@@ -6,21 +6,29 @@ const VOID = new Set(['area', 'base', 'br', 'col', 'embed', 'hr', 'img', 'input'
 /** Characters that HTML text may not hold at all are replaced, as a parser would. */
 const printable = (value: string) => (/^[\x20-\x7e]*$/.test(value) ? value : value.replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufdd0-\ufdef\ufffe\uffff]/g, '\ufffd').replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd'));
 
+/** What needs no escaping anywhere: most of all names, labels and paths. */
+const PLAIN = /^[\w ./:#-]*$/;
+
 /** Text as element content. */
 export function escapeText(value: string): string {
-  if (/^[\w ./:#-]*$/.test(value)) return value;
+  if (PLAIN.test(value)) return value;
   return printable(value).replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('\u00a0', '&nbsp;');
 }
 
 /** Text as a double-quoted attribute value. */
 export function escapeAttribute(value: string): string {
+  if (PLAIN.test(value)) return value;
   return escapeText(value).replaceAll('"', '&quot;').replace(/[\r\n\t]/g, ' ');
 }
 
 function printAttributes(attributes: HtmlElement['attributes']): string {
-  return Object.entries(attributes)
-    .map(([name, value]) => (value === null || value === false ? '' : value === true ? ` ${name}` : ` ${name}="${escapeAttribute(value)}"`))
-    .join('');
+  let printed = '';
+  for (const name in attributes) {
+    const value = attributes[name];
+    if (value === true) printed += ` ${name}`;
+    else if (typeof value === 'string') printed += ` ${name}="${escapeAttribute(value)}"`;
+  }
+  return printed;
 }
 
 const isInline = (node: HtmlNode) => node.node !== 'element' || ['svg', 'path', 'use', 'span'].includes(node.tag);

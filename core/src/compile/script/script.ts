@@ -95,7 +95,7 @@ const PANEL = `
     place();
     for (const button of root.querySelectorAll('[commandfor]')) {
       button.addEventListener('click', () => {
-        root.toggleAttribute('data-hm-short', document.documentElement.scrollHeight <= innerHeight);
+        root.toggleAttribute('data-hm-bare', innerWidth <= document.documentElement.clientWidth);
         if ('command' in button) return;
         if (panel.open) panel.close();
         else panel.showModal();

@@ -30,7 +30,7 @@ export const TALL_BELOW = 700;
 
 export const benchStore = createStore<BenchState>(() => ({
   selected: { owner: '', slot: '', level: 'all', index: 0 }, state: 'rest', property: 'colour', pins: [], reach: 'all', width: 1240, scene: null,
-  arrangement: 'auto', stageHeight: 250,
+  arrangement: 'auto', stageHeight: 232,
 }));
 
 export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {

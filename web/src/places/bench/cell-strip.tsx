@@ -23,12 +23,12 @@ export function CellStrip({ site, cell, onClear }: Props) {
     { key: 'none', label: 'none', value: { literal: 'transparent' } },
   ] : [];
   return (
-    <div className="grid shrink-0 gap-1 border-t border-twine bg-cotton px-3 py-1.5 text-small">
+    <div className="grid shrink-0 grid-cols-[minmax(0,1fr)] gap-1 border-t border-twine bg-cotton px-3 py-1.5 text-small">
       <div className="flex items-center gap-2">
         <span className="min-w-0 truncate"><b className="font-semibold">{entry.label}, {state}: {formatValue(site, cell.resolved.value)}</b>
           <span className="text-ink-soft" data-testid="origin"> {cell.own ? '← set here' : ''}{cell.trail.slice(cell.own ? 1 : 0).map((step) => ` ← ${step}`).join('')}</span></span>
-        <span className="ml-auto hidden truncate text-ink-faint xl:inline">{entry.hint}</span>
-        <Button className="!h-6 !text-small" disabled={!cell.own} onClick={onClear} title="Delete">Clear</Button>
+        <span className="ml-auto hidden min-w-0 truncate text-ink-faint 2xl:inline">{entry.hint}</span>
+        <Button className="ml-auto !h-6 shrink-0 !text-small 2xl:ml-0" disabled={!cell.own} onClick={onClear} title="Delete">Clear</Button>
       </div>
       {links.length > 0 && (
         <div className="flex flex-wrap gap-0.5" role="group" aria-label="Link the colour">

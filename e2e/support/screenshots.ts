@@ -1,0 +1,67 @@
+import { fileURLToPath } from 'node:url';
+import { chromium, type Page } from '@playwright/test';
+import config from '../../playwright.config.ts';
+import { launchApp, stageFrame } from './app.ts';
+
+const OUTLINE = `Visit /visit/
+  Opening hours /visit/opening-hours/
+  Getting here /visit/getting-here/
+  Trails & hides /visit/trails-and-hides/
+    North hide /visit/trails-and-hides/#north-hide
+Birds /birds/
+  Ringing log /birds/ringing-log/
+--------
+Contact javascript:contact()`;
+
+const narrow = async (page: Page) => {
+  await page.getByRole('slider', { name: 'Width of the stage' }).focus();
+  await page.keyboard.press('Home');
+  for (let step = 0; step < 7; step++) await page.keyboard.press('Shift+ArrowRight');
+};
+
+/** Each main view of the demo, with what to do before its picture is taken. */
+const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => Promise<void> }>> = {
+  sites: { path: '/' },
+  'new-site': {
+    path: '/new',
+    prepare: async (page) => {
+      await page.getByLabel('Name').fill('Marisma Laguna Reserve');
+      await page.getByLabel('Outline of links').fill(OUTLINE);
+    },
+  },
+  links: { path: '/sites/marisma/links', prepare: async (page) => { await page.getByLabel('Label').nth(3).click(); } },
+  'bench-wide': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      const stage = await stageFrame(page);
+      await stage.getByRole('link', { name: 'Birds' }).click();
+      await page.mouse.move(600, 790);
+      await page.getByLabel('Level', { exact: true }).click();
+      await page.getByRole('option', { name: 'all levels' }).click();
+      await page.locator('[data-cell="fill hover"]').click();
+    },
+  },
+  'bench-tall': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await narrow(page);
+      await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Panel', exact: true }).click();
+    },
+  },
+  'hand-off': { path: '/sites/marisma/hand-off', prepare: async (page) => { await page.getByText(/B gzip/).first().waitFor(); } },
+};
+
+const app = await launchApp();
+const browser = await chromium.launch(config.use?.launchOptions);
+for (const [name, view] of Object.entries(VIEWS)) {
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  await page.goto(app.url + view.path);
+  await page.waitForTimeout(1200);
+  await view.prepare?.(page);
+  await page.waitForTimeout(700);
+  await page.screenshot({ path: fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url)) });
+  await page.close();
+}
+await browser.close();
+await app.stop();

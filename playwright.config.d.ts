@@ -1,0 +1,2 @@
+declare const _default: import("playwright/test").PlaywrightTestConfig<{}, {}>;
+export default _default;

@@ -1,0 +1,11 @@
+/** `npm run screenshots`: takes the pictures of docs/screenshots/ from the demo. */
+import { ensureBrowser, ensureDatabaseServer } from './lib/browser.mjs';
+import { ensureBuilt } from './lib/build.mjs';
+import { ensurePackages } from './lib/packages.mjs';
+import { run } from './lib/run.mjs';
+
+ensurePackages();
+ensureDatabaseServer();
+ensureBrowser();
+ensureBuilt();
+run(process.execPath, ['--import', 'tsx', 'e2e/support/screenshots.ts']);
