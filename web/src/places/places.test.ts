@@ -1,0 +1,101 @@
+import { describe, expect, test } from '@jest/globals';
+import { DEMO, DEMO_HEADER, measure } from '../../../core/test/demo.ts';
+import { fitLine, itemsOf, runEdit } from '@hamaca/core';
+import { cellOf, readSheet, suggestColour } from './bench/sheet-model.ts';
+import { drawRope, ropeY } from './bench/rope.ts';
+import { dropPlace, outlineRows } from './links/outline-rows.ts';
+import { COMMANDS, findCommand, runKeys, type CommandContext } from '../commands/commands.ts';
+import { sceneMarkup } from '../stage/scenes.ts';
+
+const scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' } as const;
+const bench = (owner: string, slot: string, level: 'all' | '1' | '2' = 'all', reach = 'all') => ({ selected: { owner, slot, level, index: 0 }, reach });
+const idOf = (label: string) => [...itemsOf(DEMO).values()].find((placed) => placed.item.label === label)?.item.id ?? '';
+
+describe('the look sheet', () => {
+  const sheet = readSheet(DEMO, bench('menu-main', 'link'), scene);
+  const cell = (property: string, state: string, from = sheet) => from?.rows.find((row) => row.property === property)?.cells.find((entry) => entry.cell.state === state);
+  test('has a row for each property and a column for each state', () => {
+    expect(sheet?.rows.map((row) => row.property)).toEqual(sheet?.kind.properties);
+    for (const row of sheet?.rows ?? []) expect(row.cells.map((entry) => entry.cell.state)).toEqual(sheet?.states);
+  });
+  test('tells own values from inherited ones, and where those come from', () => {
+    expect(cell('fill', 'hover')).toMatchObject({ own: true, resolved: { value: { role: 'soft' } } });
+    expect(cell('fill', 'focus')).toMatchObject({ own: false, trail: ['nothing set'] });
+    expect(cell('radius', 'hover')).toMatchObject({ own: false, trail: ['all levels, rest'] });
+    expect(cell('fill', 'hover', readSheet(DEMO, bench('menu-main', 'link', '1'), scene))).toMatchObject({ own: false, trail: ['all levels, hover', 'role soft', 'swatch Silt'] });
+  });
+  test('knows the bands with an exception, and reads a band’s own values', () => {
+    expect(cell('size', 'rest')?.exceptions).toEqual(['Phone']);
+    expect(cell('radius', 'rest')?.exceptions).toEqual([]);
+    expect(cell('size', 'rest', readSheet(DEMO, bench('menu-main', 'link', 'all', 'phone'), scene))).toMatchObject({ own: true, resolved: { value: 18 } });
+  });
+  test('writes the widest band and narrower as all widths', () => {
+    expect([cellOf(DEMO, bench('menu-main', 'link', 'all', 'wide'), 'size', 'rest').band, cellOf(DEMO, bench('menu-main', 'link', 'all', 'phone'), 'size', 'rest').band]).toEqual(['all', 'phone']);
+  });
+  test('judges contrast in each state and suggests a colour that passes', () => {
+    expect(sheet?.contrast).toHaveLength(6);
+    const edited = runEdit(DEMO, { name: 'set-look', args: { cells: [{ owner: 'menu-main', slot: 'link', property: 'colour', level: 'all', state: 'hover', band: 'all', value: { swatch: 'silt' } }] } });
+    const site = edited.ok ? edited.value.site : DEMO;
+    const after = readSheet(site, bench('menu-main', 'link'), scene);
+    expect(after?.contrast.map((report) => report?.passes)).toEqual([true, true, true, false, true, true]);
+    expect(suggestColour(site, bench('menu-main', 'link'), 'hover', scene)).not.toBeNull();
+  });
+  test('is empty for a slot that is gone', () => { expect(readSheet(DEMO, bench('menu-main', 'gone'), scene)).toBeNull(); });
+});
+
+describe('the rope', () => {
+  const { segments } = fitLine(DEMO, DEMO_HEADER, { from: 320, to: 1920 }, measure);
+  const pieces = drawRope(segments, (width) => (width - 320) / 2, 800);
+  test('is one piece a segment, from post to post without a gap', () => {
+    expect(pieces.map((piece) => piece.fit)).toEqual(segments.map((segment) => segment.fit));
+    expect(pieces[0]?.path.startsWith('M0.0')).toBe(true);
+    expect(pieces.every((piece) => !piece.path.includes('NaN'))).toBe(true);
+  });
+  test('hangs through in the middle and is toothed where the row breaks', () => {
+    expect(ropeY(0.5)).toBeGreaterThan(ropeY(0));
+    const teeth = drawRope([{ from: 320, to: 420, fit: 'breaks' }], (width) => width - 320, 1600)[0]?.path ?? '';
+    const heights = [...teeth.matchAll(/ ([\d.]+)/g)].map((match) => Number(match[1]));
+    expect(heights.slice(0, 3).map((height, index, list) => Math.sign((list[index + 1] ?? 0) - height)).slice(0, 2)).toEqual([1, -1]);
+  });
+});
+
+describe('the outline', () => {
+  const menu = DEMO.menus[0] ?? { id: '', name: '', items: [] };
+  test('hides what is folded away', () => {
+    expect(outlineRows(menu, new Set())).toHaveLength(22);
+    const rows = outlineRows(menu, new Set([idOf('Visit')]));
+    expect(rows).toHaveLength(22 - 7);
+    expect(rows[0]).toMatchObject({ folded: true, hasChildren: true, depth: 1 });
+  });
+  test('knows where a dragged link lands', () => {
+    expect(dropPlace(DEMO, 'main', idOf('News'), idOf('Birds'), 'before')).toEqual({ menu: 'main', parent: null, index: 1 });
+    expect(dropPlace(DEMO, 'main', idOf('Visit'), idOf('Birds'), 'after')).toEqual({ menu: 'main', parent: null, index: 1 });
+    expect(dropPlace(DEMO, 'main', idOf('News'), idOf('Learn'), 'inside')).toEqual({ menu: 'main', parent: idOf('Learn'), index: 3 });
+    expect(dropPlace(DEMO, 'main', idOf('Visit'), idOf('North hide'), 'after')).toBeNull();
+    expect(dropPlace(DEMO, 'main', idOf('Visit'), 'gone', 'after')).toBeNull();
+  });
+});
+
+describe('commands', () => {
+  const visited: string[] = [];
+  const context: CommandContext = { store: null, navigate: (path) => { visited.push(path); }, openFinder: () => { visited.push('finder'); }, openKeys: () => { visited.push('keys'); } };
+  const press = (key: string, more: Partial<{ meta: boolean; alt: boolean; shift: boolean; code: string }> = {}) => runKeys({ key, code: '', meta: false, alt: false, shift: false, ...more }, context);
+  test('have ids of their own and keys that do not collide', () => {
+    const ids = COMMANDS.map((command) => command.id);
+    const keys = COMMANDS.flatMap((command) => command.keys ?? []);
+    expect(new Set(ids).size).toBe(ids.length);
+    expect(new Set(keys).size).toBe(keys.length);
+    expect(() => findCommand('gone')).toThrow();
+  });
+  test('run by their keys where they can be used, and else do nothing', () => {
+    expect(press('k', { meta: true })).toBe(true);
+    expect(press('0', { alt: true, code: 'Digit0' })).toBe(true);
+    expect(press('z', { meta: true })).toBe(false);
+    expect(press('q', { meta: true })).toBe(false);
+    expect(visited).toEqual(['finder', '/']);
+  });
+});
+
+test('every kind of scene has its own ground', () => {
+  for (const kind of ['blank', 'article', 'picture'] as const) expect(sceneMarkup({ ...scene, kind, ground: '#123456' })).toContain('background:#123456');
+});
