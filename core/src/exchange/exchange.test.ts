@@ -26,7 +26,7 @@ describe('reading an outline', () => {
   test.each([
     ['Visit /visit', '1 Visit -> /visit'], ['Visit -> /visit', '1 Visit -> /visit'], ['Visit → https://a.example/x', '1 Visit -> https://a.example/x'], ['Visit | /visit', '1 Visit -> /visit'],
     ['Visit\t/visit', '1 Visit -> /visit'], ['Visit (/visit)', '1 Visit -> /visit'], ['[Visit](/visit)', '1 Visit -> /visit'], ['- [Visit \\[now\\]](<https://a.example> "t")', '1 Visit [now] -> https://a.example'],
-    ['Write us: mailto:a@b.example', '1 Write us -> mailto:a@b.example'], ['Mail a@b.example', '1 Mail -> a@b.example'], ['Hours #hours', '1 Hours -> #hours'], ['Opening hours', '1 Opening hours'], ['Fish & chips 24/7', '1 Fish & chips 24/7'],
+    ['Write us: mailto:a@b.example', '1 Write us -> mailto:a@b.example'], ['Mail a@b.example', '1 Mail -> a@b.example'], ['Visit - /visit', '1 Visit -> /visit'], ['Visit: visit.html', '1 Visit -> visit.html'], ['Hours #hours', '1 Hours -> #hours'], ['Opening hours', '1 Opening hours'], ['Fish & chips 24/7', '1 Fish & chips 24/7'],
     ['Call tel:+34955', '1 Call -> tel:+34955'], ['Shop www.shop.example', '1 Shop -> www.shop.example'], ['A <b>bold</b> label', '1 A <b>bold</b> label'], ['Species A–Z', '1 Species A–Z'],
   ])('%j is %j', (text, expected) => { expect(lines(readOutline(text))).toEqual([expected]); });
   test('what cannot be read is noted with its line', () => {

@@ -12,7 +12,7 @@ const BULLET = /^(?:[-*+•–]|\d{1,3}[.)])\s+/;
 const MARKDOWN_LINK = /^\[((?:[^\]\\]|\\.)*)\]\(\s*<?([^)>\s]*)>?(?:\s+"[^"]*")?\s*\)$/;
 
 /** Text that reads as a target behind a label: a path, a fragment, an address, a scheme. */
-const TARGET = /^(?:\/\S*|#\S+|\?\S*|\.\.?\/\S*|[a-z][a-z0-9+.-]*:\S+|www\.\S+|[^\s@]+@[^\s@]+\.[^\s@]+)$/i;
+const TARGET = /^(?:\/\S*|#\S+|\?\S*|\.\.?\/\S*|[a-z][a-z0-9+.-]*:\S+|www\.\S+|[^\s@]+@[^\s@]+\.[^\s@]+|\S+\.(?:html?|php|aspx?)(?:[?#]\S*)?)$/i;
 
 function indentOf(line: string): number {
   let width = 0;
@@ -33,7 +33,7 @@ function splitLine(content: string): { label: string; href: string | null } {
   const bracketed = /^(.*\S)\s+[(<]([^()<>\s]+)[)>]$/.exec(content);
   if (bracketed && TARGET.test(bracketed[2] ?? '')) return { label: (bracketed[1] ?? '').trim(), href: bracketed[2] ?? null };
   const last = /^(.*\S)\s+(\S+)$/.exec(content);
-  if (last && TARGET.test(last[2] ?? '')) return { label: (last[1] ?? '').replace(/:$/, '').trim(), href: last[2] ?? null };
+  if (last && TARGET.test(last[2] ?? '')) return { label: (last[1] ?? '').replace(/\s*[:,=–—-]$/, '').trim(), href: last[2] ?? null };
   return { label: content, href: null };
 }
 

@@ -1,5 +1,5 @@
 import { Hono, type Context } from 'hono';
-import { applyCheckedPatch, loadSite, readPatch, type JsonPatch, type Site } from '@hamaca/core';
+import { applyCheckedPatch, FORMAT_VERSION, loadSite, readPatch, type JsonPatch, type Site } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
@@ -49,8 +49,11 @@ const changeBody = (change: StoredChange) => ({
   ...change, patch: JSON.parse(change.patch) as JsonPatch, inverse: JSON.parse(change.inverse) as JsonPatch,
 });
 
+/** What the store holds was validated on its way in; only an older format has to be brought up to date. */
 function loadStored(document: string): Site {
-  const loaded = loadSite(JSON.parse(document));
+  const stored = JSON.parse(document) as Site;
+  if (stored.formatVersion === FORMAT_VERSION) return stored;
+  const loaded = loadSite(stored);
   if (!loaded.ok) throw new Error(`A stored site does not load: ${loaded.error[0]?.message ?? ''}`);
   return loaded.value;
 }
