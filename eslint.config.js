@@ -6,7 +6,7 @@ import ts from 'typescript-eslint';
 export default defineConfig(
   { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', '.hamaca/**', 'test-results/**'] },
   js.configs.recommended,
-  { files: ['**/*.{mjs,js,cjs}'], languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', setInterval: 'readonly', clearTimeout: 'readonly', clearInterval: 'readonly', URL: 'readonly', module: 'writable', Buffer: 'readonly', performance: 'readonly', fetch: 'readonly', document: 'readonly', window: 'readonly', location: 'readonly', getComputedStyle: 'readonly', addEventListener: 'readonly', innerHeight: 'readonly', structuredClone: 'readonly', requestAnimationFrame: 'readonly' } } },
+  { files: ['**/*.{mjs,js,cjs}'], languageOptions: { globals: { process: 'readonly', console: 'readonly', setTimeout: 'readonly', setInterval: 'readonly', clearTimeout: 'readonly', clearInterval: 'readonly', URL: 'readonly', module: 'writable', Buffer: 'readonly', performance: 'readonly', fetch: 'readonly', document: 'readonly', window: 'readonly', location: 'readonly', getComputedStyle: 'readonly', addEventListener: 'readonly', innerWidth: 'readonly', structuredClone: 'readonly', requestAnimationFrame: 'readonly' } } },
   { files: ['**/*.{ts,tsx}'], extends: [ts.configs.strict, ts.configs.stylistic] },
   { files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'], extends: [ts.configs.strictTypeChecked],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } } },

@@ -125,6 +125,7 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await saved(page);
   await page.reload();
   await expect(outline.getByRole('row')).toHaveCount(7);
+  await expect(page.getByRole('button', { name: 'Undo' })).toBeEnabled();
   await page.keyboard.press('Control+Shift+z');
   await expect(outline.getByRole('row')).toHaveCount(6);
   await page.getByRole('button', { name: 'Undo' }).click();

@@ -1,4 +1,4 @@
-import { createContext, use, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { SiteStore } from '../state/site-store.ts';
 import { runKeys, type CommandContext, type KeyPress } from './commands.ts';
@@ -17,16 +17,16 @@ const CommandsContext = createContext<Commands | null>(null);
 export function CommandsProvider({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate();
   const [open, setOpen] = useState<'finder' | 'keys' | null>(null);
-  const store = useRef<SiteStore | null>(null);
+  const [store, setStore] = useState<SiteStore | null>(null);
   const commands = useMemo((): Commands => {
     const context: CommandContext = {
-      get store() { return store.current; },
+      store,
       navigate: (path) => { void navigate(path); },
       openFinder: () => { setOpen('finder'); },
       openKeys: () => { setOpen('keys'); },
     };
-    return { context, press: (press) => runKeys(press, context), setStore: (next) => { store.current = next; } };
-  }, [navigate]);
+    return { context, press: (press) => runKeys(press, context), setStore };
+  }, [navigate, store]);
 
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {

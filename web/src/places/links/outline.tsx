@@ -1,6 +1,6 @@
 import { NO_TARGET, stepPlace, type Menu, type Site } from '@hamaca/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useLayoutEffect, useMemo, useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { useSiteStore } from '../../state/open-site.tsx';
 import { randomId } from '../../state/pending.ts';
@@ -49,16 +49,22 @@ export function Outline({ site, menu }: Props) {
   const rows = useMemo(() => outlineRows(menu, folded), [menu, folded]);
   const virtual = useVirtualizer({ count: rows.length, getScrollElement: () => scroller.current, estimateSize: () => ROW, overscan: 12, getItemKey: (index) => rows[index]?.item.id ?? index });
 
-  useEffect(() => {
+  // Before the next key can come: what is typed after Enter belongs to the new line.
+  useLayoutEffect(() => {
     if (!focus) return;
     const index = rows.findIndex((row) => row.item.id === focus.id);
     if (index === -1) return;
-    virtual.scrollToIndex(index);
-    const id = requestAnimationFrame(() => {
+    const enter = () => {
       const field = scroller.current?.querySelector<HTMLInputElement>(`[data-row="${CSS.escape(focus.id)}"] [data-column="${focus.column}"]`);
-      field?.focus();
-      setFocus(null);
-    });
+      field?.focus({ preventScroll: true });
+      if (field) setFocus(null);
+      return field !== null && field !== undefined;
+    };
+    const entered = enter();
+    virtual.scrollToIndex(index);
+    if (entered) return;
+    // A line far away is drawn once the list has scrolled to it.
+    const id = requestAnimationFrame(enter);
     return () => { cancelAnimationFrame(id); };
   }, [focus, rows, virtual]);
 

@@ -1,2 +1,0 @@
-declare const _default: import("playwright/test").PlaywrightTestConfig<{}, {}>;
-export default _default;
