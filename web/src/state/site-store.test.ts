@@ -1,0 +1,204 @@
+import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
+import { DEMO } from '../../../core/test/demo.ts';
+import { applyPatch, type Edit, type JsonPatch, type Site } from '@hamaca/core';
+import type { LoggedChange } from './api.ts';
+import { noticeStore } from './notices.ts';
+import { openSite, type SiteStore } from './site-store.ts';
+
+/** A server in memory that keeps to the HTTP interface: revisions, 412, ids that count once. */
+function createServer() {
+  let site: Site = DEMO;
+  const log: LoggedChange[] = [];
+  const state = { away: false, answersLost: 0, deleted: false, refuse: false };
+  const revision = () => log.length + 1;
+  const answer = (status: number, body: unknown, headers: Record<string, string> = {}) => new Response(JSON.stringify(body), { status, headers });
+  const accept = (patch: JsonPatch, change: Pick<LoggedChange, 'changeId' | 'clientId' | 'kind' | 'label'>) => {
+    const applied = applyPatch(site, patch);
+    if (!applied.ok) throw new Error('The patch does not fit.');
+    site = applied.value.document;
+    log.push({ ...change, patch, inverse: applied.value.inverse, revision: revision() + 1 });
+  };
+  const patchSite = (options: RequestInit) => {
+    const headers = new Headers(options.headers);
+    const changeId = headers.get('edit-id') ?? '';
+    const known = log.find((change) => change.changeId === changeId);
+    if (known) return answer(200, {}, { etag: `"${known.revision}"` });
+    if (state.refuse) return answer(422, { detail: 'Not allowed' });
+    if (headers.get('if-match') !== `"${revision()}"`) return answer(412, { detail: 'stale', revision: revision() });
+    accept(JSON.parse(String(options.body)) as JsonPatch, { changeId, clientId: headers.get('edit-client') ?? '', kind: (headers.get('edit-kind') ?? 'edit') as 'edit', label: decodeURIComponent(headers.get('edit-label') ?? '') });
+    if (state.answersLost-- > 0) throw new TypeError('network');
+    return answer(200, {}, { etag: `"${revision()}"` });
+  };
+  const fetchStub = async (input: string, options: RequestInit = {}): Promise<Response> => {
+    await Promise.resolve();
+    if (state.away) throw new TypeError('network');
+    if (state.deleted) return answer(404, { detail: 'gone' });
+    const url = new URL(input, 'http://hamaca.test');
+    if (url.pathname.endsWith('/changes')) return answer(200, { changes: log.filter((change) => change.revision > Number(url.searchParams.get('after') ?? 0)) });
+    return options.method === 'PATCH' ? patchSite(options) : answer(200, site, { etag: `"${revision()}"` });
+  };
+  /** An edit of another tab. */
+  const fromElsewhere = (patch: JsonPatch, label = 'Elsewhere') => { accept(patch, { changeId: `other-${revision()}`, clientId: 'other', kind: 'edit', label }); };
+  return { state, log, site: () => site, fetchStub, fromElsewhere };
+}
+
+class Events {
+  static last: Events | null = null;
+  readonly listeners = new Map<string, (event: { data: string }) => void>();
+  constructor() { Events.last = this; }
+  addEventListener(type: string, listener: (event: { data: string }) => void) { this.listeners.set(type, listener); }
+  tell(type: string, data = '') { this.listeners.get(type)?.({ data }); }
+  close() { this.listeners.clear(); }
+}
+
+function createStorage() {
+  const kept = new Map<string, string>();
+  const storage = { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => { kept.set(key, value); }, removeItem: (key: string) => { kept.delete(key); } };
+  // The browser lists a storage's keys as its own properties.
+  return new Proxy(storage, { ownKeys: () => [...kept.keys()], getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }) });
+}
+
+let server: ReturnType<typeof createServer>;
+let store: SiteStore;
+const world = globalThis as unknown as Record<string, unknown>;
+
+const until = async (holds: () => boolean) => {
+  for (let turn = 0; turn < 400 && !holds(); turn++) await new Promise((resolve) => { setTimeout(resolve, 10); });
+  expect(holds()).toBe(true);
+};
+const open = async () => {
+  store = openSite('marisma');
+  await until(() => store.getState().status === 'ready' && store.getState().saving === 'saved');
+};
+const swatch = (value: string, id = 'reed'): Edit => ({ name: 'set-swatch', args: { id, value } });
+const colour = (site: Site | null, id = 'reed') => site?.palette.find((entry) => entry.id === id)?.value;
+const notices = () => noticeStore.getState().notices.map((notice) => notice.text);
+const replaceSwatch = (index: number, value: string): JsonPatch => [{ op: 'replace', path: `/palette/${index}/value`, value }];
+
+beforeEach(async () => {
+  server = createServer();
+  Object.assign(world, { fetch: server.fetchStub, EventSource: Events, localStorage: createStorage(), sessionStorage: createStorage() });
+  Object.defineProperty(globalThis, 'navigator', { configurable: true, value: { locks: { query: async () => Promise.resolve({ held: [] }), request: async () => Promise.resolve() } } });
+  noticeStore.setState({ notices: [] });
+  await open();
+});
+afterEach(() => { store.close(); });
+
+describe('an edit', () => {
+  test('shows at once, is saved by itself, and is undone and redone as changes of their own', async () => {
+    expect(store.edit(swatch('#111111'), 'Swatch Reed')).toBe(true);
+    expect(colour(store.getState().site)).toBe('#111111');
+    expect(store.getState().saving).toBe('saving');
+    await until(() => store.getState().saving === 'saved');
+    expect(colour(server.site())).toBe('#111111');
+    store.undo();
+    store.redo();
+    store.undo();
+    await until(() => store.getState().saving === 'saved');
+    expect(server.log.map((change) => change.kind)).toEqual(['edit', 'undo', 'redo', 'undo']);
+    expect(server.site()).toEqual(DEMO);
+  });
+  test('that changes nothing is no step of undo, one that cannot be done is said', () => {
+    store.edit(swatch('#2f6b4f'), 'Same');
+    expect(store.getState().history.undo).toEqual([]);
+    expect(store.edit(swatch('reddish'), 'Swatch')).toBe(false);
+    expect(notices()[0]).toContain('“Swatch” could not be kept');
+  });
+  test('under way is shown and not kept; ending it leads back', async () => {
+    store.preview(swatch('#222222'));
+    expect([colour(store.getState().site), store.getState().previewing]).toEqual(['#222222', true]);
+    store.preview(null);
+    expect([colour(store.getState().site), store.getState().previewing]).toEqual(['#2f6b4f', false]);
+    expect(server.log).toEqual([]);
+    store.preview(swatch('#222222'));
+    store.edit(swatch('#333333'), 'Swatch');
+    await until(() => store.getState().saving === 'saved');
+    expect(server.log).toHaveLength(1);
+  });
+});
+
+describe('with another tab', () => {
+  test('a stale edit is made again on top of the other one; both are kept', async () => {
+    server.fromElsewhere(replaceSwatch(3, '#eeeeee'), 'Swatch Silt');
+    store.edit(swatch('#111111'), 'Swatch Reed');
+    await until(() => store.getState().saving === 'saved');
+    expect([colour(server.site()), colour(server.site(), 'silt')]).toEqual(['#111111', '#eeeeee']);
+    expect(store.getState().site).toEqual(server.site());
+    expect(notices()).toEqual(['Changed in another tab: Swatch Silt.']);
+  });
+  test('its changes arrive by event, and can be undone here', async () => {
+    server.fromElsewhere(replaceSwatch(1, '#abcdef'));
+    Events.last?.tell('revision', '2');
+    await until(() => colour(store.getState().site) === '#abcdef');
+    store.undo();
+    await until(() => store.getState().saving === 'saved');
+    expect(server.site()).toEqual(DEMO);
+  });
+  test('an edit of what it removed is said to be lost, later ones are kept', async () => {
+    server.fromElsewhere([{ op: 'remove', path: '/menus/0/items/4' }], 'Remove News');
+    const news = DEMO.menus[0]?.items[4]?.id ?? '';
+    store.edit({ name: 'set-item', args: { id: news, label: 'Latest' } }, 'Rename News');
+    store.edit(swatch('#111111'), 'Swatch Reed');
+    await until(() => store.getState().saving === 'saved');
+    expect(notices().some((text) => text.startsWith('“Rename News” could not be kept'))).toBe(true);
+    expect(colour(server.site())).toBe('#111111');
+    expect(store.getState().site).toEqual(server.site());
+  });
+});
+
+describe('when the server is away', () => {
+  test('edits are kept, said to be unsaved, and sent when it is back', async () => {
+    server.state.away = true;
+    store.edit(swatch('#111111'), 'One');
+    store.edit(swatch('#222222', 'silt'), 'Two');
+    await until(() => store.getState().saving === 'offline');
+    server.state.away = false;
+    await until(() => store.getState().saving === 'saved');
+    expect([colour(server.site()), colour(server.site(), 'silt')]).toEqual(['#111111', '#222222']);
+  });
+  test('an edit whose answer was lost counts once', async () => {
+    server.state.answersLost = 1;
+    store.edit(swatch('#111111'), 'Once');
+    await until(() => store.getState().saving === 'saved' && server.log.length > 0);
+    expect(server.log).toHaveLength(1);
+    expect(store.getState().site).toEqual(server.site());
+    expect(store.getState().history.undo).toHaveLength(1);
+  });
+  test('edits of a closed page are sent by the next one', async () => {
+    server.state.away = true;
+    store.edit(swatch('#111111'), 'Before closing');
+    await until(() => store.getState().saving === 'offline');
+    store.close();
+    server.state.away = false;
+    await open();
+    await until(() => colour(server.site()) === '#111111');
+    expect(colour(store.getState().site)).toBe('#111111');
+  });
+});
+
+test('an edit the server refuses is taken back and said', async () => {
+  server.state.refuse = true;
+  store.edit(swatch('#111111'), 'Swatch Reed');
+  await until(() => store.getState().saving === 'saved');
+  expect(colour(store.getState().site)).toBe('#2f6b4f');
+  expect(notices()[0]).toContain('Not allowed');
+});
+
+test('the history is rebuilt from the log after a reload', async () => {
+  store.edit(swatch('#111111'), 'One');
+  store.edit(swatch('#222222'), 'Two');
+  store.undo();
+  await until(() => store.getState().saving === 'saved');
+  store.close();
+  await open();
+  expect(store.getState().history.undo.map((change) => change.label)).toEqual(['One']);
+  expect(store.getState().history.redo.map((change) => change.label)).toEqual(['Two']);
+  store.redo();
+  await until(() => colour(server.site()) === '#222222');
+});
+
+test('a site that was deleted is said to be missing', async () => {
+  server.state.deleted = true;
+  store.edit(swatch('#111111'), 'Late');
+  await until(() => store.getState().status === 'missing');
+});
