@@ -73,6 +73,19 @@ describe('reading the links of a page', () => {
     expect(lines(readHtmlLinks('<nav><a href="/a">A</a> | <a href="/b">B</a></nav>'))).toEqual(['1 A -> /a', '1 B -> /b']);
     expect(lines(readHtmlLinks('<a href="/a">A</a>'))).toEqual(['1 A -> /a']);
   });
+  test.each([
+    ['links in table cells', '<table><tr><td><a href="index.html">Home</a></td><td><a href="birds.html">Birds</a></td></tr></table><h1>Marisma</h1><p>A text with <a href="x.html">a link</a> in it.</p>', ['1 Home -> index.html', '1 Birds -> birds.html']],
+    ['bare links with separators, beside lists of content', '<div id="header"><h1><a href="/">Marisma</a></h1><div class="menu"><a href="/visit">Visit</a> | <a href="/birds">Birds</a></div></div><div><ul><li><a href="/1">one</a></li><li><a href="/2">two</a></li></ul></div>', ['1 Visit -> /visit', '1 Birds -> /birds']],
+    ['a box of bare links in an item', '<nav><ul><li><a href="/b">B</a><div><a href="/b1">B1</a><a href="/b2">B2</a></div></li></ul></nav>', ['1 B -> /b', '2 B1 -> /b1', '2 B2 -> /b2']],
+    ['a second copy for phones', '<nav aria-hidden="true"><ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li><li><a href="/c">C</a></li></ul></nav><nav><ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul></nav>', ['1 A -> /a', '1 B -> /b']],
+    ['a definition list', '<nav><dl><dt><a href="/visit">Visit</a></dt><dd><a href="/hours">Hours</a></dd><dt><a href="/birds">Birds</a></dt></dl></nav>', ['1 Visit -> /visit', '2 Hours -> /hours', '1 Birds -> /birds']],
+    ['disclosures', '<nav><details><summary>Learn</summary><a href="/walks">Walks</a></details><a href="/news">News</a></nav>', ['1 Learn', '2 Walks -> /walks', '1 News -> /news']],
+    ['a picture and a label with one target', '<ul><li><a href="/x"><img src="i.png" alt=""></a><a href="/x">Hides</a></li></ul>', ['1 Hides -> /x']],
+    ['a picture’s alternative text and an accessible name', '<ul><li><a href="/x"><img alt="Hides"></a></li><li><a href="/y" aria-label="Search"></a></li></ul>', ['1 Hides -> /x', '1 Search -> /y']],
+    ['links wrapped in spans, across lines', '<nav><ul><li><span><a href="/x"><b>Bird</b>\n  <i>hides</i></a></span></li></ul></nav>', ['1 Bird hides -> /x']],
+    ['a list directly in a list', '<ul><li><a href="/a">A</a></li><ul><li><a href="/b">B</a></li></ul></ul>', ['1 A -> /a', '2 B -> /b']],
+    ['a link without a target', '<nav><ul><li><a>Join in</a><ul><li><a href="/give">Give</a></li></ul></li></ul></nav>', ['1 Join in', '2 Give -> /give']],
+  ])('%s', (_name, page, expected) => { expect(lines(readHtmlLinks(page))).toEqual(expected); });
   test('markup in labels stays text, scripts are left out and noted', () => {
     const read = readHtmlLinks('<nav><ul><li><a href="javascript:alert(1)">&lt;b&gt;Run&lt;/b&gt;</a></li><li><script>x</script><a href="/b">B</a></li></ul></nav>');
     expect(lines(read)).toEqual(['1 <b>Run</b>', '1 B -> /b']);

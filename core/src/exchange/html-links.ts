@@ -76,16 +76,43 @@ function ownText(item: PageElement): string {
 function readItem(reading: Reading, item: PageElement, depth: number): void {
   const namer = findNamer(item);
   const label = namer ? accessibleName(namer) : ownText(item);
-  const lists = nestedLists(item);
   if (label === '') {
+    const lists = nestedLists(item);
     if (lists.length === 0 && [...descendants(item)].some((child) => child.tag === 'a')) {
       reading.notes.push({ line: 0, text: '', reason: 'A link without any text or name was left out.' });
     }
     for (const list of lists) readList(reading, list, depth);
     return;
   }
-  pushLink(reading, label, namer?.tag === 'a' ? (namer.attributes['href'] ?? null) : null, depth);
-  for (const list of lists) readList(reading, list, depth + 1);
+  const href = namer?.tag === 'a' ? (namer.attributes['href'] ?? null) : null;
+  pushLink(reading, label, href, depth);
+  readFlow(reading, item, depth + 1, (link) => link === namer || (href !== null && link.attributes['href'] === href));
+}
+
+/**
+ * Reads what stands in an element in order: lists, definition lists and disclosures nest, bare links stand where they
+ * are. Links that `skip` answers for are left out.
+ */
+function readFlow(reading: Reading, element: PageElement, depth: number, skip: (link: PageElement) => boolean = () => false): void {
+  for (const child of element.children.filter(isPageElement)) {
+    if (LISTS.has(child.tag)) readList(reading, child, depth);
+    else if (child.tag === 'a') {
+      const label = accessibleName(child);
+      if (label !== '' && !skip(child)) pushLink(reading, label, child.attributes['href'] ?? null, depth);
+    } else if (child.tag === 'details') readDisclosure(reading, child, depth, skip);
+    else readFlow(reading, child, child.tag === 'dd' ? depth + 1 : depth, skip);
+  }
+}
+
+/** A disclosure: its summary names a parent, the rest is nested in it. */
+function readDisclosure(reading: Reading, details: PageElement, depth: number, skip: (link: PageElement) => boolean): void {
+  const summary = details.children.filter(isPageElement).find((child) => child.tag === 'summary');
+  const rest = { ...details, children: details.children.filter((child) => child !== summary) };
+  const label = summary ? accessibleName(summary) : '';
+  if (label === '') { readFlow(reading, rest, depth, skip); return; }
+  const link = summary && [...descendants(summary)].find((child) => child.tag === 'a');
+  if (!link || !skip(link)) pushLink(reading, label, link?.attributes['href'] ?? null, depth);
+  readFlow(reading, rest, depth + 1, skip);
 }
 
 function readList(reading: Reading, list: PageElement, depth: number): void {
@@ -95,22 +122,15 @@ function readList(reading: Reading, list: PageElement, depth: number): void {
   }
 }
 
-/** Links of an element: its outermost lists nested as they are; where it has none, its bare links one beneath the other. */
+/**
+ * Links of an element as they are nested. Where it has lists, links beside them (a logo, a skip link) are none of the
+ * menu; where it has none, its bare links are.
+ */
 function readContainer(element: PageElement): Reading {
   const reading: Reading = { links: [], notes: [] };
   const lists = LISTS.has(element.tag) ? [element] : nestedLists(element);
-  const inLists = new Set(lists.flatMap((list) => [...descendants(list)]));
-  let listIndex = 0;
-  for (const part of descendants(element)) {
-    if (part === lists[listIndex]) {
-      readList(reading, part, 1);
-      listIndex++;
-    } else if (part.tag === 'a' && !inLists.has(part)) {
-      const label = accessibleName(part);
-      // A bare link before lists is usually the logo or a skip link; among bare links all count.
-      if (label !== '' && lists.length === 0) pushLink(reading, label, part.attributes['href'] ?? null, 1);
-    }
-  }
+  if (lists.length === 0) readFlow(reading, element, 1);
+  for (const list of lists) readList(reading, list, 1);
   return reading;
 }
 
@@ -130,20 +150,53 @@ function scoreOf(element: PageElement, insideHeader: boolean, insideFooter: bool
   if (/\b(main|primary|site|global)\b/i.test(describe(element))) score += 10;
   if (/menu|nav/i.test(describe(element))) score += 6;
   if (OTHER_LISTS.test(describe(element))) score -= 30;
+  if (element.attributes['aria-hidden'] === 'true') score -= 30;
   if (links.every((link) => link.attributes['href']?.startsWith('#'))) score -= 4;
   return score;
 }
 
-/** Navigation landmarks, then lists, each with its score; nested ones are judged on their own. */
+/** How much of an element is links: their number, and the letters of their labels and of all its text. */
+interface Density { readonly links: number; readonly linked: number; readonly letters: number }
+
+const letters = (text: string) => text.replace(/[\s|/\\\-–—·•»«›‹:,[\]()]+/g, '').length;
+
+function measureDensity(element: PageElement, known: Map<PageElement, Density>): Density {
+  let density: Density;
+  if (element.tag === 'a') {
+    const own = letters(accessibleName(element));
+    density = { links: element.attributes['href'] === undefined ? 0 : 1, linked: own, letters: own };
+  } else {
+    density = { links: 0, linked: 0, letters: 0 };
+    for (const child of element.children) {
+      const part = isPageElement(child) ? measureDensity(child, known) : { links: 0, linked: 0, letters: letters(child) };
+      density = { links: density.links + part.links, linked: density.linked + part.linked, letters: density.letters + part.letters };
+    }
+  }
+  // A linked heading is the page's title, not part of a menu.
+  if (HEADINGS.has(element.tag)) density = { ...density, links: 0, linked: 0 };
+  known.set(element, density);
+  return density;
+}
+
+/** Share of link text from which a stretch of a page without lists counts as a menu. */
+const MENU_DENSITY = 0.9;
+
+const isMenuLike = (density: Density | undefined) => density !== undefined && density.links > 1 && density.linked >= MENU_DENSITY * density.letters;
+
+/** Navigation landmarks, lists, and stretches that are nearly all links, each with its score; nested ones are judged on their own. */
 function candidates(page: PageElement): Candidate[] {
   const found: Candidate[] = [];
+  const densities = new Map<PageElement, Density>();
+  measureDensity(page, densities);
   const visit = (element: PageElement, header: boolean, footer: boolean, inCandidate: boolean) => {
-    const insideHeader = header || element.tag === 'header' || element.attributes['role'] === 'banner';
+    const insideHeader = header || element.tag === 'header' || element.attributes['role'] === 'banner' || /\bheader\b|\bmasthead\b/i.test(describe(element));
     const insideFooter = footer || element.tag === 'footer' || element.attributes['role'] === 'contentinfo';
-    const isCandidate = isNavigation(element) || (!inCandidate && LISTS.has(element.tag));
+    const isStretch = !inCandidate && element.tag !== 'a' && element.tag !== '#document' && isMenuLike(densities.get(element))
+      && ![...descendants(element)].some((child) => isNavigation(child) || LISTS.has(child.tag));
+    const isCandidate = isNavigation(element) || (!inCandidate && LISTS.has(element.tag)) || isStretch;
     if (isCandidate) found.push({ element, score: scoreOf(element, insideHeader, insideFooter) });
     for (const child of element.children) {
-      if (isPageElement(child)) visit(child, insideHeader, insideFooter, inCandidate || LISTS.has(element.tag) || isNavigation(element));
+      if (isPageElement(child)) visit(child, insideHeader, insideFooter, inCandidate || isCandidate);
     }
   };
   visit(page, false, false, false);
