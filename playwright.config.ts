@@ -8,7 +8,8 @@ export default defineConfig({
   outputDir: 'test-results',
   fullyParallel: true,
   workers: 2,
-  timeout: 90_000,
+  // Generous: a busy machine is slow, not wrong.
+  timeout: 180_000,
   expect: { timeout: 15_000 },
   reporter: [['list']],
   forbidOnly: true,
