@@ -6,7 +6,6 @@ import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync, writeFileS
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { tsImport } from 'tsx/esm/api';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const dist = join(here, 'dist');
@@ -89,6 +88,7 @@ function buildTables(hb, face, [lightest, heaviest], characters) {
 }
 
 async function build() {
+  const { tsImport } = await import('tsx/esm/api');
   const { TYPEFACES } = await tsImport(catalogue, import.meta.url);
   const hb = await import('harfbuzzjs');
   const { decompress } = await import('wawoff2');

@@ -1,6 +1,7 @@
 /** `npm run screenshots`: takes the pictures of docs/screenshots/ from the demo. */
-import { ensureBrowser, ensureDatabaseServer } from './lib/browser.mjs';
+import { ensureBrowser } from './lib/browser.mjs';
 import { ensureBuilt } from './lib/build.mjs';
+import { ensureDatabaseServer } from './lib/database.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { run } from './lib/run.mjs';
 

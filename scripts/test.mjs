@@ -1,6 +1,7 @@
 /** `npm test`: sets itself up, then checks types, lint and boundaries, and runs unit and browser tests. */
-import { ensureBrowser, ensureDatabaseServer } from './lib/browser.mjs';
+import { ensureBrowser } from './lib/browser.mjs';
 import { ensureBuilt } from './lib/build.mjs';
+import { ensureDatabaseServer } from './lib/database.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { run, say } from './lib/run.mjs';
 

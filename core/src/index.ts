@@ -24,10 +24,10 @@ export type { Band, Menu, MenuItem, Page, Scene, Site, Swatch, TypeStyle } from 
 export type { SlotKind } from './document/slot.ts';
 export { LEVELS, STATES, type Level, type LevelKey, type State } from './document/states.ts';
 export { NO_TARGET, type Target } from './document/target.ts';
-export { refuseUrl } from './document/url.ts';
+export { LANGUAGE_TAG, refuseUrl, SITE_ADDRESS } from './document/url.ts';
 export { ROLES, toPixels, type ColourValue, type LengthValue, type Role, type Value } from './document/values.ts';
 export {
-  findHeader, findMenu, findPage, findPiece, idsOf, itemsOf, ownersOf, rowParts, slotKind, walkMenu, type Owner, type PlacedItem,
+  findHeader, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, rowParts, slotKind, walkMenu, type Owner, type PlacedItem,
 } from './document/walk.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile, printSiteFile } from './load/load-site.ts';

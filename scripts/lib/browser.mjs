@@ -6,8 +6,3 @@ export function ensureBrowser() {
   if (existsSync('/usr/lib/chromium/chromium-headless-shell') || existsSync('/usr/bin/chromium')) return;
   ensureDebianPackages('Chromium', ['chromium-headless-shell']);
 }
-
-/** Makes sure MariaDB is there for tests that start their own. */
-export function ensureDatabaseServer() {
-  if (!existsSync('/usr/sbin/mariadbd')) ensureDebianPackages('MariaDB', ['mariadb-server-core', 'mariadb-client-core']);
-}

@@ -13,7 +13,8 @@ const LONGEST_SOCKET = 100;
 /** A database that dies is started again this often. */
 const MOST_RESTARTS = 20;
 
-function ensureServer() {
+/** Makes sure MariaDB's server is there. */
+export function ensureDatabaseServer() {
   if (!hasCommand('mariadbd') && !existsSync('/usr/sbin/mariadbd')) ensureDebianPackages('MariaDB', ['mariadb-server-core', 'mariadb-client-core']);
 }
 
@@ -110,7 +111,7 @@ async function untilReady(url, hasEnded) {
  * address and how to stop it.
  */
 export async function startDatabase(folder) {
-  ensureServer();
+  ensureDatabaseServer();
   mkdirSync(folder, { recursive: true });
   const socket = join(folder, 'mariadb.sock');
   const files = {

@@ -35,7 +35,6 @@ export const PROBLEMS = {
     new HttpProblem(412, 'Stale revision', `The site has changed meanwhile and is at revision ${revision}. Nothing was changed; take the changes and send the edit again.`, [], { revision }),
   tooLarge: () => new HttpProblem(413, 'Too large', 'The request is larger than 32 MB. Nothing was changed.'),
   foreignOrigin: () => new HttpProblem(403, 'Foreign origin', 'Changes are taken only from Hamaca’s own pages.'),
-  tooMany: () => new HttpProblem(429, 'Too many requests', 'Too many requests at once; wait a moment and try again.'),
   noHeader: () => new HttpProblem(409, 'Nothing to hand off', 'The site has no header yet.'),
   away: () => new HttpProblem(503, 'Database away', 'The database does not answer. Nothing was changed; try again in a moment.'),
   internal: () => new HttpProblem(500, 'Internal error', 'Something went wrong on the server; it is in its log. Nothing was changed.'),

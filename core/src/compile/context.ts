@@ -1,6 +1,7 @@
 import type { Header } from '../document/pieces/header.ts';
 import type { Panel } from '../document/pieces/panel.ts';
 import type { Site } from '../document/site.ts';
+import { openedPanel } from '../document/walk.ts';
 import type { FontMetrics } from '../text/font-table.ts';
 import { createNames, DEFAULT_PREFIX, type Names } from './names.ts';
 
@@ -35,10 +36,9 @@ export interface CompileContext {
 function findFold(site: Site, header: Header): CompileContext['fold'] {
   const index = site.bands.findIndex((band) => band.id === header.foldBand);
   const wider = site.bands[index - 1];
-  const openers = header.rows.flatMap((row) => Object.values(row.zones).flat()).filter((part) => part.kind === 'opener');
-  const panel = site.pieces.find((piece) => piece.id === openers[0]?.panel);
+  const panel = openedPanel(site, header);
   // Folded in the widest band means folded at every width.
-  return index >= 0 && panel?.kind === 'panel' ? { panel, below: wider?.min ?? 100_000 } : null;
+  return index >= 0 && panel ? { panel, below: wider?.min ?? 100_000 } : null;
 }
 
 export function createContext(site: Site, header: Header, options: CompileOptions): CompileContext {

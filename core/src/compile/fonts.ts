@@ -1,4 +1,4 @@
-import { findMenu, rowParts, walkMenu } from '../document/walk.ts';
+import { findMenu, headerParts, walkMenu } from '../document/walk.ts';
 import { property } from '../document/properties.ts';
 import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
 import { findTypeface, type Typeface } from '../text/typefaces.ts';
@@ -17,7 +17,7 @@ export function usedTypefaces(context: CompileContext, rules: readonly Condition
 
 /** All labels of the header: the sample its fallback faces are fitted to. */
 function labels(context: CompileContext): string {
-  const texts = context.header.rows.flatMap(rowParts).flatMap((part) => {
+  const texts = headerParts(context.header).flatMap((part) => {
     if (part.kind === 'logo') return [part.text];
     if (part.kind === 'button') return [part.label];
     const menu = part.kind === 'menu' ? findMenu(context.site, part.menu) : null;

@@ -1,6 +1,6 @@
 import { fallbackValue, resolve } from '../resolve/resolve.ts';
 import { SLOTS } from '../document/catalogue.ts';
-import { rowParts } from '../document/walk.ts';
+import { headerParts } from '../document/walk.ts';
 import type { Value } from '../document/values.ts';
 import { within, type CompileContext } from './context.ts';
 import type { InheritedBase } from './look-rules.ts';
@@ -9,7 +9,7 @@ import { valueCss } from './values.ts';
 
 /** The text every slot inherits: the first menu's links at rest, as they are the most. */
 export function inheritedBase(context: CompileContext): InheritedBase {
-  const menu = context.header.rows.flatMap(rowParts).find((part) => part.kind === 'menu');
+  const menu = headerParts(context.header).find((part) => part.kind === 'menu');
   const answer = (property: 'colour' | 'family' | 'size' | 'weight' | 'tracking'): Value => {
     const fallback = fallbackValue(context.site, SLOTS.menu.link, property).value;
     return (menu && resolve(context.site, { owner: menu.id, slot: 'link', property, level: null, states: [], band: 0 })?.value) ?? fallback;

@@ -4,7 +4,7 @@ import { LIMITS } from './limits.ts';
 import type { Site } from './site.ts';
 import type { Target } from './target.ts';
 import type { ColourValue, Value } from './values.ts';
-import { ownersOf, rowParts, walkMenu } from './walk.ts';
+import { headerParts, ownersOf, rowParts, walkMenu } from './walk.ts';
 
 /** What a site refers to by id, gathered once. */
 interface Known {
@@ -99,7 +99,7 @@ function pieceProblems(site: Site, known: Known): Problem[] {
     const fold = piece.foldBand === null ? [] : dangling(`${path}/foldBand`, 'band', piece.foldBand, known.bands);
     const parts = [...ownersOf(site).values()].filter((owner) => owner.piece === piece);
     const places = new Map(parts.map((owner) => [owner.id, owner.path]));
-    return [...fold, ...piece.rows.flatMap(rowParts).flatMap((part): Problem[] => {
+    return [...fold, ...headerParts(piece).flatMap((part): Problem[] => {
       const at = places.get(part.id) ?? path;
       if (part.kind === 'menu') return dangling(`${at}/menu`, 'menu', part.menu, known.menus);
       if (part.kind === 'opener') return dangling(`${at}/panel`, 'panel', part.panel, known.panels);

@@ -5,7 +5,7 @@ import { slotsOf, type OwnerKind } from './catalogue.ts';
 import { LIMITS } from './limits.ts';
 import { isPropertyId, property, type Property } from './properties.ts';
 import { LEVEL_KEYS, isState } from './states.ts';
-import { refuseUrl } from './url.ts';
+import { LANGUAGE_TAG, refuseUrl, SITE_ADDRESS } from './url.ts';
 import { LENGTH_UNITS, readLength, ROLES, toPixels } from './values.ts';
 import { isFamily } from '../text/typefaces.ts';
 
@@ -60,23 +60,26 @@ export const colourValueSchema = lazy((value: unknown) => {
   return mixed().test('colour-value', COLOUR_ALLOWED, () => false);
 });
 
-const targetFields = {
-  page: () => record({ kind: literal('page'), page: id(), section: text().optional() as Schema }),
-  section: () => record({ kind: literal('section'), section: text() }),
-  url: () => record({ kind: literal('url'), url: text(LIMITS.url).test(refusal(refuseUrl)) }),
-  mail: () => record({ kind: literal('mail'), address: text(LIMITS.url) }),
-  phone: () => record({ kind: literal('phone'), number: text() }),
-  none: () => record({ kind: literal('none') }),
-};
-const targetSchemas = Object.fromEntries(Object.entries(targetFields).map(([kind, make]) => [kind, make()]));
-const targetUnknown = mixed().test('target', `a target of kind ${Object.keys(targetFields).join(', ')}`, () => false);
-const targetSchema = lazy((value: unknown) => {
-  const kind = isRecord(value) ? value['kind'] : null;
-  return (typeof kind === 'string' && Object.hasOwn(targetSchemas, kind) ? targetSchemas[kind] : targetUnknown) as Schema;
+/** A tagged union: the value's `kind` says which schema it must match. */
+function tagged(what: string, schemas: Readonly<Record<string, Schema>>): Schema {
+  const unknown = mixed().test(what, `a ${what} of kind ${Object.keys(schemas).join(', ')}`, () => false);
+  return lazy((value: unknown) => {
+    const kind = isRecord(value) ? value['kind'] : null;
+    return (typeof kind === 'string' && Object.hasOwn(schemas, kind) ? schemas[kind] : unknown) as Schema;
+  }) as unknown as Schema;
+}
+
+const targetSchema = tagged('target', {
+  page: record({ kind: literal('page'), page: id(), section: text().optional() as Schema }),
+  section: record({ kind: literal('section'), section: text() }),
+  url: record({ kind: literal('url'), url: text(LIMITS.url).test(refusal(refuseUrl)) }),
+  mail: record({ kind: literal('mail'), address: text(LIMITS.url) }),
+  phone: record({ kind: literal('phone'), number: text() }),
+  none: record({ kind: literal('none') }),
 });
 
 const itemSchema: Schema = record({
-  id: id(), label: text(), target: targetSchema as unknown as Schema,
+  id: id(), label: text(), target: targetSchema,
   children: lazy(() => list(itemSchema, LIMITS.links)) as unknown as Schema,
 });
 
@@ -168,40 +171,30 @@ export function isCleanSvg(source: string): boolean {
   return /^\s*<svg[\s>]/i.test(source) && /<\/svg>\s*$/i.test(source) && !dangerous.test(source.replace(/&(?:amp|lt|gt|quot|apos|#\d+);/g, ''));
 }
 
-const partSchemas = {
+const partSchema = tagged('part', {
   logo: record({ kind: literal('logo'), id: id(), text: text(), svg: svg(), textShown: flag(), svgHeight: whole(8, 400), look: look('logo') }),
   menu: record({
     kind: literal('menu'), id: id(), name: text(), menu: id(), levels: whole(1, 3), opensOn: choice(['click', 'hover']), look: look('menu'),
   }),
-  button: record({ kind: literal('button'), id: id(), label: text(), target: targetSchema as unknown as Schema, look: look('button') }),
+  button: record({ kind: literal('button'), id: id(), label: text(), target: targetSchema, look: look('button') }),
   opener: record({ kind: literal('opener'), id: id(), label: text(), panel: id(), look: look('opener') }),
-};
-const partUnknown = mixed().test('part', `a part of kind ${Object.keys(partSchemas).join(', ')}`, () => false);
-const partSchema = lazy((value: unknown) => {
-  const kind = isRecord(value) ? value['kind'] : null;
-  return (typeof kind === 'string' && Object.hasOwn(partSchemas, kind) ? partSchemas[kind as 'logo'] : partUnknown) as Schema;
-}) as unknown as Schema;
+});
 
 const zone = () => list(partSchema, 50);
 const rowSchema = record({
   id: id(), name: text(), zones: record({ start: zone(), middle: zone(), end: zone() }), look: look('row'),
 });
 
-const pieceSchemas = {
+const pieceSchema = tagged('piece', {
   header: record({
     kind: literal('header'), id: id(), name: text(), foldBand: string().strict().nullable().defined('a band’s id or null'),
     rows: list(rowSchema, 8, 1), look: look('header'),
   }),
   panel: record({ kind: literal('panel'), id: id(), name: text(), side: choice(['start', 'end']), closeLabel: text(), look: look('panel') }),
-};
-const pieceUnknown = mixed().test('piece', `a piece of kind ${Object.keys(pieceSchemas).join(', ')}`, () => false);
-const pieceSchema = lazy((value: unknown) => {
-  const kind = isRecord(value) ? value['kind'] : null;
-  return (typeof kind === 'string' && Object.hasOwn(pieceSchemas, kind) ? pieceSchemas[kind as 'panel'] : pieceUnknown) as Schema;
-}) as unknown as Schema;
+});
 
-const language = () => text(35).matches(/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/, 'a language tag such as en or pt-BR');
-const siteUrl = () => text(LIMITS.url).matches(/^$|^https?:\/\/[^\s<>"']+$/, 'an address starting with https:// or http://, or empty');
+const language = () => text(35).matches(LANGUAGE_TAG, 'a language tag such as en or pt-BR');
+const siteUrl = () => text(LIMITS.url).matches(SITE_ADDRESS, 'an address starting with https:// or http://, or empty');
 const pagePath = () => text(LIMITS.url).matches(/^\/[^\s<>"']*$/, 'a path that starts with /');
 
 export const siteSchema = record({

@@ -13,3 +13,9 @@ export function refuseUrl(url: string): string | null {
   // `visit:hours` has no slash and no known scheme; a browser would still read it as a scheme.
   return `the scheme "${scheme}:" is not allowed; use ${ALLOWED_SCHEMES.map((name) => `${name}:`).join(', ')} or a path`;
 }
+
+/** A website's own address, or none. */
+export const SITE_ADDRESS = /^$|^https?:\/\/[^\s<>"']+$/;
+
+/** A language tag as far as its form goes (BCP 47). */
+export const LANGUAGE_TAG = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/;

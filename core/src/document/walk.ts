@@ -4,6 +4,7 @@ import { slotsOf, type OwnerKind } from './catalogue.ts';
 import type { Look, SlotRef } from './look.ts';
 import type { Part } from './part.ts';
 import type { Piece } from './piece.ts';
+import type { Panel } from './pieces/panel.ts';
 import type { Menu, MenuItem, Page, Site } from './site.ts';
 import type { SlotKind } from './slot.ts';
 
@@ -19,6 +20,15 @@ export interface Owner {
 
 /** The parts of a row from start to end. */
 export const rowParts = memoise((row: Row): readonly Part[] => ZONES.flatMap((zone) => row.zones[zone]));
+
+/** All parts of a header, row by row. */
+export const headerParts = memoise((header: Header): readonly Part[] => header.rows.flatMap(rowParts));
+
+/** The panel that a header's first opener opens; null where it has none. */
+export function openedPanel(site: Site, header: Header): Panel | null {
+  const opener = headerParts(header).find((part) => part.kind === 'opener');
+  return site.pieces.find((piece) => piece.kind === 'panel' && piece.id === opener?.panel) as Panel | undefined ?? null;
+}
 
 function listOwners(site: Site): ReadonlyMap<string, Owner> {
   const owners = new Map<string, Owner>();

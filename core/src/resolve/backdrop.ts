@@ -2,10 +2,11 @@ import { parseColour, type Rgba } from '../colour/colour.ts';
 import { contrastOver, nearestPassing, requiredRatio } from '../colour/contrast.ts';
 import type { SlotRef } from '../document/look.ts';
 import type { Header } from '../document/pieces/header.ts';
+import type { Panel } from '../document/pieces/panel.ts';
 import type { Scene, Site } from '../document/site.ts';
 import type { Level, State } from '../document/states.ts';
 import { toPixels } from '../document/values.ts';
-import { ownersOf, slotKind, type Owner } from '../document/walk.ts';
+import { openedPanel, ownersOf, slotKind, type Owner } from '../document/walk.ts';
 import { colourOf, isColourValue } from './colours.ts';
 import { resolve, type Question } from './resolve.ts';
 
@@ -17,17 +18,11 @@ export interface Situation extends SlotRef {
 }
 
 /** The panel that folds a header's menu in this band, or null where the menu stands in the bar. */
-export function foldingPanel(site: Site, header: Header, band: number): Owner | null {
+export function foldingPanel(site: Site, header: Header, band: number): Panel | null {
   if (header.foldBand === null) return null;
   const foldIndex = site.bands.findIndex((entry) => entry.id === header.foldBand);
   if (foldIndex === -1 || band < foldIndex) return null;
-  for (const owner of ownersOf(site).values()) {
-    if (owner.kind !== 'opener' || owner.piece.id !== header.id) continue;
-    const opener = header.rows.flatMap((row) => Object.values(row.zones).flat()).find((part) => part.id === owner.id);
-    const panel = opener?.kind === 'opener' ? ownersOf(site).get(opener.panel) : undefined;
-    if (panel?.kind === 'panel') return panel;
-  }
-  return null;
+  return openedPanel(site, header);
 }
 
 function fillOf(site: Site, situation: Situation): Rgba[] {

@@ -1,7 +1,8 @@
 import { Hono } from 'hono';
-import { handOffFiles, loadSite, slugify, zipFiles } from '@hamaca/core';
+import { handOffFiles, slugify, zipFiles } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
+import { loadStored } from '../stored-site.ts';
 import { selectSite } from '../store/sites.ts';
 
 /** The hand-off as one zip: the same files as the command line writes. */
@@ -11,15 +12,14 @@ export function handOffRoutes(deps: Deps): Hono {
     const id = context.req.param('id');
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
-    const site = loadSite(JSON.parse(stored.document));
-    if (!site.ok) throw PROBLEMS.invalid(site.error);
-    const files = handOffFiles(site.value, deps.fonts);
+    const site = loadStored(stored.document);
+    const files = handOffFiles(site, deps.fonts);
     if (!files) throw PROBLEMS.noHeader();
     const contents = new Map<string, Uint8Array>();
     for (const file of files) contents.set(file.name, 'text' in file ? new TextEncoder().encode(file.text) : await deps.readFont(file.font));
     return context.body(Buffer.from(zipFiles(contents)), 200, {
       'content-type': 'application/zip', 'cache-control': 'no-store',
-      'content-disposition': `attachment; filename="${slugify(site.value.name, 'site')}-menu.zip"`,
+      'content-disposition': `attachment; filename="${slugify(site.name, 'site')}-menu.zip"`,
     });
   });
   return routes;

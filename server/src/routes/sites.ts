@@ -1,9 +1,10 @@
 import { Hono, type Context } from 'hono';
-import { applyCheckedPatch, FORMAT_VERSION, loadSite, readPatch, type JsonPatch, type Site } from '@hamaca/core';
+import { applyCheckedPatch, loadSite, readPatch, type JsonPatch } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
+import { loadStored } from '../stored-site.ts';
 import { insertChange, selectChange, selectChangesAfter, selectNewestChanges, type StoredChange } from '../store/changes.ts';
 import { inTransaction } from '../store/database.ts';
 import { insertSite, lockSite, selectSite, selectSites, setSiteDeleted, updateSite } from '../store/sites.ts';
@@ -48,15 +49,6 @@ function readChangeHeaders(context: Context, newId: () => string): ChangeHeaders
 const changeBody = (change: StoredChange) => ({
   ...change, patch: JSON.parse(change.patch) as JsonPatch, inverse: JSON.parse(change.inverse) as JsonPatch,
 });
-
-/** What the store holds was validated on its way in; only an older format has to be brought up to date. */
-function loadStored(document: string): Site {
-  const stored = JSON.parse(document) as Site;
-  if (stored.formatVersion === FORMAT_VERSION) return stored;
-  const loaded = loadSite(stored);
-  if (!loaded.ok) throw new Error(`A stored site does not load: ${loaded.error[0]?.message ?? ''}`);
-  return loaded.value;
-}
 
 /** Applies an edit in one transaction: the row is locked, the revision compared, the result validated, the log extended. */
 async function applyEdit(deps: Deps, id: string, expected: number, change: ChangeHeaders, patch: JsonPatch) {

@@ -1,4 +1,4 @@
-import type { Site } from '@hamaca/core';
+import { LANGUAGE_TAG, SITE_ADDRESS, type Site } from '@hamaca/core';
 import type { ReactNode } from 'react';
 import { CommandButton } from '../commands/command-button.tsx';
 import { Choice } from '../controls/choice.tsx';
@@ -21,11 +21,11 @@ export function SiteDetails({ onClose }: { readonly onClose: () => void }) {
         <Line label="Name"><TextField className="w-full" value={site.name} onCommit={(name) => (name.trim() === '' ? 'A site needs a name.' : set({ name: name.trim() }, 'Site name'))} /></Line>
         <Line label="Address">
           <TextField className="w-full" value={site.url} placeholder="https://…"
-            onCommit={(url) => (/^$|^https?:\/\/[^\s<>"']+$/.test(url.trim()) ? set({ url: url.trim() }, 'Site address') : 'An address starts with https:// or http://.')} />
+            onCommit={(url) => (SITE_ADDRESS.test(url.trim()) ? set({ url: url.trim() }, 'Site address') : 'An address starts with https:// or http://.')} />
         </Line>
         <Line label="Language">
           <TextField className="w-24" value={site.language}
-            onCommit={(language) => (/^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/.test(language) ? set({ language }, 'Site language') : 'A language tag such as en or pt-BR.')} />
+            onCommit={(language) => (LANGUAGE_TAG.test(language) ? set({ language }, 'Site language') : 'A language tag such as en or pt-BR.')} />
         </Line>
         <Line label="Direction">
           <span><Choice label="Direction" value={site.direction} options={[{ value: 'ltr', label: 'left to right' }, { value: 'rtl', label: 'right to left' }]}

@@ -1,6 +1,6 @@
 import type { Part } from '../../document/part.ts';
 import { ZONES, type Row } from '../../document/pieces/header.ts';
-import { rowParts } from '../../document/walk.ts';
+import { headerParts, rowParts } from '../../document/walk.ts';
 import { within, type CompileContext } from '../context.ts';
 import { unfolded } from '../media.ts';
 import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
@@ -13,7 +13,7 @@ import { panelMarkup } from './panel.ts';
 /** The menu that folds into the panel: the header's first one. */
 export function foldingMenu(context: CompileContext): string | null {
   if (!context.fold) return null;
-  return context.header.rows.flatMap(rowParts).find((part) => part.kind === 'menu')?.id ?? null;
+  return headerParts(context.header).find((part) => part.kind === 'menu')?.id ?? null;
 }
 
 function partMarkup(context: CompileContext, part: Part): HtmlElement | null {

@@ -1,4 +1,4 @@
-import { findMenu, rowParts } from '../../document/walk.ts';
+import { findMenu, headerParts } from '../../document/walk.ts';
 import { foldingMenu } from '../parts/header.ts';
 import type { CompileContext } from '../context.ts';
 
@@ -9,7 +9,7 @@ interface Features {
 }
 
 function featuresOf(context: CompileContext): Features {
-  const menus = context.header.rows.flatMap(rowParts).filter((part) => part.kind === 'menu');
+  const menus = headerParts(context.header).filter((part) => part.kind === 'menu');
   const opening = menus.filter((part) => part.levels > 1 && findMenu(context.site, part.menu)?.items.some((item) => item.children.length > 0));
   return { submenus: opening.length > 0, hover: opening.some((part) => part.opensOn === 'hover') };
 }

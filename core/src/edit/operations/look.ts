@@ -7,6 +7,7 @@ import { acceptsValue, allowedValue } from '../../document/schema.ts';
 import type { Value } from '../../document/values.ts';
 import { ownersOf, slotKind } from '../../document/walk.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
+import { getAt } from '../json-patch.ts';
 
 /** A cell with the value it gets; null clears it. */
 export interface CellValue extends Cell {
@@ -17,7 +18,7 @@ export interface CellValue extends Cell {
 const cellKeys = (cell: Cell) => ['look', cell.slot, cell.level, cell.state, cell.band, cell.property];
 
 /** The chain of existing objects from the owner down to the cell. */
-function existing(draft: Draft, ownerPath: string, owner: unknown, keys: readonly string[]) {
+function existing(ownerPath: string, owner: unknown, keys: readonly string[]) {
   const chain: { path: string; node: Record<string, unknown> }[] = [];
   let path = ownerPath;
   let node = owner;
@@ -32,7 +33,7 @@ function existing(draft: Draft, ownerPath: string, owner: unknown, keys: readonl
 
 function setCell(draft: Draft, ownerPath: string, owner: unknown, cell: CellValue): void {
   const keys = cellKeys(cell);
-  const { chain } = existing(draft, ownerPath, owner, keys);
+  const { chain } = existing(ownerPath, owner, keys);
   const at = chain.at(-1);
   if (!at) return;
   const missing = keys.slice(chain.length);
@@ -43,7 +44,7 @@ function setCell(draft: Draft, ownerPath: string, owner: unknown, cell: CellValu
 /** Removes the cell, and with it every object that would be left empty (but not the look itself). */
 function clearCell(draft: Draft, ownerPath: string, owner: unknown, cell: CellValue): void {
   const keys = cellKeys(cell);
-  const { chain, found } = existing(draft, ownerPath, owner, keys);
+  const { chain, found } = existing(ownerPath, owner, keys);
   if (chain.length < keys.length || found === undefined) return;
   let index = keys.length - 1;
   while (index > 1 && Object.keys(chain[index]?.node ?? {}).length === 1) index--;
@@ -65,13 +66,10 @@ export const setLook: EditOperation<{ readonly cells: readonly CellValue[] }> = 
     if (cell.value !== null && !acceptsValue(property(cell.property), cell.value)) {
       return refuse('value', owner.path, `${property(cell.property).label}: allowed is ${allowedValue(property(cell.property))}`);
     }
-    const source = ownerNode(draft, owner.path);
-    if (cell.value === null) clearCell(draft, owner.path, source, cell);
-    else setCell(draft, owner.path, source, cell);
+    const source = getAt(draft.site(), owner.path);
+    if (!source.ok) return source;
+    if (cell.value === null) clearCell(draft, owner.path, source.value, cell);
+    else setCell(draft, owner.path, source.value, cell);
   }
   return succeed(draft.patch());
 };
-
-function ownerNode(draft: Draft, path: string): unknown {
-  return path.split('/').slice(1).reduce<unknown>((node, segment) => (node as Record<string, unknown>)[segment], draft.site());
-}

@@ -1,6 +1,7 @@
-import { bandAt, findHeader, ownersOf, slotKind, type Header, type Level, type Panel, type Site } from '@hamaca/core';
+import { bandAt, findHeader, ownersOf, slotKind, type Header, type Level, type Panel, type Scene, type Site } from '@hamaca/core';
 import { memo, useEffect, useMemo, useRef, useState } from 'react';
 import { Choice } from '../../controls/choice.tsx';
+import { useRoom } from '../../controls/use-room.ts';
 import { slotClass } from '../../stage/slot-class.ts';
 import { Stage, type Picked } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
@@ -14,21 +15,6 @@ import { Pins } from './pins.tsx';
 import { SwatchTray } from './swatch-tray.tsx';
 import { useDrag } from './use-drag.ts';
 import { WidthLine } from './width-line.tsx';
-
-/** The room around an element, followed while it changes. */
-function useRoom() {
-  const ref = useRef<HTMLDivElement>(null);
-  const [room, setRoom] = useState({ width: 1000, height: 300 });
-  useEffect(() => {
-    if (!ref.current) return;
-    const observer = new ResizeObserver(([entry]) => {
-      if (entry) setRoom({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) });
-    });
-    observer.observe(ref.current);
-    return () => { observer.disconnect(); };
-  }, []);
-  return { ref, room };
-}
 
 function panelOf(site: Site): Panel | null {
   return site.pieces.find((piece) => piece.kind === 'panel') ?? null;
@@ -53,13 +39,18 @@ function useSelection(site: Site, header: Header) {
   }, [site, selected, pins]);
 }
 
+/** The scene chosen on the bench, the site's last one before any is. */
+function useScene(site: Site): Scene | undefined {
+  const id = useBench((state) => state.scene);
+  return site.scenes.find((scene) => scene.id === id) ?? site.scenes.at(-1);
+}
+
 const STAGE_PADDING = 12;
 
 function StageArea({ site, header, fonts, tall }: { readonly site: Site; readonly header: Header; readonly fonts: Fonts; readonly tall: boolean }) {
   const { ref, room } = useRoom();
   const width = useBench((state) => state.width);
-  const sceneId = useBench((state) => state.scene);
-  const scene = site.scenes.find((entry) => entry.id === sceneId) ?? site.scenes.at(-1) ?? site.scenes[0];
+  const scene = useScene(site);
   const output = useStageOutput(site, header, fonts);
   const { selected, pinned, reveal } = useSelection(site, header);
   const scale = Math.min(1, Math.max(0.2, room.width / width));
@@ -85,7 +76,7 @@ const ARRANGEMENTS: readonly { value: Arrangement; label: string }[] = [
 ];
 
 function PieceBar({ site, header }: { readonly site: Site; readonly header: Header }) {
-  const sceneId = useBench((state) => state.scene);
+  const chosen = useScene(site);
   const arrangement = useBench((state) => state.arrangement);
   const band = site.bands[bandAt(site, useBench((state) => state.width))];
   const kind = slotKind(site, useBench((state) => state.selected));
@@ -95,7 +86,7 @@ function PieceBar({ site, header }: { readonly site: Site; readonly header: Head
       <span className="text-ink-faint">at <span data-testid="band">{band?.name}</span></span>
       {kind && <Pins kind={kind} />}
       <span className="ml-auto flex items-center gap-2">
-        <Choice label="Scene" value={sceneId ?? site.scenes.at(-1)?.id ?? ''} options={site.scenes.map((scene) => ({ value: scene.id, label: `over: ${scene.name.toLowerCase()}` }))}
+        <Choice label="Scene" value={chosen?.id ?? ''} options={site.scenes.map((scene) => ({ value: scene.id, label: `over: ${scene.name.toLowerCase()}` }))}
           onChange={(scene) => { benchStore.setState({ scene }); }} />
         <Choice label="Arrangement of the bench" value={arrangement} options={ARRANGEMENTS} onChange={(value) => { benchStore.setState({ arrangement: value as Arrangement }); }} />
       </span>
@@ -120,8 +111,7 @@ function Seam() {
 
 /** Kept as it is while a newer document is only on the stage: the stage goes first. */
 const Controls = memo(function Controls({ site, header, tall }: { readonly site: Site; readonly header: Header; readonly tall: boolean }) {
-  const sceneId = useBench((state) => state.scene);
-  const scene = site.scenes.find((entry) => entry.id === sceneId) ?? site.scenes.at(-1);
+  const scene = useScene(site);
   return (
     <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[156px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}>
       <div className="min-h-0 border-r border-twine"><PartsOutline header={header} panel={panelOf(site)} /></div>

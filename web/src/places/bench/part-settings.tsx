@@ -1,4 +1,4 @@
-import { formatTarget, isCleanSvg, ownersOf, parseTarget, rowParts, type Part, type Piece, type Site } from '@hamaca/core';
+import { formatTarget, isCleanSvg, ownersOf, parseTarget, headerParts, type Part, type Piece, type Site } from '@hamaca/core';
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
@@ -90,7 +90,7 @@ export function PartSettings({ site }: { readonly site: Site }) {
   const owner = ownersOf(site).get(selected.owner);
   if (!owner) return null;
   const set: Set = (fields, label) => { edit({ name: 'set-owner', args: { id: owner.id, fields } }, label); return null; };
-  const part = owner.piece.kind === 'header' ? owner.piece.rows.flatMap(rowParts).find((entry) => entry.id === owner.id) : undefined;
+  const part = owner.piece.kind === 'header' ? headerParts(owner.piece).find((entry) => entry.id === owner.id) : undefined;
   const content = part?.kind === 'logo' ? <LogoSettings part={part} set={set} />
     : part?.kind === 'menu' ? <MenuSettings site={site} part={part} set={set} />
     : part?.kind === 'button' ? <ButtonSettings site={site} part={part} set={set} onRemove={() => { edit({ name: 'remove-part', args: { id: part.id } }, 'Remove the call to action'); }} />

@@ -1,4 +1,4 @@
-import { createButton, idsOf, NO_TARGET, PART_LABELS, rowParts, slotsOf, uniqueName, type Header, type OwnerKind, type Panel, ZONES } from '@hamaca/core';
+import { createButton, idsOf, NO_TARGET, PART_LABELS, headerParts, slotsOf, uniqueName, type Header, type OwnerKind, type Panel, ZONES } from '@hamaca/core';
 import { Button } from '../../controls/button.tsx';
 import { useEdit, useSite } from '../../state/open-site.tsx';
 import { selectSlot, useBench } from './bench-state.ts';
@@ -85,7 +85,7 @@ function AddCallToAction({ header }: { readonly header: Header }) {
   const site = useSite();
   const edit = useEdit();
   const row = header.rows[0];
-  if (!row || header.rows.flatMap(rowParts).some((part) => part.kind === 'button')) return null;
+  if (!row || headerParts(header).some((part) => part.kind === 'button')) return null;
   const add = () => {
     const id = uniqueName('call-to-action', idsOf(site));
     const look = { button: { all: { rest: { all: { paddingInline: 16, paddingBlock: 9, radius: 6 } }, hover: { all: { fill: { role: 'ink' } } } } } } as const;

@@ -1,6 +1,7 @@
 import { fitAt, fitLine, type Fit, type Header, type Measurer, type Site } from '@hamaca/core';
-import { useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useMemo, useRef, type KeyboardEvent } from 'react';
 import { Button } from '../../controls/button.tsx';
+import { useRoom } from '../../controls/use-room.ts';
 import { TextField } from '../../controls/text-field.tsx';
 import { useSiteStore } from '../../state/open-site.tsx';
 import { setWidth, useBench, WIDTHS } from './bench-state.ts';
@@ -35,18 +36,6 @@ function clearOf(x: number, knot: number): number {
   return x < knot ? knot - HANDLE_DISTANCE : knot + HANDLE_DISTANCE;
 }
 
-function useLength() {
-  const ref = useRef<HTMLDivElement>(null);
-  const [length, setLength] = useState(1000);
-  useEffect(() => {
-    if (!ref.current) return;
-    const observer = new ResizeObserver(([entry]) => { if (entry) setLength(entry.contentRect.width - 2 * MARGIN); });
-    observer.observe(ref.current);
-    return () => { observer.disconnect(); };
-  }, []);
-  return { ref, length };
-}
-
 interface Props {
   readonly site: Site;
   readonly header: Header;
@@ -57,7 +46,8 @@ interface Props {
 export function WidthLine({ site, header, measure }: Props) {
   const store = useSiteStore();
   const width = useBench((state) => state.width);
-  const { ref, length } = useLength();
+  const { ref, room } = useRoom();
+  const length = room.width - 2 * MARGIN;
   const line = useMemo(() => fitLine(site, header, WIDTHS, measure), [site, header, measure]);
   const toX = (value: number) => ((value - WIDTHS.from) / (WIDTHS.to - WIDTHS.from)) * length;
   const toWidth = (clientX: number) => WIDTHS.from + ((clientX - (ref.current?.getBoundingClientRect().left ?? 0) - MARGIN) / Math.max(1, length)) * (WIDTHS.to - WIDTHS.from);

@@ -1,7 +1,8 @@
-import { findHeader, ownersOf, type Site } from '@hamaca/core';
-import { useEffect, useRef, useState } from 'react';
+import { findHeader, headerParts, ownersOf, type Site } from '@hamaca/core';
+import { useState } from 'react';
 import { Stage } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
+import { useRoom } from '../../controls/use-room.ts';
 import { TextField } from '../../controls/text-field.tsx';
 import { useFonts } from '../../state/fonts.ts';
 import { useEdit, useSite } from '../../state/open-site.tsx';
@@ -14,7 +15,7 @@ function countLinks(items: Site['menus'][number]['items']): number {
 }
 
 function placementWords(site: Site, menuId: string): string {
-  const placements = site.pieces.flatMap((piece) => (piece.kind === 'header' ? piece.rows.flatMap((row) => Object.values(row.zones).flat()).filter((part) => part.kind === 'menu' && part.menu === menuId).map((part) => `${piece.name}, ${part.kind === 'menu' ? part.levels : 0} levels`) : []));
+  const placements = site.pieces.flatMap((piece) => (piece.kind === 'header' ? headerParts(piece).filter((part) => part.kind === 'menu' && part.menu === menuId).map((part) => `${piece.name}, ${part.kind === 'menu' ? part.levels : 0} levels`) : []));
   return placements.length === 0 ? 'not placed anywhere' : `placed in: ${placements.join('; ')}`;
 }
 
@@ -28,18 +29,11 @@ export function LinksPlace() {
   const header = findHeader(site);
   const output = useStageOutput(site, header, fonts);
   const scene = site.scenes[0];
-  const room = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(1000);
-  useEffect(() => {
-    if (!room.current) return;
-    const observer = new ResizeObserver(([entry]) => { if (entry) setWidth(entry.contentRect.width); });
-    observer.observe(room.current);
-    return () => { observer.disconnect(); };
-  }, []);
-  const scale = Math.min(1, width / PREVIEW.width);
+  const { ref, room } = useRoom();
+  const scale = Math.min(1, room.width / PREVIEW.width);
   return (
     <main className="flex h-full min-h-0 flex-col">
-      <div ref={room} className="flex h-[132px] shrink-0 justify-center overflow-hidden border-b border-twine bg-surround">
+      <div ref={ref} className="flex h-[132px] shrink-0 justify-center overflow-hidden border-b border-twine bg-surround">
         {output && scene && ownersOf(site).size > 0 && <Stage site={site} output={output} scene={scene} label="The header with these links" scale={scale} {...PREVIEW} />}
       </div>
       <div className="mx-auto flex min-h-0 w-full max-w-[980px] grow flex-col px-6 py-4">

@@ -1,4 +1,4 @@
-import { buildMenu, createPlainSite, parseSiteFile, type ImportNote, type LinkLine, type Problem, type Site } from '@hamaca/core';
+import { buildMenu, createPlainSite, parseSiteFile, SITE_ADDRESS, type ImportNote, type LinkLine, type Problem, type Site } from '@hamaca/core';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
@@ -56,7 +56,7 @@ function Problems({ title, problems }: { readonly title: string; readonly proble
   );
 }
 
-const addressOk = (url: string) => /^$|^https?:\/\/[^\s<>"']+$/.test(url);
+const addressOk = (url: string) => SITE_ADDRESS.test(url);
 
 /** A new site from a pasted outline or page, or from a site file. Nothing is created before it is asked for. */
 export function NewSitePlace() {
