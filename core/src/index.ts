@@ -20,21 +20,24 @@ export { ZONES, type Header, type Row, type Zone } from './document/pieces/heade
 export type { Panel } from './document/pieces/panel.ts';
 export { PROPERTIES, property, PROPERTY_IDS, type Property, type PropertyGroup, type PropertyId } from './document/properties.ts';
 export { allowedValue, isCleanSvg } from './document/schema.ts';
-export type { Band, Menu, MenuItem, Page, Scene, Site, Swatch, TypeStyle } from './document/site.ts';
+export type { Band, Icon, Menu, Page, Scene, Section, Site, Swatch, TypeStyle } from './document/site.ts';
+export { ITEM_ROLES, type ItemField, type ItemFields, type ItemRole, type MenuItem } from './document/menu-item.ts';
 export type { SlotKind } from './document/slot.ts';
-export { LEVELS, STATES, type Level, type LevelKey, type State } from './document/states.ts';
+export { LEVELS, levelCount, SHOWN_LEVELS, STATES, type ShownLevels, type Level, type LevelKey, type State } from './document/states.ts';
 export { NO_TARGET, type Target } from './document/target.ts';
 export { LANGUAGE_TAG, refuseUrl, SITE_ADDRESS } from './document/url.ts';
 export { ROLES, toPixels, type ColourValue, type LengthValue, type Role, type Value } from './document/values.ts';
 export {
-  findHeader, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, rowParts, slotKind, walkMenu, type Owner, type PlacedItem,
+  findHeader, findIcon, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,
+  slotKind, walkMenu, type Owner, type PlacedItem, type Placement,
 } from './document/walk.ts';
+export { wearsSlot } from './document/worn.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile, printSiteFile } from './load/load-site.ts';
 export { applyPatch, guardPatch, readPatch, type JsonPatch, type PatchOperation } from './edit/json-patch.ts';
 export { EMPTY_HISTORY, recordChange, redoChange, replayHistory, undoChange, type Change, type History } from './edit/history.ts';
 export { applyCheckedPatch, OPERATIONS, runEdit, type Edit, type OperationArgs, type OperationName } from './edit/operations.ts';
-export { stepPlace, type ItemPlace } from './edit/operations/menu.ts';
+export { topmostItems, type ItemChange, type ItemPlace, type NewItems, type Step } from './edit/operations/items.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
 export type { CellValue } from './edit/operations/look.ts';
 export { swatchUses } from './edit/operations/palette.ts';

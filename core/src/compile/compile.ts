@@ -5,7 +5,7 @@ import { createContext, type CompileContext, type CompileOptions } from './conte
 import { fontRules, usedTypefaces } from './fonts.ts';
 import { lookRules } from './look-rules.ts';
 import { headerMarkup, headerRules } from './parts/header.ts';
-import { panelRules } from './parts/panel.ts';
+import { panelsRules } from './parts/panel.ts';
 import { mergeRules } from './passes/merge.ts';
 import { printCss } from './print/css.ts';
 import { printHtml } from './print/html.ts';
@@ -25,7 +25,7 @@ export interface Compiled {
 function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Typeface[] } {
   const inherited = inheritedBase(context);
   const rules: ConditionalRule[] = [
-    ...resetRules(context, inherited), ...commonRules(context), ...headerRules(context), ...panelRules(context), ...lookRules(context, inherited),
+    ...resetRules(context, inherited), ...commonRules(context), ...headerRules(context), ...panelsRules(context), ...lookRules(context, inherited),
     ...modeRules(context),
   ];
   const typefaces = usedTypefaces(context, rules);

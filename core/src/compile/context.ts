@@ -1,7 +1,8 @@
 import type { Header } from '../document/pieces/header.ts';
 import type { Panel } from '../document/pieces/panel.ts';
 import type { Site } from '../document/site.ts';
-import { openedPanel } from '../document/walk.ts';
+import type { Part } from '../document/part.ts';
+import { openedPanel, panelsOf } from '../document/walk.ts';
 import type { FontMetrics } from '../text/font-table.ts';
 import { createNames, DEFAULT_PREFIX, type Names } from './names.ts';
 
@@ -22,6 +23,8 @@ export interface CompileContext {
   readonly header: Header;
   /** The panel that folds the menu, with the width in px below which it does; null where nothing folds. */
   readonly fold: { readonly panel: Panel; readonly below: number } | null;
+  /** Every panel the header can open, the one it folds into among them. */
+  readonly panels: readonly Panel[];
   readonly names: Names;
   /**
    * The selector of the piece's root. The `:not()` of an id that nothing has lends every rule an id's weight, so that
@@ -41,10 +44,19 @@ function findFold(site: Site, header: Header): CompileContext['fold'] {
   return index >= 0 && panel ? { panel, below: wider?.min ?? 100_000 } : null;
 }
 
+/** The panels that something opens: the folding one only where the menu folds, unless a link leads to it. */
+function reachedPanels(site: Site, header: Header): readonly Panel[] {
+  if (findFold(site, header)) return panelsOf(site, header);
+  const withoutOpeners: Header = { ...header, rows: header.rows.map((row) => ({ ...row, zones: { start: barParts(row.zones.start), middle: barParts(row.zones.middle), end: barParts(row.zones.end) } })) };
+  return panelsOf(site, withoutOpeners);
+}
+
+const barParts = (parts: readonly Part[]) => parts.filter((part) => part.kind !== 'opener');
+
 export function createContext(site: Site, header: Header, options: CompileOptions): CompileContext {
-  const names = createNames(header, options.prefix ?? DEFAULT_PREFIX);
+  const names = createNames(site, header, options.prefix ?? DEFAULT_PREFIX);
   return {
-    site, header, names, fold: findFold(site, header), root: `.${names.name('header')}:not(#${names.name('x')})`,
+    site, header, names, fold: findFold(site, header), panels: reachedPanels(site, header), root: `.${names.name('header')}:not(#${names.name('x')})`,
     fontBase: options.fontBase ?? 'fonts/', pinnable: options.pinnable ?? false, fonts: options.fonts,
   };
 }

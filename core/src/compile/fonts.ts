@@ -1,4 +1,4 @@
-import { findMenu, headerParts, walkMenu } from '../document/walk.ts';
+import { headerParts, shownLinks } from '../document/walk.ts';
 import { property } from '../document/properties.ts';
 import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
 import { findTypeface, type Typeface } from '../text/typefaces.ts';
@@ -17,13 +17,10 @@ export function usedTypefaces(context: CompileContext, rules: readonly Condition
 
 /** All labels of the header: the sample its fallback faces are fitted to. */
 function labels(context: CompileContext): string {
-  const texts = headerParts(context.header).flatMap((part) => {
+  const texts = [...headerParts(context.header), ...context.panels.flatMap((panel) => panel.parts)].flatMap((part) => {
     if (part.kind === 'logo') return [part.text];
     if (part.kind === 'button') return [part.label];
-    const menu = part.kind === 'menu' ? findMenu(context.site, part.menu) : null;
-    const found: string[] = [];
-    if (menu) walkMenu(menu, '', ({ item }) => { found.push(item.label); });
-    return found;
+    return part.kind === 'menu' ? shownLinks(context.site, part).flatMap((item) => [item.label, item.description ?? '']) : [];
   });
   return texts.join(' ').slice(0, 5000);
 }

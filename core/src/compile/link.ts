@@ -1,9 +1,52 @@
+import type { MenuItem } from '../document/menu-item.ts';
+import type { MenuPart } from '../document/parts/menu.ts';
 import type { Target } from '../document/target.ts';
 import { hrefOf } from '../links/target.ts';
 import type { CompileContext } from './context.ts';
-import { element, text, type HtmlElement } from './trees.ts';
+import { glyph } from './icons.ts';
+import { element, text, type HtmlElement, type HtmlNode } from './trees.ts';
 
-/** A link with its label; without a target it is a placeholder link (HTML, section 4.5.1). */
-export function linkElement(context: CompileContext, className: string, label: string, target: Target): HtmlElement {
-  return element('a', { class: className, href: hrefOf(context.site, target) }, text(label));
+type Attributes = HtmlElement['attributes'];
+
+/** The attributes of a control that opens a panel by the browser's own invokers (HTML, `commandfor`). */
+export function invoker(context: CompileContext, panel: string): Attributes {
+  const id = context.names.slotClass(panel, 'panel');
+  return { type: 'button', command: 'show-modal', commandfor: id, 'aria-haspopup': 'dialog', 'aria-controls': id };
+}
+
+/** A link, or the button that opens a panel; without a target a placeholder link (HTML, section 4.5.1). */
+export function linkElement(context: CompileContext, attributes: Attributes, target: Target, ...content: readonly (HtmlNode | null)[]): HtmlElement {
+  if (target.kind === 'panel' && context.panels.some((panel) => panel.id === target.panel)) {
+    const { class: className, href: _none, target: _tab, rel: _rel, ...rest } = attributes;
+    return element('button', { class: className ?? null, ...invoker(context, target.panel), ...rest }, ...content);
+  }
+  return element('a', { ...attributes, href: hrefOf(context.site, target) }, ...content);
+}
+
+/** What a link shows: icon, picture, label and description. */
+export function itemContent(context: CompileContext, part: MenuPart, item: MenuItem): (HtmlNode | null)[] {
+  const at = (slot: string) => context.names.slotClass(part.id, slot);
+  const { description } = item;
+  const label = item.labelHidden ? null : text(item.label);
+  return [
+    item.icon === undefined ? null : glyph(context, at('glyph'), item.icon),
+    item.image === undefined ? null : element('img', { class: at('picture'), src: item.image, alt: item.imageText ?? '', loading: 'lazy' }),
+    // Two lines need an element around them; a bare label needs none.
+    description === undefined || item.labelHidden ? label : element('span', {}, text(item.label), element('span', { class: at('description') }, text(description))),
+  ];
+}
+
+/** The name of a link where it is not its label. */
+export const accessibleName = (item: MenuItem): string | null => item.name ?? (item.labelHidden ? item.label : null);
+
+/** The attributes a link takes from its item. */
+export function itemAttributes(item: MenuItem, className: string): Attributes {
+  const rel = [...(item.newTab ? ['noopener'] : []), ...(item.rel?.split(' ') ?? [])];
+  return {
+    class: item.className === undefined ? className : `${className} ${item.className}`,
+    target: item.newTab ? '_blank' : null,
+    rel: rel.length > 0 ? [...new Set(rel)].join(' ') : null,
+    title: item.title ?? null,
+    'aria-label': accessibleName(item),
+  };
 }

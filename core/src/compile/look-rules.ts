@@ -1,8 +1,10 @@
 import { slotsOf } from '../document/catalogue.ts';
 import { property, type PropertyId } from '../document/properties.ts';
 import type { SlotKind } from '../document/slot.ts';
+import type { Piece } from '../document/piece.ts';
 import type { Value } from '../document/values.ts';
-import { findPiece, ownersOf, type Owner } from '../document/walk.ts';
+import { ownersOf, placedParts, type Owner } from '../document/walk.ts';
+import { wearsSlot } from '../document/worn.ts';
 import { bandEnd, fallbackValue } from '../resolve/resolve.ts';
 import { sameJson } from '../base/json.ts';
 import type { Look } from '../document/look.ts';
@@ -15,10 +17,10 @@ import { valueCss } from './values.ts';
 
 /** The owners whose looks style this header: itself, its rows and parts, and the panel it folds into. */
 export function styledOwners(context: CompileContext): Owner[] {
-  const panel = context.fold && findPiece(context.site, context.fold.panel.id);
+  const panels = new Set<Piece>(context.panels);
   const owners = [...ownersOf(context.site).values()];
   return owners.filter((owner) => {
-    if (owner.piece === panel) return true;
+    if (panels.has(owner.piece)) return true;
     return owner.piece === context.header && (owner.kind !== 'opener' || context.fold !== null);
   });
 }
@@ -83,12 +85,19 @@ interface Made {
 /** An edit leaves every other look the same object, and its rules with it. */
 const madeByLook = new WeakMap<Look, Made>();
 
+/** A menu's slots are styled where one of its links has them. */
+function isWorn(site: Site, owner: Owner, slot: string): boolean {
+  const part = owner.kind === 'menu' ? placedParts(site).find((placed) => placed.part.id === owner.id)?.part : null;
+  return part?.kind !== 'menu' || wearsSlot(site, part, slot);
+}
+
 function ownerRules(context: CompileContext, owner: Owner, inherited: InheritedBase, inheritedKey: string): readonly ConditionalRule[] {
   const { bands, typeStyles } = context.site;
-  const key = `${owner.id} ${context.names.slotClass(owner.id, '')} ${context.pinnable} ${inheritedKey}`;
+  const slots = Object.entries(slotsOf(owner.kind)).filter(([slot]) => isWorn(context.site, owner, slot));
+  const key = `${slots.map(([slot]) => slot).join()} ${owner.id} ${context.names.slotClass(owner.id, '')} ${context.pinnable} ${inheritedKey}`;
   const made = madeByLook.get(owner.look);
   if (made?.bands === bands && made.typeStyles === typeStyles && made.key === key) return made.rules;
-  const rules = Object.entries(slotsOf(owner.kind)).flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited));
+  const rules = slots.flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited));
   madeByLook.set(owner.look, { bands, typeStyles, key, rules });
   return rules;
 }

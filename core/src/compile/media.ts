@@ -23,3 +23,14 @@ export function folded(context: CompileContext, rules: Rules): ConditionalRule[]
 export function foldedWithScript(context: CompileContext, rules: Rules): ConditionalRule[] {
   return context.fold ? under(rules, `@media (width < ${context.fold.below}px) and (scripting: enabled)`) : [];
 }
+
+/** How a placement is arranged at which widths: in the bar and folded, or always as in a panel. */
+export interface Arranged {
+  readonly unfolded: (rules: Rules) => ConditionalRule[];
+  readonly folded: (rules: Rules) => ConditionalRule[];
+}
+
+export function arrangedOf(context: CompileContext, inPanel: boolean): Arranged {
+  if (inPanel) return { unfolded: () => [], folded: (rules) => under(rules) };
+  return { unfolded: (rules) => unfolded(context, rules), folded: (rules) => folded(context, rules) };
+}

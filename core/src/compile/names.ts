@@ -1,7 +1,7 @@
 import type { Header } from '../document/pieces/header.ts';
 import { memoise } from '../base/memo.ts';
 import type { Site } from '../document/site.ts';
-import { findHeader, rowParts } from '../document/walk.ts';
+import { findHeader, panelsOf, rowParts } from '../document/walk.ts';
 
 /** What every class, id and custom property of the output starts with, unless the designer sets another. */
 export const DEFAULT_PREFIX = 'hm-';
@@ -19,7 +19,7 @@ export interface Names {
 }
 
 /** How many owners of its kind stand before each part: 0 for the first. */
-function ownerOrder(header: Header): ReadonlyMap<string, number> {
+function ownerOrder(site: Site, header: Header): ReadonlyMap<string, number> {
   const counts = new Map<string, number>();
   const order = new Map<string, number>();
   const note = (kind: string, id: string) => {
@@ -31,11 +31,15 @@ function ownerOrder(header: Header): ReadonlyMap<string, number> {
     note('row', row.id);
     for (const part of rowParts(row)) note(part.kind, part.id);
   }
+  for (const panel of panelsOf(site, header)) {
+    note('panel', panel.id);
+    for (const part of panel.parts) note(part.kind, part.id);
+  }
   return order;
 }
 
-export function createNames(header: Header, prefix: string): Names {
-  const order = ownerOrder(header);
+export function createNames(site: Site, header: Header, prefix: string): Names {
+  const order = ownerOrder(site, header);
   return {
     prefix,
     slotClass: (owner, slot) => {
@@ -50,7 +54,7 @@ export function createNames(header: Header, prefix: string): Names {
 
 const namesBySite = memoise((site: Site): { names: Names | null } => {
   const header = findHeader(site);
-  return { names: header && createNames(header, DEFAULT_PREFIX) };
+  return { names: header && createNames(site, header, DEFAULT_PREFIX) };
 });
 
 /** The names a site's header has in the output; null where it has none. */

@@ -3,6 +3,7 @@ import { SLOTS } from '../document/catalogue.ts';
 import { headerParts } from '../document/walk.ts';
 import type { Value } from '../document/values.ts';
 import { within, type CompileContext } from './context.ts';
+import { symbols } from './icons.ts';
 import type { InheritedBase } from './look-rules.ts';
 import { rule, type ConditionalRule } from './trees.ts';
 import { valueCss } from './values.ts';
@@ -39,12 +40,13 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
 
 /** What no look decides: the ring of focus, icons, and the page's own settings for colours and print. */
 export function commonRules(context: CompileContext): ConditionalRule[] {
-  const iconRules = context.fold ? [rule(within(context, `.${context.names.name('icon')}`), [
+  const iconRules = context.panels.length > 0 ? [rule(within(context, `.${context.names.name('icon')}`), [
     ['all', 'unset'], ['box-sizing', 'border-box'], ['display', 'block'], ['inline-size', '1em'], ['block-size', '1em'], ['fill', 'none'], ['stroke', 'currentColor'],
     ['stroke-width', '2'], ['stroke-linecap', 'round'],
   ])] : [];
   return [
     ...iconRules,
+    ...(symbols(context) ? [rule(within(context, `.${context.names.name('symbols')}`), [['display', 'none']])] : []),
     rule(within(context, ':focus-visible'), [['outline', '2px solid currentColor'], ['outline-offset', '2px']]),
   ];
 }
@@ -52,11 +54,11 @@ export function commonRules(context: CompileContext): ConditionalRule[] {
 /** Forced colours drop fills, so the current page and the call to action get a line; print shows no controls. */
 export function modeRules(context: CompileContext): ConditionalRule[] {
   const { names } = context;
-  const controls = [names.name('opener'), names.name('close')].map((name) => within(context, `.${name}`)).join(', ');
+  const controls = [names.name('opener'), ...context.panels.map((panel) => names.slotClass(panel.id, 'close'))].map((name) => within(context, `.${name}`)).join(', ');
   return [
     rule(within(context, '[aria-current]'), [['text-decoration', 'underline']], '@media (forced-colors: active)'),
     rule(within(context, `.${names.name('button')}`), [['outline', '1px solid']], '@media (forced-colors: active)'),
-    ...(context.fold ? [
+    ...(context.panels.length > 0 ? [
       rule(controls, [['display', 'none']], '@media print'),
     ] : []),
   ];

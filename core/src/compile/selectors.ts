@@ -1,4 +1,5 @@
-import type { OwnerKind } from '../document/catalogue.ts';
+import { slotsOf, type OwnerKind } from '../document/catalogue.ts';
+import type { SlotKind } from '../document/slot.ts';
 import type { Level, LevelKey, State } from '../document/states.ts';
 import { within, type CompileContext } from './context.ts';
 
@@ -17,9 +18,11 @@ const STATE_CONDITIONS: Readonly<Record<Exclude<State, 'rest' | 'scrolled'>, str
 /** Where a link opens something, the sign stands on the button behind it or on itself. */
 const LINK_OPEN = '[aria-expanded=true],:has(+[aria-expanded=true])';
 
-function stateCondition(context: CompileContext, slot: string, state: State): string {
+function stateCondition(context: CompileContext, slot: string, kind: SlotKind, state: State): string {
   if (state === 'rest' || state === 'scrolled') return '';
   const own = STATE_CONDITIONS[state];
+  const around = kind.inside === undefined ? null : state === 'open' ? LINK_OPEN : own;
+  if (around !== null) return `:where(${around.split(',').map((condition) => `${condition} *`).join()}${context.pinnable ? `,[data-pin~=${state}],[data-pin~=${state}] *` : ''})`;
   const pin = context.pinnable ? `,[data-pin~=${state}]` : '';
   if (slot === 'marker') {
     const around = state === 'current' ? '[aria-current]+*' : `${own},${own}>*`;
@@ -29,19 +32,22 @@ function stateCondition(context: CompileContext, slot: string, state: State): st
   return `:where(${condition}${pin})`;
 }
 
-/** The way from the menu's list down to a link of one level. */
-function levelCondition(menuClass: string, level: Level): string {
-  return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 1)}>*)`;
+/** The way from the menu's list down to a link of one level, or to what stands inside it. The third holds all deeper ones. */
+function levelCondition(menuClass: string, level: Level, inside: boolean): string {
+  if (level === 3) return `:where(.${menuClass}>*>ul>*>ul *)`;
+  return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 1)}>${inside ? ':not(ul) ' : ''}*)`;
 }
 
 /** A slot's selector for one level and state. */
 export function slotSelector(
   context: CompileContext, owner: { kind: OwnerKind; id: string }, slot: string, level: LevelKey, state: State,
 ): string {
-  const condition = stateCondition(context, slot, state);
+  const kind = slotsOf(owner.kind)[slot] as SlotKind;
+  const condition = stateCondition(context, slot, kind, state);
   if (owner.kind === 'header') return context.root + condition;
   if (slot === 'scrim') return within(context, `.${context.names.slotClass(owner.id, 'panel')}::backdrop`);
-  const ofLevel = slot === 'link' && level !== 'all' ? levelCondition(context.names.slotClass(owner.id, 'list'), Number(level) as Level) : '';
+  const isNested = kind.levels.length > 1 && level !== 'all';
+  const ofLevel = isNested ? levelCondition(context.names.slotClass(owner.id, 'list'), Number(level) as Level, kind.inside !== undefined) : '';
   return within(context, `.${context.names.slotClass(owner.id, slot)}${ofLevel}${condition}`);
 }
 

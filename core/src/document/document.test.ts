@@ -64,7 +64,7 @@ describe('walking', () => {
     const seen: string[] = [];
     walkMenu(menu, '/menus/0', ({ item, depth, path }) => { if (depth === 3) seen.push(`${item.label} ${path}`); });
     expect(seen).toEqual(['North hide /menus/0/items/0/children/2/children/0', 'Reed hide /menus/0/items/0/children/2/children/1', 'Tower hide /menus/0/items/0/children/2/children/2']);
-    expect(itemsOf(DEMO).size).toBe(22);
+    expect(itemsOf(DEMO).size).toBe(22 + 3 + 12 + 4);
   });
   test('owners and ids are found by id, and remembered per document', () => {
     expect(ownersOf(DEMO)).toBe(ownersOf(DEMO));

@@ -1,10 +1,12 @@
 import { describeValue, type Problem } from '../base/result.ts';
 import { slotsOf } from './catalogue.ts';
 import { LIMITS } from './limits.ts';
+import type { MenuItem } from './menu-item.ts';
 import type { Site } from './site.ts';
 import type { Target } from './target.ts';
 import type { ColourValue, Value } from './values.ts';
-import { headerParts, ownersOf, rowParts, walkMenu } from './walk.ts';
+import type { Part } from './part.ts';
+import { ownersOf, placedParts, rowParts, walkMenu } from './walk.ts';
 
 /** What a site refers to by id, gathered once. */
 interface Known {
@@ -13,6 +15,7 @@ interface Known {
   readonly bands: ReadonlySet<string>;
   readonly menus: ReadonlySet<string>;
   readonly panels: ReadonlySet<string>;
+  readonly icons: ReadonlySet<string>;
 }
 
 const dangling = (path: string, what: string, id: string, known: ReadonlySet<string>): Problem[] =>
@@ -27,7 +30,14 @@ function colourProblems(value: Value | undefined, path: string, known: Known): P
 }
 
 function targetProblems(target: Target, path: string, known: Known): Problem[] {
+  if (target.kind === 'panel') return dangling(`${path}/panel`, 'panel', target.panel, known.panels);
   return target.kind === 'page' ? dangling(`${path}/page`, 'page', target.page, known.pages) : [];
+}
+
+function itemProblems(item: MenuItem, path: string, known: Known): Problem[] {
+  const icon = item.icon === undefined ? [] : dangling(`${path}/icon`, 'icon', item.icon, known.icons);
+  const bands = (item.bands ?? []).flatMap((band, index) => dangling(`${path}/bands/${index}`, 'band', band, known.bands));
+  return [...targetProblems(item.target, `${path}/target`, known), ...icon, ...bands];
 }
 
 function uniqueIds(site: Site): Problem[] {
@@ -42,12 +52,15 @@ function uniqueIds(site: Site): Problem[] {
     }
     seen.add(id);
   };
-  for (const list of ['palette', 'typeStyles', 'bands', 'pages', 'menus', 'scenes', 'pieces'] as const) {
+  for (const list of ['palette', 'typeStyles', 'bands', 'pages', 'icons', 'menus', 'scenes', 'pieces'] as const) {
     site[list].forEach((entry, index) => { note(entry.id, `/${list}/${index}`); });
   }
   site.menus.forEach((menu, index) => { walkMenu(menu, `/menus/${index}`, ({ item, path }) => { note(item.id, path); }); });
   site.pieces.forEach((piece, index) => {
-    if (piece.kind !== 'header') return;
+    if (piece.kind === 'panel') {
+      piece.parts.forEach((part, place) => { note(part.id, `/pieces/${index}/parts/${place}`); });
+      return;
+    }
     piece.rows.forEach((row, rowIndex) => {
       const path = `/pieces/${index}/rows/${rowIndex}`;
       note(row.id, path);
@@ -92,20 +105,17 @@ function lookProblems(site: Site, known: Known): Problem[] {
   return problems;
 }
 
+/** A part's references. The link a menu starts from may be gone: then nothing is shown, and a check says so. */
+function partProblems(part: Part, at: string, known: Known): Problem[] {
+  if (part.kind === 'menu') return dangling(`${at}/menu`, 'menu', part.menu, known.menus);
+  if (part.kind === 'opener') return dangling(`${at}/panel`, 'panel', part.panel, known.panels);
+  return part.kind === 'button' ? targetProblems(part.target, `${at}/target`, known) : [];
+}
+
 function pieceProblems(site: Site, known: Known): Problem[] {
-  return site.pieces.flatMap((piece, index) => {
-    if (piece.kind !== 'header') return [];
-    const path = `/pieces/${index}`;
-    const fold = piece.foldBand === null ? [] : dangling(`${path}/foldBand`, 'band', piece.foldBand, known.bands);
-    const parts = [...ownersOf(site).values()].filter((owner) => owner.piece === piece);
-    const places = new Map(parts.map((owner) => [owner.id, owner.path]));
-    return [...fold, ...headerParts(piece).flatMap((part): Problem[] => {
-      const at = places.get(part.id) ?? path;
-      if (part.kind === 'menu') return dangling(`${at}/menu`, 'menu', part.menu, known.menus);
-      if (part.kind === 'opener') return dangling(`${at}/panel`, 'panel', part.panel, known.panels);
-      return part.kind === 'button' ? targetProblems(part.target, `${at}/target`, known) : [];
-    })];
-  });
+  const folds = site.pieces.flatMap((piece, index) =>
+    (piece.kind === 'header' && piece.foldBand !== null ? dangling(`/pieces/${index}/foldBand`, 'band', piece.foldBand, known.bands) : []));
+  return [...folds, ...placedParts(site).flatMap(({ part, path }) => partProblems(part, path, known))];
 }
 
 function menuProblems(site: Site, known: Known): Problem[] {
@@ -114,7 +124,7 @@ function menuProblems(site: Site, known: Known): Problem[] {
   site.menus.forEach((menu, index) => {
     walkMenu(menu, `/menus/${index}`, ({ item, path, depth }) => {
       count++;
-      problems.push(...targetProblems(item.target, `${path}/target`, known));
+      problems.push(...itemProblems(item, path, known));
       if (depth > LIMITS.depth) {
         problems.push({
           code: 'too-deep', path, message: `${path}: links are nested ${depth} deep`, found: `depth ${depth}`, allowed: `at most ${LIMITS.depth}`,
@@ -135,6 +145,7 @@ export function checkIntegrity(site: Site): Problem[] {
   const ids = (list: readonly { id: string }[]) => new Set(list.map((entry) => entry.id));
   const known: Known = {
     swatches: ids(site.palette), pages: ids(site.pages), bands: ids(site.bands), menus: ids(site.menus),
+    icons: ids(site.icons),
     panels: ids(site.pieces.filter((piece) => piece.kind === 'panel')),
   };
   const roles = Object.entries(site.roles).flatMap(([role, value]) => colourProblems(value, `/roles/${role}`, known));

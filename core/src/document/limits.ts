@@ -4,8 +4,12 @@ export const LIMITS = {
   label: 500,
   url: 2048,
   svg: 200_000,
+  /** Longest picture kept as data in the document, in characters. */
+  image: 60_000,
+  icons: 500,
   /** Links in all menus of a site. */
   links: 20_000,
+  menus: 200,
   pages: 60_000,
   swatches: 500,
   /** Deepest nesting of links. */

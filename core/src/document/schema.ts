@@ -1,11 +1,12 @@
-import { array, boolean, lazy, mixed, number, object, string, ValidationError, type Schema, type TestContext } from 'yup';
+import { array, boolean, lazy, mixed, number, object, string, ValidationError, type Schema } from 'yup';
 import { isRecord } from '../base/json.ts';
 import { parseColour } from '../colour/colour.ts';
 import { slotsOf, type OwnerKind } from './catalogue.ts';
+import { itemFaults, pageFaults, targetFaults, type Fault } from './faults.ts';
 import { LIMITS } from './limits.ts';
 import { isPropertyId, property, type Property } from './properties.ts';
-import { LEVEL_KEYS, isState } from './states.ts';
-import { LANGUAGE_TAG, refuseUrl, SITE_ADDRESS } from './url.ts';
+import { LEVEL_KEYS, SHOWN_LEVELS, isState } from './states.ts';
+import { ID, LANGUAGE_TAG, SITE_ADDRESS } from './url.ts';
 import { LENGTH_UNITS, readLength, ROLES, toPixels } from './values.ts';
 import { isFamily } from '../text/typefaces.ts';
 
@@ -13,8 +14,6 @@ import { isFamily } from '../text/typefaces.ts';
  * The one schema of a site document. Messages say what is allowed; the loader adds the path and what was found.
  * Everything is strict: nothing is cast, unknown keys are refused.
  */
-
-const ID = /^[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/;
 
 const id = () => string().strict().required('an id').matches(ID, 'an id of letters, digits, - and _, at most 64 characters');
 const text = (max: number = LIMITS.label) => {
@@ -39,14 +38,6 @@ const record = (fields: Record<string, Schema>) =>
 const flag = () => boolean().strict().required('true or false').typeError('true or false');
 const literal = (value: string | number) => mixed().strict().oneOf([value], JSON.stringify(value)).required(JSON.stringify(value));
 
-const refusal = (test: (value: string) => string | null) => ({
-  name: 'refused', skipAbsent: true,
-  test(this: unknown, value: unknown) {
-    const reason = typeof value === 'string' ? test(value) : null;
-    return reason === null || (this as TestContext).createError({ message: `a link address; ${reason}` });
-  },
-});
-
 const colourLiteral = 'a CSS colour such as #3f6b4a, rgb(63 107 74) or oklch(60% 0.1 150)';
 const cssColour = () => text(100).test('colour', colourLiteral, (value) => parseColour(value) !== null);
 
@@ -69,19 +60,25 @@ function tagged(what: string, schemas: Readonly<Record<string, Schema>>): Schema
   }) as unknown as Schema;
 }
 
-const targetSchema = tagged('target', {
-  page: record({ kind: literal('page'), page: id(), section: text().optional() as Schema }),
-  section: record({ kind: literal('section'), section: text() }),
-  url: record({ kind: literal('url'), url: text(LIMITS.url).test(refusal(refuseUrl)) }),
-  mail: record({ kind: literal('mail'), address: text(LIMITS.url) }),
-  phone: record({ kind: literal('phone'), number: text() }),
-  none: record({ kind: literal('none') }),
-});
+/** A segment as the schema library writes paths, quoted where it needs to be. */
+const bracket = (segment: string) => (/^[A-Za-z_$][\w$]*$/.test(segment) ? `.${segment}` : /^\d+$/.test(segment) ? `[${segment}]` : `["${segment.replaceAll('"', '')}"]`);
 
-const itemSchema: Schema = record({
-  id: id(), label: text(), target: targetSchema,
-  children: lazy(() => list(itemSchema, LIMITS.links)) as unknown as Schema,
-});
+/** A value whose faults are found by a function of our own; each is told at its own path. */
+const judged = (name: string, faultsOf: (value: unknown) => readonly Fault[]): Schema =>
+  mixed().strict().test({
+    name,
+    test(value, context) {
+      const faults = faultsOf(value);
+      if (faults.length === 0) return true;
+      const errors = faults.slice(0, MOST_FAULTS).map((fault) => context.createError({ path: context.path + fault.path.map(bracket).join(''), message: fault.allowed }));
+      return new ValidationError(errors, value, context.path);
+    },
+  });
+
+/** Most faults told of one value; more would not be read. */
+const MOST_FAULTS = 50;
+
+const targetSchema = judged('target', (value) => targetFaults(value));
 
 /** What a property's value may be, as words; the check itself is `acceptsValue`. */
 export function allowedValue(entry: Property): string {
@@ -110,11 +107,9 @@ export function acceptsValue(entry: Property, value: unknown): boolean {
   }
 }
 
-interface LookFault { path: string[]; allowed: string }
-
 /** Walks a look by the catalogue; faults are paths below the look with what is allowed there. */
-function lookFaults(kind: OwnerKind, look: unknown): LookFault[] {
-  const faults: LookFault[] = [];
+function lookFaults(kind: OwnerKind, look: unknown): Fault[] {
+  const faults: Fault[] = [];
   const entries = (value: unknown, path: string[], allowedKeys: string, isAllowed: (key: string) => boolean) => {
     if (!isRecord(value)) {
       faults.push({ path, allowed: `an object with the keys ${allowedKeys}` });
@@ -148,22 +143,11 @@ function lookFaults(kind: OwnerKind, look: unknown): LookFault[] {
   return faults;
 }
 
-/** A segment as the schema library writes paths, quoted where it needs to be. */
-const bracket = (segment: string) => (/^[A-Za-z_$][\w$]*$/.test(segment) ? `.${segment}` : `["${segment.replaceAll('"', '')}"]`);
+const look = (kind: OwnerKind) => judged('look', (value) => lookFaults(kind, value));
 
-const look = (kind: OwnerKind) =>
-  mixed().strict().test({
-    name: 'look',
-    test(value, context) {
-      const faults = lookFaults(kind, value);
-      if (faults.length === 0) return true;
-      const errors = faults.map((fault) => context.createError({ path: context.path + fault.path.map(bracket).join(''), message: fault.allowed }));
-      return new ValidationError(errors, value, context.path);
-    },
-  });
-
-const svg = () => string().strict().nullable().defined('cleaned SVG source or null').max(LIMITS.svg, `SVG of at most ${LIMITS.svg} characters`)
+const svgSource = () => string().strict().max(LIMITS.svg, `SVG of at most ${LIMITS.svg} characters`)
   .test('svg', 'cleaned SVG source: no scripts, no event handlers, no outside references', (value) => value == null || isCleanSvg(value));
+const svg = () => svgSource().nullable().defined('cleaned SVG source or null');
 
 /** Whether SVG source holds nothing that runs or loads: the server's last door; cleaning happens before. */
 export function isCleanSvg(source: string): boolean {
@@ -171,11 +155,15 @@ export function isCleanSvg(source: string): boolean {
   return /^\s*<svg[\s>]/i.test(source) && /<\/svg>\s*$/i.test(source) && !dangerous.test(source.replace(/&(?:amp|lt|gt|quot|apos|#\d+);/g, ''));
 }
 
+const menuPartSchema = record({
+  kind: literal('menu'), id: id(), name: text(), menu: id(), branch: string().strict().nullable().defined('a link’s id or null'),
+  levels: mixed().strict().oneOf([...SHOWN_LEVELS], `one of ${SHOWN_LEVELS.join(', ')}`).required(`one of ${SHOWN_LEVELS.join(', ')}`),
+  opensOn: choice(['click', 'hover']), look: look('menu'),
+});
+
 const partSchema = tagged('part', {
   logo: record({ kind: literal('logo'), id: id(), text: text(), svg: svg(), textShown: flag(), svgHeight: whole(8, 400), look: look('logo') }),
-  menu: record({
-    kind: literal('menu'), id: id(), name: text(), menu: id(), levels: whole(1, 3), opensOn: choice(['click', 'hover']), look: look('menu'),
-  }),
+  menu: menuPartSchema,
   button: record({ kind: literal('button'), id: id(), label: text(), target: targetSchema, look: look('button') }),
   opener: record({ kind: literal('opener'), id: id(), label: text(), panel: id(), look: look('opener') }),
 });
@@ -190,12 +178,14 @@ const pieceSchema = tagged('piece', {
     kind: literal('header'), id: id(), name: text(), foldBand: string().strict().nullable().defined('a band’s id or null'),
     rows: list(rowSchema, 8, 1), look: look('header'),
   }),
-  panel: record({ kind: literal('panel'), id: id(), name: text(), side: choice(['start', 'end']), closeLabel: text(), look: look('panel') }),
+  panel: record({
+    kind: literal('panel'), id: id(), name: text(), side: choice(['start', 'end']), closeLabel: text(),
+    parts: list(menuPartSchema, 20), look: look('panel'),
+  }),
 });
 
 const language = () => text(35).matches(LANGUAGE_TAG, 'a language tag such as en or pt-BR');
 const siteUrl = () => text(LIMITS.url).matches(SITE_ADDRESS, 'an address starting with https:// or http://, or empty');
-const pagePath = () => text(LIMITS.url).matches(/^\/[^\s<>"']*$/, 'a path that starts with /');
 
 export const siteSchema = record({
   format: literal('hamaca-site'),
@@ -209,8 +199,9 @@ export const siteSchema = record({
       family: text(80).test('family', 'a bundled typeface or "system"', (value) => isFamily(value)),
     }), 50, 1),
   bands: list(record({ id: id(), name: text(40), min: whole(0, 4000) }), 8, 1),
-  pages: list(record({ id: id(), path: pagePath(), title: text(), sections: list(text(), 1000) }), LIMITS.pages),
-  menus: list(record({ id: id(), name: text(), items: list(itemSchema, LIMITS.links) }), 200),
+  pages: judged('pages', pageFaults),
+  icons: list(record({ id: id(), name: text(80), svg: svgSource().required('cleaned SVG source'), set: string().strict().nullable().oneOf(['tabler', null], '"tabler" or null').defined('"tabler" or null') }), LIMITS.icons),
+  menus: list(record({ id: id(), name: text(), items: judged('items', (value) => itemFaults(value)) }), LIMITS.menus),
   pieces: list(pieceSchema, 50),
   scenes: list(record({ id: id(), name: text(80), kind: choice(['blank', 'article', 'picture']), ground: cssColour() }), 50, 1),
 });

@@ -1,5 +1,5 @@
 import type { Piece } from './piece.ts';
-import type { Target } from './target.ts';
+import type { MenuItem } from './menu-item.ts';
 import type { ColourValue, Role } from './values.ts';
 
 /** Everything Hamaca keeps about one website. Plain JSON; references are ids; nothing derived is stored. */
@@ -18,6 +18,7 @@ export interface Site {
   /** Widest first; the last one starts at 0. */
   readonly bands: readonly Band[];
   readonly pages: readonly Page[];
+  readonly icons: readonly Icon[];
   readonly menus: readonly Menu[];
   readonly pieces: readonly Piece[];
   readonly scenes: readonly Scene[];
@@ -50,21 +51,32 @@ export interface Page {
   readonly id: string;
   readonly path: string;
   readonly title: string;
-  /** The ids of the page's sections, as written in its markup. */
-  readonly sections: readonly string[];
+  readonly sections: readonly Section[];
+  /** Whether a sitemap, a file or a person listed it; false where only a link names it. */
+  readonly listed: boolean;
+}
+
+/** A place on a page that a link can lead to. */
+export interface Section {
+  /** The id as written in the page's markup. */
+  readonly id: string;
+  readonly title: string;
+}
+
+/** A drawing that links refer to by id. */
+export interface Icon {
+  readonly id: string;
+  readonly name: string;
+  /** Cleaned SVG source, drawn with the text colour. */
+  readonly svg: string;
+  /** The library it came from, so that its licence goes with the output; null for the designer's own. */
+  readonly set: 'tabler' | null;
 }
 
 export interface Menu {
   readonly id: string;
   readonly name: string;
   readonly items: readonly MenuItem[];
-}
-
-export interface MenuItem {
-  readonly id: string;
-  readonly label: string;
-  readonly target: Target;
-  readonly children: readonly MenuItem[];
 }
 
 /** The page drawn behind a piece on the stage. */

@@ -14,6 +14,8 @@ export interface SlotKind {
   readonly defaults: { readonly [P in PropertyId]?: Value };
   /** The type style that family, size and weight fall back to. */
   readonly typeStyle?: string;
+  /** The slot it stands in: its states are those of that one. */
+  readonly inside?: string;
   /** Whether text or an icon is drawn in it, so that contrast is judged. */
   readonly text: 'label' | 'icon' | 'none';
 }

@@ -10,7 +10,7 @@ export function isState(value: unknown): value is State {
   return STATES.includes(value as State);
 }
 
-/** Menu levels that carry a look of their own; deeper links are not placed by a piece. */
+/** Menu levels that carry a look of their own; deeper links wear the third one's. */
 export const LEVELS = [1, 2, 3] as const;
 
 export type Level = (typeof LEVELS)[number];
@@ -19,3 +19,13 @@ export type Level = (typeof LEVELS)[number];
 export type LevelKey = 'all' | '1' | '2' | '3';
 
 export const LEVEL_KEYS: readonly LevelKey[] = ['all', '1', '2', '3'];
+
+/** How many levels of a menu a placement shows; beyond the third they are drawn like the third, indented. */
+export const SHOWN_LEVELS = [1, 2, 3, 'all'] as const;
+
+export type ShownLevels = (typeof SHOWN_LEVELS)[number];
+
+/** Shown levels as a number to compare with. */
+export function levelCount(levels: ShownLevels): number {
+  return levels === 'all' ? Infinity : levels;
+}

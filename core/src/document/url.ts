@@ -19,3 +19,9 @@ export const SITE_ADDRESS = /^$|^https?:\/\/[^\s<>"']+$/;
 
 /** A language tag as far as its form goes (BCP 47). */
 export const LANGUAGE_TAG = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/;
+
+/** A page's path on its site. */
+export const PAGE_PATH = /^\/[^\s<>"']{0,2047}$/;
+
+/** An id of the document: also safe in addresses, selectors and JSON Pointers. */
+export const ID = /^[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/;

@@ -5,8 +5,12 @@ import type { Look, SlotRef } from './look.ts';
 import type { Part } from './part.ts';
 import type { Piece } from './piece.ts';
 import type { Panel } from './pieces/panel.ts';
-import type { Menu, MenuItem, Page, Site } from './site.ts';
+import type { MenuPart } from './parts/menu.ts';
+import type { MenuItem } from './menu-item.ts';
+import type { Icon, Menu, Page, Site } from './site.ts';
 import type { SlotKind } from './slot.ts';
+import { levelCount } from './states.ts';
+import type { Target } from './target.ts';
 
 /** A piece, row or part that carries a look, with where it stands in the document. */
 export interface Owner {
@@ -30,21 +34,82 @@ export function openedPanel(site: Site, header: Header): Panel | null {
   return site.pieces.find((piece) => piece.kind === 'panel' && piece.id === opener?.panel) as Panel | undefined ?? null;
 }
 
+/** A part with the piece it stands in and its JSON Pointer. */
+export interface PlacedPart {
+  readonly part: Part;
+  readonly piece: Piece;
+  readonly path: string;
+}
+
+/** Every part of every piece in document order. */
+export const placedParts = memoise((site: Site): readonly PlacedPart[] => site.pieces.flatMap((piece, index): PlacedPart[] => {
+  const path = `/pieces/${index}`;
+  if (piece.kind === 'panel') return piece.parts.map((part, place) => ({ part, piece, path: `${path}/parts/${place}` }));
+  return piece.rows.flatMap((row, place) => ZONES.flatMap((zone) =>
+    row.zones[zone].map((part, at) => ({ part, piece, path: `${path}/rows/${place}/zones/${zone}/${at}` }))));
+}));
+
+/** A menu as one placement shows it. */
+export interface Placement {
+  readonly part: MenuPart;
+  readonly piece: Piece;
+}
+
+/** Where a menu is placed, in document order. */
+export function placementsOf(site: Site, menu: string): Placement[] {
+  return placedParts(site).flatMap(({ part, piece }) => (part.kind === 'menu' && part.menu === menu ? [{ part, piece }] : []));
+}
+
+/** Every link a placement shows, as deep as it shows them. */
+export function shownLinks(site: Site, part: MenuPart): MenuItem[] {
+  const links: MenuItem[] = [];
+  const menu: Menu = { id: part.menu, name: '', items: shownItems(site, part) };
+  walkMenu(menu, '', ({ item, depth }) => { if (depth <= levelCount(part.levels)) links.push(item); });
+  return links;
+}
+
+/** The panels a header can open: the one its menu folds into first, then those that buttons and links lead to. */
+export function panelsOf(site: Site, header: Header): readonly Panel[] {
+  const ids = new Set<string>();
+  const add = (target: Target) => { if (target.kind === 'panel') ids.add(target.panel); };
+  const parts: Part[] = [...headerParts(header)];
+  for (const part of parts) if (part.kind === 'opener') ids.add(part.panel);
+  for (const part of parts) {
+    if (part.kind === 'button') add(part.target);
+    if (part.kind === 'menu') for (const item of shownLinks(site, part)) add(item.target);
+  }
+  const panels: Panel[] = [];
+  // A panel's own links may open further ones.
+  for (const id of ids) {
+    const panel = site.pieces.find((piece) => piece.id === id);
+    if (panel?.kind !== 'panel') continue;
+    panels.push(panel);
+    for (const part of panel.parts) for (const item of shownLinks(site, part)) add(item.target);
+  }
+  return panels;
+}
+
+/** The links a placement starts with: the menu's own, or those beneath the link it starts from. */
+export function shownItems(site: Site, part: MenuPart): readonly MenuItem[] {
+  if (part.branch === null) return findMenu(site, part.menu)?.items ?? [];
+  const placed = itemsOf(site).get(part.branch);
+  return placed?.menu.id === part.menu ? placed.item.children : [];
+}
+
 function listOwners(site: Site): ReadonlyMap<string, Owner> {
   const owners = new Map<string, Owner>();
-  site.pieces.forEach((piece, pieceIndex) => {
-    const path = `/pieces/${pieceIndex}`;
+  const parts = new Map<Piece, PlacedPart[]>();
+  for (const placed of placedParts(site)) parts.set(placed.piece, [...(parts.get(placed.piece) ?? []), placed]);
+  site.pieces.forEach((piece, index) => {
+    const path = `/pieces/${index}`;
     owners.set(piece.id, { kind: piece.kind, id: piece.id, look: piece.look, piece, path });
-    if (piece.kind !== 'header') return;
-    piece.rows.forEach((row, rowIndex) => {
-      const rowPath = `${path}/rows/${rowIndex}`;
+    const own = parts.get(piece) ?? [];
+    const add = ({ part, path: at }: PlacedPart) => { owners.set(part.id, { kind: part.kind, id: part.id, look: part.look, piece, path: at }); };
+    if (piece.kind === 'panel') own.forEach(add);
+    else piece.rows.forEach((row, place) => {
+      const rowPath = `${path}/rows/${place}`;
       owners.set(row.id, { kind: 'row', id: row.id, look: row.look, piece, path: rowPath });
-      for (const zone of ZONES) {
-        row.zones[zone].forEach((part, partIndex) => {
-          const partPath = `${rowPath}/zones/${zone}/${partIndex}`;
-          owners.set(part.id, { kind: part.kind, id: part.id, look: part.look, piece, path: partPath });
-        });
-      }
+      own.filter((placed) => placed.path.startsWith(`${rowPath}/`)).forEach(add);
     });
   });
   return owners;
@@ -112,13 +177,34 @@ export const itemsOf = memoise(indexItems);
 
 const pagesById = memoise((site: Site): ReadonlyMap<string, Page> => new Map(site.pages.map((page) => [page.id, page])));
 
+const indexPages = memoise((pages: readonly Page[]) => ({
+  byPath: new Map([...pages].reverse().map((page) => [page.path, page])),
+  byTitle: new Map([...pages].reverse().map((page) => [page.title.toLowerCase(), page])),
+}));
+
+/** Pages by path; where two share one, the first. */
+export function pagesByPath({ pages }: Pick<Site, 'pages'>): ReadonlyMap<string, Page> {
+  return indexPages(pages).byPath;
+}
+
+/** Pages by title in small letters; where two share one, the first. */
+export function pagesByTitle({ pages }: Pick<Site, 'pages'>): ReadonlyMap<string, Page> {
+  return indexPages(pages).byTitle;
+}
+
 export function findPage(site: Site, id: string): Page | null {
   return pagesById(site).get(id) ?? null;
 }
 
+const iconsById = memoise((site: Site): ReadonlyMap<string, Icon> => new Map(site.icons.map((icon) => [icon.id, icon])));
+
+export function findIcon(site: Site, id: string): Icon | null {
+  return iconsById(site).get(id) ?? null;
+}
+
 /** Every id in use anywhere in the site. */
 export const idsOf = memoise((site: Site): ReadonlySet<string> => {
-  const lists = [site.palette, site.typeStyles, site.bands, site.pages, site.menus, site.scenes];
+  const lists = [site.palette, site.typeStyles, site.bands, site.pages, site.icons, site.menus, site.scenes];
   const ids = new Set(lists.flatMap((list) => list.map((entry) => entry.id)));
   for (const id of ownersOf(site).keys()) ids.add(id);
   for (const id of itemsOf(site).keys()) ids.add(id);

@@ -1,14 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
-import type { Site } from '../document/site.ts';
+import type { Page, Site } from '../document/site.ts';
 import { createButton } from '../document/parts/button.ts';
+import type { MenuItem } from '../document/menu-item.ts';
 import { NO_TARGET } from '../document/target.ts';
 import { itemsOf, ownersOf } from '../document/walk.ts';
+import { hrefOf } from '../links/target.ts';
 import { loadSite } from '../load/load-site.ts';
 import { resolve } from '../resolve/resolve.ts';
 import { recordChange, redoChange, replayHistory, undoChange, EMPTY_HISTORY, type Change } from './history.ts';
 import { applyPatch } from './json-patch.ts';
-import { stepPlace } from './operations/menu.ts';
+import type { Step } from './operations/items.ts';
 import { swatchUses } from './operations/palette.ts';
 import { applyCheckedPatch, OPERATIONS, runEdit, type Edit, type OperationName } from './operations.ts';
 
@@ -25,16 +27,26 @@ const labels = (site: Site, parent: string | null = null) => (parent === null ? 
 const idOf = (label: string, site: Site = DEMO) => [...itemsOf(site).values()].find((placed) => placed.item.label === label)?.item.id ?? '';
 const cell = { owner: 'menu-main', slot: 'link', property: 'colour', level: 'all', state: 'hover', band: 'all' } as const;
 const item = { id: 'new', label: 'Shop', target: NO_TARGET, children: [] };
+const SHOP: Page = { id: 'page-shop', path: '/shop/', title: 'Shop', sections: [], listed: true };
 const top = { menu: 'main', parent: null, index: 0 };
 
 /** For every operation an edit that works and one that must be refused: a new operation without samples fails here. */
 const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | null }>> = {
   'set-look': { works: { name: 'set-look', args: { cells: [{ ...cell, value: { swatch: 'reed' } }] } }, refused: { name: 'set-look', args: { cells: [{ ...cell, owner: 'gone', value: null }] } } },
-  'add-item': { works: { name: 'add-item', args: { place: top, item } }, refused: { name: 'add-item', args: { place: { ...top, menu: 'gone' }, item } } },
-  'set-item': { works: { name: 'set-item', args: { id: idOf('News'), label: 'Latest' } }, refused: { name: 'set-item', args: { id: 'gone', label: 'x' } } },
+  'add-items': { works: { name: 'add-items', args: { place: top, items: [item] } }, refused: { name: 'add-items', args: { place: { ...top, menu: 'gone' }, items: [item] } } },
+  'set-item': { works: { name: 'set-item', args: { id: idOf('News'), fields: { label: 'Latest', newTab: true, description: 'All year' } } }, refused: { name: 'set-item', args: { id: 'gone', fields: { label: 'x' } } } },
   'remove-items': { works: { name: 'remove-items', args: { ids: [idOf('Visit'), idOf('Opening hours'), idOf('News')] } }, refused: null },
-  'move-item': { works: { name: 'move-item', args: { id: idOf('News'), place: top } }, refused: { name: 'move-item', args: { id: idOf('Visit'), place: { menu: 'main', parent: idOf('Opening hours'), index: 0 } } } },
+  'move-items': { works: { name: 'move-items', args: { ids: [idOf('News'), idOf('Give')], place: top } }, refused: { name: 'move-items', args: { ids: [idOf('Visit')], place: { menu: 'main', parent: idOf('Opening hours'), index: 0 } } } },
+  'step-items': { works: { name: 'step-items', args: { ids: [idOf('News')], step: 'up' } }, refused: { name: 'step-items', args: { ids: ['gone'], step: 'up' } } },
+  'duplicate-items': { works: { name: 'duplicate-items', args: { ids: [idOf('Visit'), idOf('News')] } }, refused: { name: 'duplicate-items', args: { ids: ['gone'] } } },
+  'import-items': { works: { name: 'import-items', args: { menu: 'main', mode: 'replace', items: [item], pages: [SHOP] } }, refused: { name: 'import-items', args: { menu: 'gone', mode: 'merge', items: [] } } },
+  'add-menu': { works: { name: 'add-menu', args: { id: 'legal', name: 'Legal', items: [item] } }, refused: { name: 'add-menu', args: { id: 'main', name: 'Main', items: [] } } },
+  'duplicate-menu': { works: { name: 'duplicate-menu', args: { id: 'footer', copy: 'footer-2' } }, refused: { name: 'duplicate-menu', args: { id: 'gone', copy: 'x' } } },
   'set-menu-name': { works: { name: 'set-menu-name', args: { id: 'main', name: 'Top' } }, refused: { name: 'set-menu-name', args: { id: 'gone', name: 'x' } } },
+  'remove-menu': { works: { name: 'remove-menu', args: { id: 'main' } }, refused: { name: 'remove-menu', args: { id: 'gone' } } },
+  'add-pages': { works: { name: 'add-pages', args: { pages: [SHOP] } }, refused: null },
+  'set-page': { works: { name: 'set-page', args: { id: 'page-news', fields: { path: '/latest/' } } }, refused: { name: 'set-page', args: { id: 'page-news', fields: { path: '/visit/' } } } },
+  'remove-pages': { works: { name: 'remove-pages', args: { ids: ['page-visit', 'page-contact'] } }, refused: null },
   'set-swatch': { works: { name: 'set-swatch', args: { id: 'reed', value: '#123456', name: 'Rush' } }, refused: { name: 'set-swatch', args: { id: 'reed', value: 'reddish' } } },
   'add-swatch': { works: { name: 'add-swatch', args: { swatch: { id: 'dusk', name: 'Dusk', value: '#444' } } }, refused: { name: 'add-swatch', args: { swatch: { id: 'reed', name: 'x', value: '#444' } } } },
   'remove-swatch': { works: { name: 'remove-swatch', args: { id: 'unused' } }, refused: { name: 'remove-swatch', args: { id: 'reed' } } },
@@ -63,32 +75,84 @@ describe('every edit', () => {
 });
 
 describe('links', () => {
+  const step = (site: Site, names: readonly string[], direction: Step) => run(site, { name: 'step-items', args: { ids: names.map((label) => idOf(label, site)), step: direction } }).site;
   test('move by steps: up, down, in and out, with their branches', () => {
-    const step = (site: Site, label: string, direction: 'up' | 'down' | 'in' | 'out') => {
-      const place = stepPlace(site, idOf(label), direction);
-      return place ? run(site, { name: 'move-item', args: { id: idOf(label), place } }).site : null;
-    };
-    expect(labels(step(DEMO, 'Birds', 'up') ?? DEMO)).toEqual(['Birds', 'Visit', 'Learn', 'Join in', 'News', 'Contact']);
-    expect(labels(step(DEMO, 'Visit', 'down') ?? DEMO)).toEqual(['Birds', 'Visit', 'Learn', 'Join in', 'News', 'Contact']);
-    expect(labels(step(DEMO, 'News', 'in') ?? DEMO, idOf('Join in'))).toEqual(['Membership', 'Volunteer', 'Give', 'News']);
-    expect(labels(step(DEMO, 'Give', 'out') ?? DEMO)).toEqual(['Visit', 'Birds', 'Learn', 'Join in', 'Give', 'News', 'Contact']);
-    expect([step(DEMO, 'Visit', 'up'), step(DEMO, 'Contact', 'down'), step(DEMO, 'Visit', 'in'), step(DEMO, 'Visit', 'out')]).toEqual([null, null, null, null]);
+    expect(labels(step(DEMO, ['Birds'], 'up'))).toEqual(['Birds', 'Visit', 'Learn', 'Join in', 'News', 'Contact']);
+    expect(labels(step(DEMO, ['Visit'], 'down'))).toEqual(['Birds', 'Visit', 'Learn', 'Join in', 'News', 'Contact']);
+    expect(labels(step(DEMO, ['News'], 'in'), idOf('Join in'))).toEqual(['Membership', 'Volunteer', 'Give', 'News']);
+    expect(labels(step(DEMO, ['Give'], 'out'))).toEqual(['Visit', 'Birds', 'Learn', 'Join in', 'Give', 'News', 'Contact']);
+    for (const [label, direction] of [['Visit', 'up'], ['Contact', 'down'], ['Visit', 'in'], ['Visit', 'out']] as const) expect(step(DEMO, [label], direction)).toBe(DEMO);
+  });
+  test('move several at once, as lines do', () => {
+    expect(labels(step(DEMO, ['Birds', 'Learn'], 'down'))).toEqual(['Visit', 'Join in', 'Birds', 'Learn', 'News', 'Contact']);
+    expect(labels(step(DEMO, ['News', 'Contact'], 'in'), idOf('Join in'))).toEqual(['Membership', 'Volunteer', 'Give', 'News', 'Contact']);
+    expect(labels(step(DEMO, ['Courses', 'Give'], 'out'))).toEqual(['Visit', 'Birds', 'Learn', 'Courses', 'Join in', 'Give', 'News', 'Contact']);
+    expect(labels(step(step(DEMO, ['Membership', 'Volunteer', 'Give'], 'out'), ['Membership', 'Volunteer', 'Give'], 'in'), idOf('Join in'))).toEqual(['Membership', 'Volunteer', 'Give']);
+    const moved = run(DEMO, { name: 'move-items', args: { ids: [idOf('Contact'), idOf('Give'), idOf('Courses')], place: { menu: 'main', parent: idOf('Birds'), index: 1 } } }).site;
+    expect(labels(moved, idOf('Birds'))).toEqual(['Today’s sightings', 'Courses', 'Give', 'Contact', 'Species A–Z', 'Ringing log']);
+  });
+  test('are duplicated behind the last of their neighbours, with ids of their own', () => {
+    const { site } = run(DEMO, SAMPLES['duplicate-items'].works);
+    expect(labels(site)).toEqual(['Visit', 'Visit', 'Birds', 'Learn', 'Join in', 'News', 'News', 'Contact']);
   });
   test('are removed with their branch; removing parent and child at once is no error', () => {
-    expect(itemsOf(run(DEMO, SAMPLES['remove-items'].works).site).size).toBe(22 - 8 - 1);
+    expect(itemsOf(DEMO).size - itemsOf(run(DEMO, SAMPLES['remove-items'].works).site).size).toBe(8 + 1);
+  });
+  test('from elsewhere lead to the pages the site has, and bring the others', () => {
+    const items = [{ ...item, target: { kind: 'page', page: 'p1' } as const }, { ...item, target: { kind: 'page', page: 'p2' } as const }, { ...item, id: 'main', icon: 'none-such', bands: ['gone'] }];
+    const pages: Page[] = [{ id: 'p1', path: '/news/', title: 'x', sections: [], listed: false }, { id: 'p2', path: '/shop/', title: 'Shop', sections: [], listed: false }];
+    const { site } = run(DEMO, { name: 'add-items', args: { place: top, items, pages } });
+    const added = site.menus[0]?.items.slice(0, 3);
+    expect(added?.map((entry) => entry.target)).toEqual([{ kind: 'page', page: 'page-news' }, { kind: 'page', page: 'p2' }, NO_TARGET]);
+    expect(new Set(added?.map((entry) => entry.id)).size).toBe(3);
+    expect(site.pages.filter((page) => page.path === '/news/')).toHaveLength(1);
+    expect(loadSite(JSON.parse(JSON.stringify(site))).ok).toBe(true);
   });
   test('cannot be nested deeper than the limit', () => {
     let site = DEMO;
     let parent: string | null = null;
     let refused = null;
     for (let depth = 1; depth <= 40 && refused === null; depth++) {
-      const edit: Edit = { name: 'add-item', args: { place: { menu: 'main', parent, index: 0 }, item: { ...item, id: `deep${depth}` } } };
+      const edit: Edit = { name: 'add-items', args: { place: { menu: 'main', parent, index: 0 }, items: [{ ...item, id: `deep${depth}` }] } };
       refused = refusal(edit, site);
       if (refused === null) site = run(site, edit).site;
       else expect(depth).toBe(33);
       parent = `deep${depth}`;
     }
     expect(refused).toBe('too-deep');
+  });
+});
+
+describe('menus and pages', () => {
+  test('a menu takes its placements along and undo brings both back', () => {
+    const { site, inverse } = run(DEMO, { name: 'remove-menu', args: { id: 'main' } });
+    expect(ownersOf(site).has('menu-main')).toBe(false);
+    const back = applyPatch(site, inverse);
+    expect(back.ok && back.value.document).toEqual(DEMO);
+  });
+  test('an import is merged into what is there, or replaces it', () => {
+    const link = (label: string, children: MenuItem[] = []): MenuItem => ({ id: label, label, target: NO_TARGET, children });
+    const items = [link('visit', [link('Opening hours'), link('Boat trips')]), link('Shop'), link('News')];
+    const merged = run(DEMO, { name: 'import-items', args: { menu: 'main', mode: 'merge', items } }).site;
+    expect(labels(merged)).toEqual(['Visit', 'Shop', 'Birds', 'Learn', 'Join in', 'News', 'Contact']);
+    expect(labels(merged, idOf('Visit'))).toEqual(['Opening hours', 'Boat trips', 'Getting here', 'Trails & hides', 'Access for all']);
+    expect(run(merged, { name: 'import-items', args: { menu: 'main', mode: 'merge', items } }).site).toEqual(merged);
+    expect(labels(run(DEMO, { name: 'import-items', args: { menu: 'main', mode: 'replace', items } }).site)).toEqual(['visit', 'Shop', 'News']);
+  });
+  test('links follow a page that changes its path, and keep the path of one that goes', () => {
+    const moved = run(DEMO, { name: 'set-page', args: { id: 'page-news', fields: { path: '/latest/' } } }).site;
+    const target = (site: Site, label: string) => itemsOf(site).get(idOf(label))?.item.target ?? NO_TARGET;
+    expect(hrefOf(moved, target(moved, 'News'))).toBe('/latest/');
+    const gone = run(DEMO, { name: 'remove-pages', args: { ids: ['page-visit-trails-and-hides'] } }).site;
+    expect(target(gone, 'Reed hide')).toEqual({ kind: 'url', url: '/visit/trails-and-hides/#reed-hide' });
+  });
+  test('pages are told apart by path; thousands come in one step', () => {
+    const pages = Array.from({ length: 500 }, (_, index): Page => ({ id: `p${index % 250}`, path: `/log/${index % 250}/`, title: `Log ${index}`, sections: [{ id: `s${index}`, title: '' }], listed: true }));
+    const { site, patch } = run(DEMO, { name: 'add-pages', args: { pages: [...pages, { ...SHOP, path: '/news/', title: 'All news' }] } });
+    expect(site.pages).toHaveLength(DEMO.pages.length + 250);
+    expect(patch).toHaveLength(1);
+    expect(site.pages.find((page) => page.path === '/log/7/')?.sections).toHaveLength(2);
+    expect(site.pages.find((page) => page.id === 'page-news')?.title).toBe('All news');
   });
 });
 

@@ -4,7 +4,9 @@ import { loadSite } from '../load/load-site.ts';
 import type { EditOperation } from './draft.ts';
 import { applyPatch, type JsonPatch } from './json-patch.ts';
 import { setLook } from './operations/look.ts';
-import { addItem, moveItem, removeItems, setItem, setMenuName } from './operations/menu.ts';
+import { addItems, duplicateItems, importItems, moveItems, removeItems, setItem, stepItems } from './operations/items.ts';
+import { addMenu, duplicateMenu, removeMenu, setMenuName } from './operations/menus.ts';
+import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addPart, removePart } from './operations/parts.ts';
 import { addSwatch, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
 import { setBandName, setBandStart, setOwner, setSite, setTypeStyle } from './operations/structure.ts';
@@ -12,11 +14,20 @@ import { setBandName, setBandStart, setOwner, setSite, setTypeStyle } from './op
 /** Every edit by name. Arguments are plain JSON, so that an edit can be kept, sent and run again on a newer document. */
 export const OPERATIONS = {
   'set-look': setLook,
-  'add-item': addItem,
+  'add-items': addItems,
   'set-item': setItem,
   'remove-items': removeItems,
-  'move-item': moveItem,
+  'move-items': moveItems,
+  'step-items': stepItems,
+  'duplicate-items': duplicateItems,
+  'import-items': importItems,
+  'add-menu': addMenu,
+  'duplicate-menu': duplicateMenu,
   'set-menu-name': setMenuName,
+  'remove-menu': removeMenu,
+  'add-pages': addPages,
+  'set-page': setPage,
+  'remove-pages': removePages,
   'set-swatch': setSwatch,
   'add-swatch': addSwatch,
   'remove-swatch': removeSwatch,

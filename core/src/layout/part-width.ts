@@ -4,7 +4,8 @@ import type { PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import type { Level, State } from '../document/states.ts';
 import { toPixels } from '../document/values.ts';
-import { findMenu } from '../document/walk.ts';
+import type { MenuItem } from '../document/menu-item.ts';
+import { shownItems } from '../document/walk.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
 
@@ -57,18 +58,45 @@ export function sumExtents(extents: readonly Extent[], gap: number): Extent {
 /** The least side of a control that is only an icon, in px (WCAG 2.2, success criterion 2.5.8). */
 export const LEAST_TARGET = 24;
 
+/** Space between a link's icon or picture and its label, in px. */
+export const ICON_SPACE = 8;
+
+/** Whether a parent has somewhere to lead besides opening what is nested in it. */
+export const hasOwnTarget = (item: MenuItem) => item.target.kind !== 'none' && item.role !== 'heading';
+
+/** A link's label with what stands beside and beneath it. */
+function itemExtent(site: Site, part: MenuPart, band: number, item: MenuItem, measure: Measurer, states: readonly State[] = []): Extent {
+  const reader = (slot: string) => slotReader(site, part.id, slot, band, 1, states);
+  if (item.role === 'divider') return exact(1);
+  const slot = item.role === 'action' || (item.role === 'heading' && item.children.length === 0) ? item.role : 'link';
+  const label = item.labelHidden ? exact(2 * reader(slot).pixels('paddingInline')) : labelExtent(item.label, reader(slot), measure);
+  const padding = 2 * reader(slot).pixels('paddingInline');
+  const description = item.description === undefined || item.labelHidden ? exact(0) : sumExtents([labelExtent(item.description, reader('description'), measure), exact(padding)], 0);
+  const wider = description.width > label.width ? description : label;
+  // A flex row sets its gap between icon, picture and label.
+  const shown = [
+    ...(item.icon === undefined ? [] : [reader('glyph').size]), ...(item.image === undefined ? [] : [reader('picture').pixels('width')]),
+  ];
+  const pieces = shown.length + (item.labelHidden ? 0 : 1);
+  const spaces = item.image === undefined && item.labelHidden ? Math.max(0, shown.length - 1) : shown.length;
+  const beside = shown.reduce((sum, width) => sum + width, 0) + spaces * ICON_SPACE + Math.max(0, pieces - 1) * reader(slot).pixels('gap');
+  return { ...sumExtents([wider, exact(beside)], 0), certain: label.certain && description.certain, unmeasured: [...label.unmeasured, ...description.unmeasured] };
+}
+
 function menuExtent(site: Site, part: MenuPart, band: number, measure: Measurer): Extent {
   const link = slotReader(site, part.id, 'link', band, 1);
   const marker = Math.max(LEAST_TARGET, slotReader(site, part.id, 'marker', band, 1).size);
   const gap = slotReader(site, part.id, 'list', band, null).pixels('gap');
-  const shown = findMenu(site, part.menu)?.items ?? [];
+  const bandId = site.bands[band]?.id ?? '';
+  const shown = shownItems(site, part).filter((item) => item.bands?.includes(bandId) !== false);
   const items = shown.map((item): Extent => {
-    const label = labelExtent(item.label, link, measure);
-    if (item.children.length === 0 || part.levels === 1) return label;
+    const extent = itemExtent(site, part, band, item, measure);
+    if (item.children.length === 0 || part.levels === 1 || item.role === 'divider') return extent;
     // A parent without a target carries its marker inside, behind the link's own gap.
-    return sumExtents([label, exact(marker)], item.target.kind === 'none' ? link.pixels('gap') : 0);
+    return sumExtents([extent, exact(marker)], hasOwnTarget(item) ? 0 : link.pixels('gap'));
   });
-  const growth = currentGrowth(shown.map((item) => item.label), link, slotReader(site, part.id, 'link', band, 1, ['current']), measure);
+  const plain = shown.filter((item) => item.role === undefined && !item.labelHidden).map((item) => item.label);
+  const growth = currentGrowth(plain, link, slotReader(site, part.id, 'link', band, 1, ['current']), measure);
   return sumExtents([sumExtents(items, gap), exact(growth)], 0);
 }
 

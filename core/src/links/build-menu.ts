@@ -1,5 +1,6 @@
 import { countingIds, slugify, uniqueName } from '../base/ids.ts';
-import type { MenuItem, Page } from '../document/site.ts';
+import type { MenuItem } from '../document/menu-item.ts';
+import type { Page } from '../document/site.ts';
 import { NO_TARGET, type Target } from '../document/target.ts';
 import type { ImportNote, LinkLine } from './link-line.ts';
 import { parseTarget } from './target.ts';
@@ -37,7 +38,7 @@ export function buildMenu(links: readonly LinkLine[], siteUrl: string, idPrefix 
     const known = pages.get(path);
     if (known) return known;
     const id = uniqueName(`page-${slugify(path, 'home')}`, pageIds);
-    const page: Page = { id, path, title: title || path, sections: [] };
+    const page: Page = { id, path, title: title || path, sections: [], listed: false };
     pageIds.add(id);
     pages.set(path, page);
     return page;

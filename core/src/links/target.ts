@@ -2,33 +2,43 @@ import { fail, succeed, type Result } from '../base/result.ts';
 import type { Site } from '../document/site.ts';
 import { NO_TARGET, type Target } from '../document/target.ts';
 import { refuseUrl } from '../document/url.ts';
-import { findPage } from '../document/walk.ts';
+import { findPage, findPiece, pagesByPath, pagesByTitle } from '../document/walk.ts';
 
 const MAIL = /^[^\s@<>"]+@[^\s@<>"]+\.[^\s@<>"]+$/;
 const PHONE = /^\+?[\d\s()./-]{6,24}$/;
 
+/** What targets are looked up in: the pages, and the panels where there are pieces. */
+type Known = Pick<Site, 'pages'> & Partial<Pick<Site, 'pieces'>>;
+
 /**
  * Recognises what was typed or written as a link's target: a page by path (with `#section`) or by title, a section,
- * a mail address, a telephone number, any other address. Empty text is no target; a refused scheme is an error.
+ * a mail address, a telephone number, `opens` with a panel's name, any other address. Empty text is no target; a
+ * refused scheme is an error.
  */
-export function parseTarget(site: Pick<Site, 'pages'>, text: string): Result<Target, string> {
+export function parseTarget(site: Known, text: string): Result<Target, string> {
   const typed = text.trim();
   if (typed === '') return succeed(NO_TARGET);
   if (/^#[^\s#]+$/.test(typed)) return succeed({ kind: 'section', section: typed.slice(1) });
-  const page = pageTarget(site, typed);
-  if (page) return succeed(page);
-  if (/^mailto:/i.test(typed) || MAIL.test(typed)) return succeed({ kind: 'mail', address: typed.replace(/^mailto:/i, '') });
+  const known = pageTarget(site, typed) ?? panelTarget(site, typed);
+  if (known) return succeed(known);
+  if (/^mailto:[^?]+$/i.test(typed) || MAIL.test(typed)) return succeed({ kind: 'mail', address: typed.replace(/^mailto:/i, '') });
   if (/^tel:/i.test(typed) || PHONE.test(typed)) return succeed({ kind: 'phone', number: typed.replace(/^tel:/i, '') });
   const refused = refuseUrl(typed);
   return refused === null ? succeed({ kind: 'url', url: typed }) : fail(refused);
 }
 
-function pageTarget(site: Pick<Site, 'pages'>, typed: string): Target | null {
+function pageTarget(site: Known, typed: string): Target | null {
   const [path = '', section] = typed.split('#', 2);
-  const byPath = site.pages.find((page) => page.path === path);
+  const byPath = pagesByPath(site).get(path);
   if (byPath) return { kind: 'page', page: byPath.id, ...(section ? { section } : {}) };
-  const byTitle = site.pages.find((page) => page.title.toLowerCase() === typed.toLowerCase());
+  const byTitle = pagesByTitle(site).get(typed.toLowerCase());
   return byTitle ? { kind: 'page', page: byTitle.id } : null;
+}
+
+function panelTarget(site: Known, typed: string): Target | null {
+  const name = /^opens\s+(.+)$/i.exec(typed)?.[1]?.toLowerCase();
+  const panel = name === undefined ? undefined : site.pieces?.find((piece) => piece.kind === 'panel' && piece.name.toLowerCase() === name);
+  return panel ? { kind: 'panel', panel: panel.id } : null;
 }
 
 /** A target as it stands in the outline's field and can be typed again. */
@@ -37,6 +47,7 @@ export function formatTarget(site: Site, target: Target): string {
     case 'mail': return target.address;
     case 'phone': return target.number;
     case 'none': return '';
+    case 'panel': return `opens ${findPiece(site, target.panel)?.name ?? 'a panel that is gone'}`;
     default: return hrefOf(site, target) ?? '';
   }
 }
@@ -52,6 +63,7 @@ export function hrefOf(site: Site, target: Target): string | null {
     case 'url': return target.url;
     case 'mail': return `mailto:${target.address}`;
     case 'phone': return `tel:${target.number.replace(/[^\d+]/g, '')}`;
+    case 'panel':
     case 'none': return null;
   }
 }

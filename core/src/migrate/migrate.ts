@@ -1,17 +1,13 @@
 import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
 import { isRecord } from '../base/json.ts';
-
-/** One numbered step: takes raw JSON of version `from` to the next version. It calls nothing of today's document code. */
-export interface Migration {
-  readonly from: number;
-  readonly migrate: (document: Record<string, unknown>) => Record<string, unknown>;
-}
+import type { Migration } from './migration.ts';
+import { LINKS_STEP } from './steps/1-links.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 1;
+export const FORMAT_VERSION = 2;
 
-/** All steps in order. Version 1 is the first, so there are none to take yet. */
-export const MIGRATIONS: readonly Migration[] = [];
+/** All steps in order. */
+export const MIGRATIONS: readonly Migration[] = [LINKS_STEP];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] =>
   [{ code: 'format', path, message, found: describeValue(found), allowed }];

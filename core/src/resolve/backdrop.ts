@@ -43,13 +43,18 @@ const atRest = (owner: string, slot: string, band: number, level: Level | null =
 export function layersBehind(site: Site, situation: Situation, scene: Scene): Rgba[] {
   const ground = parseColour(scene.ground) ?? { r: 1, g: 1, b: 1, a: 1 };
   const owner = ownersOf(site).get(situation.owner);
-  const own = fillOf(site, situation);
+  const holder = slotKind(site, situation)?.inside;
+  const own = [...fillOf(site, situation), ...(holder === undefined ? [] : fillOf(site, { ...situation, slot: holder }))];
   if (!owner) return [...own, ground];
   return [...own, ...boxesAround(site, owner, situation).flatMap((box) => fillOf(site, box)), ground];
 }
 
 function boxesAround(site: Site, owner: Owner, { slot, level, band }: Situation): Situation[] {
   const { piece } = owner;
+  if (piece.kind === 'panel' && owner.kind === 'menu') {
+    const box = level !== null && level > 1 && slot !== 'submenu' ? [atRest(owner.id, 'submenu', band, 2)] : [];
+    return [...box, atRest(piece.id, 'panel', band), atRest(piece.id, 'scrim', band)];
+  }
   if (piece.kind === 'panel') return slot === 'panel' || slot === 'scrim' ? [] : [atRest(piece.id, 'panel', band)];
   const bar = atRest(piece.id, 'bar', band);
   if (owner.kind !== 'menu') return owner.kind === 'header' ? [] : [bar];

@@ -39,6 +39,7 @@ export function createPlainSite(seed: SiteSeed): Site {
     ],
     bands: [{ id: 'wide', name: 'Wide', min: 800 }, { id: 'phone', name: 'Phone', min: 0 }],
     pages: seed.pages,
+    icons: [],
     menus: [menu],
     pieces: [
       {

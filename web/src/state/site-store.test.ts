@@ -137,7 +137,7 @@ describe('with another tab', () => {
   test('an edit of what it removed is said to be lost, later ones are kept', async () => {
     server.fromElsewhere([{ op: 'remove', path: '/menus/0/items/4' }], 'Remove News');
     const news = DEMO.menus[0]?.items[4]?.id ?? '';
-    store.edit({ name: 'set-item', args: { id: news, label: 'Latest' } }, 'Rename News');
+    store.edit({ name: 'set-item', args: { id: news, fields: { label: 'Latest' } } }, 'Rename News');
     store.edit(swatch('#111111'), 'Swatch Reed');
     await until(() => store.getState().saving === 'saved');
     expect(notices().some((text) => text.startsWith('“Rename News” could not be kept'))).toBe(true);

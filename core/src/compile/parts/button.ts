@@ -1,10 +1,10 @@
 import type { Button } from '../../document/parts/button.ts';
 import { within, type CompileContext } from '../context.ts';
 import { linkElement } from '../link.ts';
-import { rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
+import { rule, text, type ConditionalRule, type HtmlElement } from '../trees.ts';
 
 export function buttonMarkup(context: CompileContext, part: Button): HtmlElement {
-  return linkElement(context, context.names.slotClass(part.id, 'button'), part.label, part.target);
+  return linkElement(context, { class: context.names.slotClass(part.id, 'button') }, part.target, text(part.label));
 }
 
 export function buttonRules(context: CompileContext, part: Button): ConditionalRule[] {

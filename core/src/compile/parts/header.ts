@@ -6,6 +6,7 @@ import { unfolded } from '../media.ts';
 import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
 import { buttonMarkup, buttonRules } from './button.ts';
 import { logoMarkup, logoRules } from './logo.ts';
+import { symbols } from '../icons.ts';
 import { menuMarkup, menuRules } from './menu.ts';
 import { openerMarkup, openerRules } from './opener.ts';
 import { panelMarkup } from './panel.ts';
@@ -23,7 +24,7 @@ function partMarkup(context: CompileContext, part: Part): HtmlElement | null {
     case 'opener': return openerMarkup(context, part);
     case 'menu': {
       const menu = menuMarkup(context, part);
-      return part.id === foldingMenu(context) ? panelMarkup(context, menu) : menu;
+      return context.fold && part.id === foldingMenu(context) ? panelMarkup(context, context.fold.panel, menu) : menu;
     }
   }
 }
@@ -31,7 +32,8 @@ function partMarkup(context: CompileContext, part: Part): HtmlElement | null {
 export function headerMarkup(context: CompileContext): HtmlElement {
   const rows = context.header.rows.map((row) =>
     element('div', { class: context.names.slotClass(row.id, 'row') }, ...rowParts(row).map((part) => partMarkup(context, part))));
-  return element('header', { class: context.names.name('header') }, ...rows);
+  const beside = context.panels.filter((panel) => panel !== context.fold?.panel || foldingMenu(context) === null);
+  return element('header', { class: context.names.name('header') }, symbols(context), ...rows, ...beside.map((panel) => panelMarkup(context, panel, null)));
 }
 
 /** The class of the element that stands for a part in its row. */

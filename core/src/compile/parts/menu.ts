@@ -1,64 +1,111 @@
 import type { MenuPart } from '../../document/parts/menu.ts';
-import type { MenuItem } from '../../document/site.ts';
-import { findMenu } from '../../document/walk.ts';
-import { LEAST_TARGET } from '../../layout/part-width.ts';
+import type { MenuItem } from '../../document/menu-item.ts';
+import { levelCount } from '../../document/states.ts';
+import { shownItems, shownLinks } from '../../document/walk.ts';
+import { wearsSlot, type MenuSlot } from '../../document/worn.ts';
+import { hasOwnTarget, ICON_SPACE, LEAST_TARGET } from '../../layout/part-width.ts';
 import { within, type CompileContext } from '../context.ts';
-import { linkElement } from '../link.ts';
-import { element, rule, text, type ConditionalRule, type HtmlElement } from '../trees.ts';
-import { folded, unfolded } from '../media.ts';
+import { accessibleName, itemAttributes, itemContent, linkElement } from '../link.ts';
+import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
+import { arrangedOf, type Arranged } from '../media.ts';
 
 /** Side of a finger's target on folded menus, in px (WCAG 2.2, success criterion 2.5.5). */
 const TOUCH_TARGET = 44;
 
 /** Whether a link has a submenu in this placement. */
-const opens = (part: MenuPart, item: MenuItem, level: number) => item.children.length > 0 && level < part.levels;
+const opens = (part: MenuPart, item: MenuItem, level: number) => item.children.length > 0 && level < levelCount(part.levels);
+
+/** The classes that hide a link in the bands it is not shown in. */
+function hiddenClasses(context: CompileContext, item: MenuItem): string | null {
+  if (item.bands === undefined) return null;
+  return context.site.bands.filter((band) => item.bands?.includes(band.id) !== true).map((band) => context.names.name(`not-${band.id}`)).join(' ') || null;
+}
+
+/** A link, call to action, heading or line, without what is nested in it. */
+function itemControl(context: CompileContext, part: MenuPart, item: MenuItem): HtmlElement {
+  const at = (slot: string) => context.names.slotClass(part.id, slot);
+  const content = itemContent(context, part, item);
+  switch (item.role) {
+    case 'divider': return element('hr', { class: at('divider') });
+    case 'heading': {
+      const { class: className, title } = itemAttributes(item, at('heading'));
+      return element('span', { class: className ?? null, title: title ?? null }, ...content);
+    }
+    default: return linkElement(context, itemAttributes(item, at(item.role ?? 'link')), item.target, ...content);
+  }
+}
 
 function itemElement(context: CompileContext, part: MenuPart, item: MenuItem, level: number, index: number): HtmlElement {
-  const { names } = context;
-  const linkClass = names.slotClass(part.id, 'link');
-  if (!opens(part, item, level)) return element('li', {}, linkElement(context, linkClass, item.label, item.target));
+  const attributes = { class: hiddenClasses(context, item) };
+  if (!opens(part, item, level) || item.role === 'divider') return element('li', attributes, itemControl(context, part, item));
   const children = item.children.map((child, place) => itemElement(context, part, child, level + 1, place));
-  if (level > 1) {
-    // Deeper levels stand open below their parent.
-    return element('li', {}, linkElement(context, linkClass, item.label, item.target), element('ul', {}, ...children));
-  }
-  const boxClass = names.slotClass(part.id, 'submenu');
+  // Deeper levels stand open below their parent.
+  if (level > 1) return element('li', attributes, itemControl(context, part, item), element('ul', {}, ...children));
+  const boxClass = context.names.slotClass(part.id, 'submenu');
   const id = `${boxClass}-${index + 1}`;
-  return element('li', {}, ...disclosure(context, part, item, id), element('ul', { class: boxClass, id }, ...children));
+  return element('li', attributes, ...disclosure(context, part, item, id), element('ul', { class: boxClass, id }, ...children));
 }
 
 /** A parent with its own page is a link and a button; without one, a button alone. */
 function disclosure(context: CompileContext, part: MenuPart, item: MenuItem, controls: string): HtmlElement[] {
-  const linkClass = context.names.slotClass(part.id, 'link');
   const markerClass = context.names.slotClass(part.id, 'marker');
   const button = { type: 'button', 'aria-expanded': 'false', 'aria-controls': controls };
-  if (item.target.kind === 'none') {
-    return [element('button', { class: linkClass, ...button }, text(item.label), element('span', { class: markerClass }))];
+  if (!hasOwnTarget(item)) {
+    const { target: _target, rel: _rel, ...attributes } = itemAttributes(item, context.names.slotClass(part.id, item.role === 'action' ? 'action' : 'link'));
+    return [element('button', { ...attributes, ...button }, ...itemContent(context, part, item), element('span', { class: markerClass }))];
   }
-  return [
-    linkElement(context, linkClass, item.label, item.target),
-    element('button', { class: markerClass, ...button, 'aria-label': item.label }),
-  ];
+  return [itemControl(context, part, item), element('button', { class: markerClass, ...button, 'aria-label': accessibleName(item) ?? item.label })];
 }
 
 /** A menu as a named navigation with nested lists. */
 export function menuMarkup(context: CompileContext, part: MenuPart): HtmlElement {
-  const items = findMenu(context.site, part.menu)?.items ?? [];
+  const items = shownItems(context.site, part);
   return element('nav', { class: context.names.slotClass(part.id, 'nav'), 'aria-label': part.name },
     element('ul', { class: context.names.slotClass(part.id, 'list') }, ...items.map((item, index) => itemElement(context, part, item, 1, index))));
 }
 
-function hasSubmenus(context: CompileContext, part: MenuPart): boolean {
-  return (findMenu(context.site, part.menu)?.items ?? []).some((item) => opens(part, item, 1));
+function hasThirdLevel(context: CompileContext, part: MenuPart): boolean {
+  const second = shownItems(context.site, part).flatMap((item) => item.children);
+  return levelCount(part.levels) > 2 && second.some((item) => item.children.length > 0);
 }
 
-function hasThirdLevel(context: CompileContext, part: MenuPart): boolean {
-  const second = (findMenu(context.site, part.menu)?.items ?? []).flatMap((item) => item.children);
-  return part.levels > 2 && second.some((item) => item.children.length > 0);
+/** Rules for what only some links have. */
+function extraRules(context: CompileContext, part: MenuPart, { unfolded }: Arranged): ConditionalRule[] {
+  const at = (slot: string, rest = '') => within(context, `.${context.names.slotClass(part.id, slot)}${rest}`);
+  const worn = (slot: MenuSlot) => wearsSlot(context.site, part, slot);
+  const links = shownLinks(context.site, part);
+  const partial = context.site.bands.filter((band) => links.some((item) => item.bands?.includes(band.id) === false));
+  const box = [['display', 'flex'], ['align-items', 'center'], ['white-space', 'nowrap']] as const;
+  return [
+    ...(worn('action') ? [rule(at('action'), [...box, ['cursor', 'pointer']])] : []),
+    ...(worn('heading') ? [rule(at('heading'), box)] : []),
+    // The drawing's own colours are attributes, so it is not reset as a whole; its size is its font size.
+    ...(worn('glyph') ? [rule(at('glyph'), [...DRAWN, ['inline-size', '1em'], ['block-size', '1em'], ['margin', `0 ${ICON_SPACE}px 0 0`]]), rule(at('glyph', ':last-child'), [['margin', '0']]),
+      rule(at('glyph', ':dir(rtl):not(:last-child)'), [['margin', `0 0 0 ${ICON_SPACE}px`]])] : []),
+    ...(worn('picture') ? [rule(at('picture'), [['display', 'block'], ['block-size', 'auto'], ['margin-inline-end', `${ICON_SPACE}px`], ['flex', 'none']])] : []),
+    ...(worn('description') ? [rule(at('description'), [['display', 'block']])] : []),
+    ...(worn('divider') ? [rule(at('divider'), [['display', 'block'], ['inline-size', '100%']]), ...unfolded([[at('list', `>li>.${context.names.slotClass(part.id, 'divider')}`), [['inline-size', '1px'], ['align-self', 'stretch']]]])] : []),
+    ...partial.map((band) => rule(within(context, `li.${context.names.name(`not-${band.id}`)}`), [['display', 'none']], bandQuery(context, band.id))),
+  ];
 }
+
+/** The widths of one band alone. */
+function bandQuery(context: CompileContext, id: string): string {
+  const index = context.site.bands.findIndex((band) => band.id === id);
+  const from = context.site.bands[index]?.min ?? 0;
+  const below = context.site.bands[index - 1]?.min;
+  if (below === undefined) return `@media (width >= ${from}px)`;
+  return from === 0 ? `@media (width < ${below}px)` : `@media (${from}px <= width < ${below}px)`;
+}
+
+/** What the page's own rules for drawings cannot change. */
+const DRAWN = [
+  ['display', 'block'], ['flex', 'none'], ['max-inline-size', 'none'], ['padding', '0'], ['border', '0'], ['transform', 'none'], ['vertical-align', 'baseline'], ['overflow', 'hidden'],
+] as const;
 
 /** What arranges a menu, whatever its look. */
-export function menuRules(context: CompileContext, part: MenuPart): ConditionalRule[] {
+export function menuRules(context: CompileContext, part: MenuPart, inPanel = false): ConditionalRule[] {
+  const arranged = arrangedOf(context, inPanel);
   const at = (slot: string, rest = '') => within(context, `.${context.names.slotClass(part.id, slot)}${rest}`);
   const list = at('list');
   return [
@@ -66,21 +113,22 @@ export function menuRules(context: CompileContext, part: MenuPart): ConditionalR
     rule(list, [['display', 'flex'], ['flex-wrap', 'wrap']]),
     rule(at('list', ' li'), [['display', 'flex'], ['position', 'relative'], ['align-items', 'center']]),
     rule(at('link'), [['display', 'flex'], ['align-items', 'center'], ['cursor', 'pointer'], ['white-space', 'nowrap']]),
-    ...foldedListRules(context, part, list),
-    ...(hasSubmenus(context, part) ? submenuRules(context, part) : []),
+    ...extraRules(context, part, arranged),
+    ...foldedListRules(context, part, list, arranged),
+    ...(wearsSlot(context.site, part, 'submenu') ? submenuRules(context, part, arranged) : []),
   ];
 }
 
-function foldedListRules(context: CompileContext, part: MenuPart, list: string): ConditionalRule[] {
+function foldedListRules(context: CompileContext, part: MenuPart, list: string, { folded }: Arranged): ConditionalRule[] {
   const at = (slot: string, rest = '') => within(context, `.${context.names.slotClass(part.id, slot)}${rest}`);
-  return folded(context, [
+  return folded([
     [`${at('nav')}, ${list}`, [['display', 'block'], ['flex', '1']]],
     [at('list', ' li'), [['flex-wrap', 'wrap']]],
     [at('link'), [['flex', '1'], ['min-block-size', `${TOUCH_TARGET}px`], ['white-space', 'normal']]],
   ]);
 }
 
-function submenuRules(context: CompileContext, part: MenuPart): ConditionalRule[] {
+function submenuRules(context: CompileContext, part: MenuPart, { folded, unfolded }: Arranged): ConditionalRule[] {
   const { names } = context;
   const at = (slot: string, rest = '') => within(context, `.${names.slotClass(part.id, slot)}${rest}`);
   const box = names.slotClass(part.id, 'submenu');
@@ -104,7 +152,7 @@ function submenuRules(context: CompileContext, part: MenuPart): ConditionalRule[
       rule(within(context, `.${box} li`), [['flex-wrap', 'wrap']]),
       rule(within(context, `.${box} ul`), [['display', 'block'], ['flex-basis', '100%'], ['padding-inline-start', '12px']]),
     ] : []),
-    ...unfolded(context, [
+    ...unfolded([
       [at('submenu'), [
         ['position', 'absolute'], ['inset-block-start', '100%'], ['inset-inline-start', '0'], ['z-index', '1'], ['display', 'none'],
         ['flex-direction', 'column'], ['inline-size', 'max-content'],
@@ -115,7 +163,7 @@ function submenuRules(context: CompileContext, part: MenuPart): ConditionalRule[
       [`${unready} li:hover>.${box}, ${unready} li:focus-within>.${box}`, [['display', 'flex']]],
       [at('submenu', `[data-${names.prefix}end]`), [['inset-inline', 'auto 0']]],
     ]),
-    ...folded(context, [
+    ...folded([
       [within(context, `button.${names.slotClass(part.id, 'marker')}`), [['min-inline-size', `${TOUCH_TARGET}px`], ['min-block-size', `${TOUCH_TARGET}px`]]],
       [at('link', ` .${names.slotClass(part.id, 'marker')}`), [['margin-inline-start', 'auto']]],
       [at('submenu'), [['display', 'flex'], ['flex-direction', 'column'], ['flex-basis', '100%']]],

@@ -1,4 +1,6 @@
-import { findMenu, headerParts } from '../../document/walk.ts';
+import type { MenuPart } from '../../document/parts/menu.ts';
+import { levelCount } from '../../document/states.ts';
+import { headerParts, shownItems } from '../../document/walk.ts';
 import { foldingMenu } from '../parts/header.ts';
 import type { CompileContext } from '../context.ts';
 
@@ -9,9 +11,10 @@ interface Features {
 }
 
 function featuresOf(context: CompileContext): Features {
-  const menus = headerParts(context.header).filter((part) => part.kind === 'menu');
-  const opening = menus.filter((part) => part.levels > 1 && findMenu(context.site, part.menu)?.items.some((item) => item.children.length > 0));
-  return { submenus: opening.length > 0, hover: opening.some((part) => part.opensOn === 'hover') };
+  const inBar = headerParts(context.header).filter((part) => part.kind === 'menu');
+  const opening = (part: MenuPart) => levelCount(part.levels) > 1 && shownItems(context.site, part).some((item) => item.children.length > 0);
+  const inPanels = context.panels.flatMap((panel) => panel.parts);
+  return { submenus: [...inBar, ...inPanels].some(opening), hover: inBar.some((part) => opening(part) && part.opensOn === 'hover') };
 }
 
 const CURRENT = `
@@ -79,21 +82,26 @@ const HOVER = `
       });`;
 
 /** Whether the menu is folded is the stylesheet's to say: the opener shows only then. */
-const PANEL = `
-    // The panel
-    const panel = root.querySelector('dialog');
-    const menu = panel.querySelector('.NAV');
-    const opener = root.querySelector('[command=show-modal]');
+const FOLD = `
+    // The folding menu
+    const folding = root.querySelector('#PANEL');
+    const menu = folding.querySelector('.NAV');
+    const opener = root.querySelector('.OPENER');
     const place = () => {
       const unfolded = getComputedStyle(opener).display === 'none';
-      if (unfolded && panel.open) panel.close();
-      if (unfolded !== panel.contains(menu)) return;
-      if (unfolded) panel.before(menu);
-      else panel.append(menu);
+      if (unfolded && folding.open) folding.close();
+      if (unfolded !== folding.contains(menu)) return;
+      if (unfolded) folding.before(menu);
+      else folding.firstElementChild.after(menu);
     };
     addEventListener('resize', place);
     place();
+`;
+
+const PANELS = `
+    // Panels
     for (const button of root.querySelectorAll('[commandfor]')) {
+      const panel = document.getElementById(button.getAttribute('commandfor'));
       button.addEventListener('click', () => {
         root.toggleAttribute('data-hm-bare', innerWidth <= document.documentElement.clientWidth);
         if ('command' in button) return;
@@ -101,22 +109,26 @@ const PANEL = `
         else panel.showModal();
       });
     }
-    panel.addEventListener('click', (event) => {
-      const { left, right } = panel.getBoundingClientRect();
-      const outside = event.target === panel && (event.clientX < left || event.clientX > right);
-      if (outside || event.target.closest('a[href]')) panel.close();
-    });
+    for (const panel of root.querySelectorAll('dialog')) {
+      panel.addEventListener('click', (event) => {
+        const { left, right } = panel.getBoundingClientRect();
+        const outside = event.target === panel && (event.clientX < left || event.clientX > right);
+        if (outside || event.target.closest('a[href]')) panel.close();
+      });
+    }
 `;
 
 /** The script of a header: classic, without globals, harmless when loaded twice. */
 export function printScript(context: CompileContext): string {
   const { submenus, hover } = featuresOf(context);
   const menu = foldingMenu(context);
-  const panel = context.fold && menu !== null
-    ? PANEL.replace('NAV', context.names.slotClass(menu, 'nav')) : '';
+  const opener = headerParts(context.header).find((part) => part.kind === 'opener');
+  const fold = context.fold && menu !== null && opener
+    ? FOLD.replace('PANEL', context.names.slotClass(context.fold.panel.id, 'panel')).replace('NAV', context.names.slotClass(menu, 'nav')).replace('OPENER', context.names.slotClass(opener.id, 'opener')) : '';
+  const panels = context.panels.length > 0 ? PANELS : '';
   const submenuCode = submenus
     ? SUBMENUS.replace('CLICK', hover ? CLICK_WITH_HOVER : CLICK_ONLY).replace('HOVER', hover ? HOVER : '') : '';
-  const body = CURRENT + submenuCode + panel;
+  const body = CURRENT + submenuCode + fold + panels;
   const header = `.${context.names.name('header')}:not([${context.names.readyAttribute}])`;
   const code = `(() => {
   for (const root of document.querySelectorAll('${header}')) {

@@ -1,6 +1,6 @@
-import { BOX_STATES, LINK_STATES, TYPE_PROPERTIES, type SlotKind } from '../slot.ts';
+import { BOX_STATES, BUTTON_STATES, LINK_STATES, TYPE_PROPERTIES, type SlotKind } from '../slot.ts';
 import type { Look } from '../look.ts';
-import type { Level } from '../states.ts';
+import type { ShownLevels } from '../states.ts';
 
 /** A placement of one of the site's menus. */
 export interface MenuPart {
@@ -10,8 +10,9 @@ export interface MenuPart {
   readonly name: string;
   /** Id of the menu shown. */
   readonly menu: string;
-  /** How many levels of it are shown. */
-  readonly levels: Level;
+  /** Id of the link whose branch is shown instead of the whole menu; null for all of it. */
+  readonly branch: string | null;
+  readonly levels: ShownLevels;
   /** Whether submenus of the unfolded menu open by a click alone, or under a mouse pointer too. */
   readonly opensOn: 'click' | 'hover';
   readonly look: Look;
@@ -30,6 +31,29 @@ export const MENU_SLOTS = {
     label: 'Marker', levels: [1], states: LINK_STATES, text: 'icon', properties: ['colour', 'size'],
     defaults: { colour: { role: 'ink' }, size: 10 },
   },
+  description: {
+    label: 'Description', levels: [1, 2, 3], states: LINK_STATES, text: 'label', typeStyle: 'menu', inside: 'link',
+    properties: TYPE_PROPERTIES, defaults: { colour: { role: 'ink' } },
+  },
+  glyph: {
+    label: 'Icon', levels: [1, 2, 3], states: BOX_STATES, text: 'none', inside: 'link', properties: ['size'], defaults: { size: 20 },
+  },
+  picture: {
+    label: 'Picture', levels: [1, 2, 3], states: BOX_STATES, text: 'none', inside: 'link', properties: ['width', 'radius'], defaults: { width: 40 },
+  },
+  action: {
+    label: 'Call to action', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'action',
+    properties: [...TYPE_PROPERTIES, 'fill', 'radius', 'paddingInline', 'paddingBlock', 'gap'],
+    defaults: { colour: { role: 'on-accent' }, fill: { role: 'accent' }, gap: 8 },
+  },
+  heading: {
+    label: 'Heading', levels: [], states: BOX_STATES, text: 'label', typeStyle: 'menu',
+    properties: [...TYPE_PROPERTIES, 'paddingInline', 'paddingBlock', 'gap'], defaults: { colour: { role: 'ink' }, gap: 8 },
+  },
+  divider: {
+    label: 'Divider', levels: [], states: BOX_STATES, text: 'none', properties: ['fill', 'height'],
+    defaults: { fill: { role: 'line' }, height: 1 },
+  },
   submenu: {
     label: 'Submenu box', levels: [2], states: BOX_STATES, text: 'none',
     properties: ['fill', 'radius', 'paddingInline', 'paddingBlock', 'gap', 'minWidth'],
@@ -38,5 +62,5 @@ export const MENU_SLOTS = {
 } as const satisfies Record<string, SlotKind>;
 
 export function createMenuPart(id: string, menu: string): MenuPart {
-  return { kind: 'menu', id, name: 'Main', menu, levels: 2, opensOn: 'hover', look: {} };
+  return { kind: 'menu', id, name: 'Main', menu, branch: null, levels: 2, opensOn: 'hover', look: {} };
 }

@@ -1,7 +1,8 @@
 import { BOX_STATES, BUTTON_STATES, type SlotKind } from '../slot.ts';
+import type { MenuPart } from '../parts/menu.ts';
 import type { Look } from '../look.ts';
 
-/** A side panel over the page; it shows the menu of the header whose opener opens it. */
+/** A side panel over the page; it shows the menu of the header whose opener opens it, and its own beneath. */
 export interface Panel {
   readonly kind: 'panel';
   readonly id: string;
@@ -10,6 +11,8 @@ export interface Panel {
   readonly side: 'start' | 'end';
   /** Accessible name of the control that closes it. */
   readonly closeLabel: string;
+  /** Menus of its own, from top to bottom. */
+  readonly parts: readonly MenuPart[];
   readonly look: Look;
 }
 
@@ -31,5 +34,5 @@ export const PANEL_SLOTS = {
 } as const satisfies Record<string, SlotKind>;
 
 export function createPanel(id: string, name: string): Panel {
-  return { kind: 'panel', id, name, side: 'end', closeLabel: 'Close menu', look: {} };
+  return { kind: 'panel', id, name, side: 'end', closeLabel: 'Close menu', parts: [], look: {} };
 }

@@ -1,4 +1,4 @@
-import { createButton, idsOf, NO_TARGET, PART_LABELS, headerParts, slotsOf, uniqueName, type Header, type OwnerKind, type Panel, ZONES } from '@hamaca/core';
+import { createButton, idsOf, levelCount, wearsSlot, NO_TARGET, PART_LABELS, headerParts, slotsOf, uniqueName, type Header, type OwnerKind, type Panel, ZONES } from '@hamaca/core';
 import { Button } from '../../controls/button.tsx';
 import { useEdit, useSite } from '../../state/open-site.tsx';
 import { selectSlot, useBench } from './bench-state.ts';
@@ -11,16 +11,16 @@ interface SlotLine {
 }
 
 /** The slots of an owner as lines; a link has one for each level the menu shows. */
-function slotLines(owner: string, kind: OwnerKind, levels: number): SlotLine[] {
-  return Object.entries(slotsOf(kind)).flatMap(([slot, entry]): SlotLine[] => {
-    if (slot !== 'link') return entry.levels.some((level) => level > levels) ? [] : [{ owner, slot, level: entry.levels[0] ?? null, label: entry.label }];
+function slotLines(owner: string, kind: OwnerKind, levels: number, isShown: (slot: string) => boolean = () => true): SlotLine[] {
+  return Object.entries(slotsOf(kind)).filter(([slot]) => isShown(slot)).flatMap(([slot, entry]): SlotLine[] => {
+    if (entry.levels.length < 2) return entry.levels.some((level) => level > levels) ? [] : [{ owner, slot, level: entry.levels[0] ?? null, label: entry.label }];
     return entry.levels.filter((level) => level <= levels).map((level) => ({ owner, slot, level, label: `${entry.label}, level ${level}` }));
   });
 }
 
 function Line({ line, depth }: { readonly line: SlotLine; readonly depth: number }) {
   const selected = useBench((state) => state.selected);
-  const current = selected.owner === line.owner && selected.slot === line.slot && (line.slot !== 'link' || selected.level === String(line.level) || selected.level === 'all');
+  const current = selected.owner === line.owner && selected.slot === line.slot && (line.level === null || selected.level === String(line.level) || selected.level === 'all');
   return (
     <li>
       <button type="button" aria-current={current ? 'true' : undefined} onClick={() => { selectSlot(line.owner, line.slot, line.level); }}
@@ -38,6 +38,7 @@ function Heading({ depth, children }: { readonly depth: number; readonly childre
 
 /** The structure of the header, with everything that can be styled in it. */
 export function PartsOutline({ header, panel }: { readonly header: Header; readonly panel: Panel | null }) {
+  const site = useSite();
   return (
     <nav aria-label="Parts" className="h-full overflow-auto py-1">
       <ul>
@@ -51,7 +52,7 @@ export function PartsOutline({ header, panel }: { readonly header: Header; reado
                   <ul>
                     <Heading depth={0}>{zone}</Heading>
                     {row.zones[zone].map((part) => {
-                      const lines = slotLines(part.id, part.kind, part.kind === 'menu' ? part.levels : 3);
+                      const lines = slotLines(part.id, part.kind, part.kind === 'menu' ? levelCount(part.levels) : 3, (slot) => part.kind !== 'menu' || wearsSlot(site, part, slot));
                       if (lines.length === 1 && lines[0]) return <Line key={part.id} line={lines[0]} depth={1} />;
                       return (
                         <li key={part.id}>
@@ -72,6 +73,14 @@ export function PartsOutline({ header, panel }: { readonly header: Header; reado
           <>
             <Heading depth={0}>Panel</Heading>
             {slotLines(panel.id, 'panel', 3).map((line) => <Line key={line.slot} line={line} depth={1} />)}
+            {panel.parts.map((part) => (
+              <li key={part.id}>
+                <ul>
+                  <Heading depth={1}>{`Menu ${part.name}`}</Heading>
+                  {slotLines(part.id, 'menu', levelCount(part.levels), (slot) => wearsSlot(site, part, slot)).map((line) => <Line key={line.label} line={line} depth={2} />)}
+                </ul>
+              </li>
+            ))}
           </>
         )}
       </ul>

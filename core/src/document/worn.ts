@@ -1,0 +1,24 @@
+import type { MenuItem } from './menu-item.ts';
+import type { MenuPart, MENU_SLOTS } from './parts/menu.ts';
+import type { Site } from './site.ts';
+import { levelCount } from './states.ts';
+import { shownItems, shownLinks } from './walk.ts';
+
+export type MenuSlot = keyof typeof MENU_SLOTS;
+
+/** What a link must have for a slot to be there at all; slots without a test always are. */
+const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
+  description: (item) => item.description !== undefined,
+  glyph: (item) => item.icon !== undefined,
+  picture: (item) => item.image !== undefined,
+  action: (item) => item.role === 'action',
+  heading: (item) => item.role === 'heading',
+  divider: (item) => item.role === 'divider',
+};
+
+/** Whether a placement shows a slot: nothing is styled that no link of it has. */
+export function wearsSlot(site: Site, part: MenuPart, slot: string): boolean {
+  if (slot === 'submenu' || slot === 'marker') return levelCount(part.levels) > 1 && shownItems(site, part).some((item) => item.children.length > 0);
+  const test = WORN[slot as MenuSlot];
+  return test === undefined || shownLinks(site, part).some(test);
+}
