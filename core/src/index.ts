@@ -56,7 +56,7 @@ export { valueCss } from './compile/values.ts';
 export type { CompileOptions } from './compile/context.ts';
 export { headerNames, type Names } from './compile/names.ts';
 export { handOffFiles, type HandOffFile } from './exchange/hand-off.ts';
-export { readHtmlLinks } from './exchange/html-links.ts';
+export { KIND_WORDS, readHtmlLinks, readHtmlMenus, type FoundMenu, type MenuKind, type MenuPlace } from './exchange/html-menus.ts';
 export { printOutline, readOutline } from './exchange/outline.ts';
 export { zipFiles } from './exchange/zip.ts';
 export { createPlainSite, type SiteSeed } from './starters/plain.ts';

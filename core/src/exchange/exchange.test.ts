@@ -11,7 +11,7 @@ import { createPlainSite } from '../starters/plain.ts';
 import type { ReadLinks } from '../links/link-line.ts';
 import { printDesignTokens } from './design-tokens.ts';
 import { handOffFiles } from './hand-off.ts';
-import { readHtmlLinks } from './html-links.ts';
+import { readHtmlLinks } from './html-menus.ts';
 import { printOutline, readOutline } from './outline.ts';
 import { zipFiles } from './zip.ts';
 
