@@ -11,6 +11,7 @@ const below = {
   edit: ['base', 'colour', 'text', 'document', 'load', 'resolve', 'links'],
   layout: ['base', 'colour', 'text', 'document', 'resolve', 'links'],
   compile: ['base', 'colour', 'text', 'document', 'resolve', 'links', 'layout'],
+  check: ['base', 'colour', 'text', 'document', 'resolve', 'links', 'edit', 'layout', 'compile'],
   exchange: ['base', 'colour', 'text', 'document', 'load', 'resolve', 'links', 'layout', 'compile'],
   starters: ['base', 'document', 'migrate'],
 };

@@ -175,9 +175,8 @@ function indexItems(site: Site): ReadonlyMap<string, PlacedItem> {
 /** Every link of every menu by id. */
 export const itemsOf = memoise(indexItems);
 
-const pagesById = memoise((site: Site): ReadonlyMap<string, Page> => new Map(site.pages.map((page) => [page.id, page])));
-
 const indexPages = memoise((pages: readonly Page[]) => ({
+  byId: new Map(pages.map((page) => [page.id, page])),
   byPath: new Map([...pages].reverse().map((page) => [page.path, page])),
   byTitle: new Map([...pages].reverse().map((page) => [page.title.toLowerCase(), page])),
 }));
@@ -192,8 +191,8 @@ export function pagesByTitle({ pages }: Pick<Site, 'pages'>): ReadonlyMap<string
   return indexPages(pages).byTitle;
 }
 
-export function findPage(site: Site, id: string): Page | null {
-  return pagesById(site).get(id) ?? null;
+export function findPage({ pages }: Pick<Site, 'pages'>, id: string): Page | null {
+  return indexPages(pages).byId.get(id) ?? null;
 }
 
 const iconsById = memoise((site: Site): ReadonlyMap<string, Icon> => new Map(site.icons.map((icon) => [icon.id, icon])));

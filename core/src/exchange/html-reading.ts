@@ -1,6 +1,6 @@
 import { LIMITS } from '../document/limits.ts';
 import { refuseUrl } from '../document/url.ts';
-import type { ImportNote, LinkLine } from '../links/link-line.ts';
+import type { ImportNote, LineFields, LinkLine } from '../links/link-line.ts';
 import { descendants, isPageElement, readableText, type PageElement } from './html-tree.ts';
 
 /** What was read of one menu. */
@@ -53,13 +53,30 @@ export function isBeside(element: PageElement): boolean {
   return works && TOGGLE.test(name);
 }
 
-function pushLink(reading: Reading, label: string, href: string | null, depth: number, opens = false): void {
+function pushLink(reading: Reading, label: string, href: string | null, depth: number, { opens = false, from }: { opens?: boolean; from?: PageElement } = {}): void {
   if (reading.links.length >= LIMITS.links) return;
   const trimmed = href?.trim() ?? '';
   const refused = trimmed === '' ? null : refuseUrl(trimmed);
   // A script where a page should be only opens what is nested.
   if (refused !== null && !(opens && isScript(trimmed))) reading.notes.push({ line: 0, text: `${label} -> ${trimmed}`.slice(0, 80), reason: `The target was left out: ${refused}.` });
-  reading.links.push({ label, href: refused === null && trimmed !== '' ? trimmed : null, depth: Math.min(depth, LIMITS.depth) });
+  const fields = from ? fieldsOf(from, label) : null;
+  reading.links.push({ label, href: refused === null && trimmed !== '' ? trimmed : null, depth: Math.min(depth, LIMITS.depth), ...(fields ? { fields } : {}) });
+}
+
+/** Link types that say something about the link itself, and no more (HTML, section 4.6.6). */
+const KEPT_TYPES = new Set(['alternate', 'author', 'bookmark', 'external', 'help', 'license', 'me', 'next', 'nofollow', 'prev', 'privacy-policy', 'search', 'tag', 'terms-of-service']);
+
+/** What a link says besides label and target; classes are the page's own and stay there. */
+function fieldsOf(link: PageElement, label: string): LineFields | null {
+  const { attributes } = link;
+  const title = squeeze(attributes['title'] ?? '').slice(0, LIMITS.label);
+  const name = squeeze(attributes['aria-label'] ?? '').slice(0, LIMITS.label);
+  const rel = (attributes['rel'] ?? '').toLowerCase().split(/\s+/).filter((word) => KEPT_TYPES.has(word)).join(' ');
+  const fields: LineFields = {
+    ...(name !== '' && name !== label ? { name } : {}), ...(title !== '' && title !== label && title !== name ? { title } : {}),
+    ...(attributes['target'] === '_blank' ? { newTab: true as const } : {}), ...(rel !== '' ? { rel } : {}),
+  };
+  return Object.keys(fields).length > 0 ? fields : null;
 }
 
 const holdsLinks = (element: PageElement) => [...descendants(element)].some(isLink);
@@ -110,7 +127,10 @@ type Skip = (element: PageElement) => boolean;
 const nothing: Skip = () => false;
 
 function readItem(reading: Reading, item: PageElement, depth: number): void {
-  if (item.attributes['role'] === 'separator') return;
+  if (item.attributes['role'] === 'separator') {
+    if (item.children.length === 0) reading.links.push({ label: '', href: null, depth, fields: { role: 'divider' } });
+    return;
+  }
   const namer = findNamer(item);
   const label = namer ? nameOf(namer) : ownText(item);
   if (label === '') {
@@ -128,7 +148,7 @@ function readItem(reading: Reading, item: PageElement, depth: number): void {
   if (namer && nested.length === 0 && isBeside(namer)) return;
   // An item that is only words, with nothing in it, is the current page or a caption of the list.
   if (!namer && nested.length === 0 && (item.tag !== 'li' || isLongText(label) || CAPTION.test(hintsOf(item)))) return;
-  pushLink(reading, label, href, depth, nested.length > 0);
+  pushLink(reading, label, href, depth, { opens: nested.length > 0, ...(namer ? { from: namer } : {}) });
   reading.links.push(...nested.slice(0, Math.max(0, LIMITS.links - at - 1)));
   for (const link of beside) if (!(href !== null && link.attributes['href'] === href)) pushLink(reading, nameOf(link), link.attributes['href'] ?? null, depth);
 }
@@ -153,7 +173,7 @@ const isLongText = (label: string) => label.length > 60 || /[.!?]\s/.test(label)
 /** A heading (its link, if it is one) over what follows it. */
 function readHeading(reading: Reading, heading: PageElement, depth: number): void {
   const link = heading.tag === 'a' ? heading : [...descendants(heading)].find((child) => child.tag === 'a' && nameOf(child) !== '');
-  pushLink(reading, nameOf(link ?? heading), link?.attributes['href'] ?? null, depth, true);
+  pushLink(reading, nameOf(link ?? heading), link?.attributes['href'] ?? null, depth, { opens: true });
 }
 
 /** A page's title is over everything, so over nothing in particular. */
@@ -198,7 +218,7 @@ function readFlow(reading: Reading, element: PageElement, depth: number, root: b
       }
     } else if (isLink(child)) {
       const label = nameOf(child);
-      if (label !== '' && !skip(child) && !isBeside(child)) pushLink(reading, label, child.attributes['href'] ?? null, depth);
+      if (label !== '' && !skip(child) && !isBeside(child)) pushLink(reading, label, child.attributes['href'] ?? null, depth, { from: child });
     } else if (!(BRAND.test(hintsOf(child)) && [...descendants(child)].filter(isLink).length === 1)) readFlow(reading, child, child.tag === 'dd' && reading.links.length > 0 ? depth + 1 : depth, false, skip);
   }
 }
@@ -233,7 +253,7 @@ function readList(reading: Reading, list: PageElement, depth: number): void {
   for (const child of elementsIn(list)) {
     // Old pages nest lists in lists without an item around them.
     if (isList(child)) readList(reading, child, depth + (reading.links.length > 0 ? 1 : 0));
-    else if (isLink(child)) { if (!isBeside(child) && nameOf(child) !== '') pushLink(reading, nameOf(child), child.attributes['href'] ?? null, depth); }
+    else if (isLink(child)) { if (!isBeside(child) && nameOf(child) !== '') pushLink(reading, nameOf(child), child.attributes['href'] ?? null, depth, { from: child }); }
     else readItem(reading, child, depth);
   }
 }

@@ -24,18 +24,20 @@ const DEEPEST = 400;
 
 const isElement = (node: ParsedNode): node is ParsedElement => 'tagName' in node;
 
-function convert(node: ParsedNode, depth: number): PageNode | null {
+function convert(node: ParsedNode, depth: number, skipped: ReadonlySet<string>): PageNode | null {
   if (node.nodeName === '#text') return (node as DefaultTreeAdapterTypes.TextNode).value;
-  if (!isElement(node) || SKIPPED.has(node.tagName)) return null;
+  if (!isElement(node) || skipped.has(node.tagName)) return null;
   const attributes = Object.fromEntries(node.attrs.map(({ name, value }) => [name, value]));
-  const children = depth >= DEEPEST ? [] : node.childNodes.map((child) => convert(child, depth + 1)).filter((child) => child !== null);
+  const children = depth >= DEEPEST ? [] : node.childNodes.map((child) => convert(child, depth + 1, skipped)).filter((child) => child !== null);
   return { tag: node.tagName, attributes, children };
 }
 
+const SKIPPED_WITH_HEAD: ReadonlySet<string> = new Set([...SKIPPED].filter((tag) => tag !== 'head'));
+
 /** Parses any text as HTML (HTML Standard, section 13.2): it never fails, garbage becomes text. */
-export function parsePage(html: string): PageElement {
+export function parsePage(html: string, { withHead = false }: { withHead?: boolean } = {}): PageElement {
   const document = parse(html);
-  const children = document.childNodes.map((node) => convert(node, 1)).filter((node) => node !== null);
+  const children = document.childNodes.map((node) => convert(node, 1, withHead ? SKIPPED_WITH_HEAD : SKIPPED)).filter((node) => node !== null);
   return { tag: '#document', attributes: {}, children };
 }
 

@@ -1,15 +1,15 @@
 import { LIMITS } from '../document/limits.ts';
 import { refuseUrl } from '../document/url.ts';
 import type { Site } from '../document/site.ts';
-import { walkMenu } from '../document/walk.ts';
+import { findMenu } from '../document/walk.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../links/link-line.ts';
-import { formatTarget, hrefOf } from '../links/target.ts';
+import { menuLines } from '../links/menu-lines.ts';
 
 /** How wide a tab counts when indentation mixes tabs and spaces. */
 const TAB = 4;
 
 const BULLET = /^(?:[-*+•–]|\d{1,3}[.)])\s+/;
-const MARKDOWN_LINK = /^\[((?:[^\]\\]|\\.)*)\]\(\s*<?([^)>\s]*)>?(?:\s+"[^"]*")?\s*\)$/;
+const MARKDOWN_LINK = /^\[((?:[^\]\\]|\\.)*)\]\(\s*(?:<([^<>]*)>|([^)>\s]*))(?:\s+"((?:[^"\\]|\\.)*)")?\s*\)$/;
 
 /** Text that reads as a target behind a label: a path, a fragment, an address, a scheme. */
 const TARGET = /^(?:\/\S*|#\S+|\?\S*|\.\.?\/\S*|[a-z][a-z0-9+.-]*:\S+|www\.\S+|[^\s@]+@[^\s@]+\.[^\s@]+|\S+\.(?:html?|php|aspx?)(?:[?#]\S*)?)$/i;
@@ -24,10 +24,17 @@ function indentOf(line: string): number {
   return width;
 }
 
+interface SplitLine { readonly label: string; readonly href: string | null; readonly title?: string }
+
+const unescape = (text: string) => text.replace(/\\(.)/g, '$1');
+
 /** Label and target of one line. The target stands behind `->`, `→`, a tab or `|`, in brackets, or as the last word. */
-function splitLine(content: string): { label: string; href: string | null } {
+function splitLine(content: string): SplitLine {
   const markdown = MARKDOWN_LINK.exec(content);
-  if (markdown) return { label: (markdown[1] ?? '').replace(/\\(.)/g, '$1').trim(), href: markdown[2] || null };
+  if (markdown) {
+    const [, label = '', bracketed, bare, title] = markdown;
+    return { label: unescape(label).trim(), href: bracketed || bare || null, ...(title ? { title: unescape(title) } : {}) };
+  }
   const arrow = /^(.*?)\s*(?:->|→|=>|\t+|\|)\s*(\S*)$/.exec(content);
   if (arrow) return { label: (arrow[1] ?? '').trim(), href: arrow[2] || null };
   const bracketed = /^(.*\S)\s+[(<]([^()<>\s]+)[)>]$/.exec(content);
@@ -69,24 +76,31 @@ export function readOutline(text: string): ReadLinks {
     const content = clean(cut).trim().replace(BULLET, '');
     if (content === '') return;
     if (/^[-=_*#~]{3,}$/.test(content)) { note('A ruled line is no link.'); return; }
-    const { label, href } = splitLine(content);
+    const { label, href, title } = splitLine(content);
     if (label === '') { note('There is a target but no label.'); return; }
     if (label.length > LIMITS.label) note(`The label was cut to ${LIMITS.label} characters.`);
     const refused = href === null ? null : refuseUrl(href);
     if (refused !== null) note(`The target was left out: ${refused}.`);
     const depth = Math.min(depthOf(indents, indentOf(cut)), LIMITS.depth);
-    links.push({ label: label.slice(0, LIMITS.label), href: refused === null ? href : null, depth });
+    links.push({ label: label.slice(0, LIMITS.label), href: refused === null ? href : null, depth, ...(title === undefined ? {} : { fields: { title } }) });
   });
   return { links, notes };
 }
 
-/** A menu as an outline that reads back as the same links. */
+/** A label that would read as something else stands in a Markdown link; any other as it is. */
+function printLine({ label, href }: LinkLine): string {
+  const plain = `${label}${href === null || href === '' ? '' : ` -> ${href}`}`;
+  const read = splitLine(plain.replace(BULLET, ''));
+  const same = read.label === label && read.href === (href || null) && !BULLET.test(plain) && !/^[-=_*#~]{3,}$/.test(plain);
+  return same ? plain : `[${label.replace(/[\\[\]]/g, '\\$&')}](${href === null ? '' : /[\s()]/.test(href) ? `<${href}>` : href})`;
+}
+
+/** Links as an outline that reads back as the same links. */
+export function printLines(links: readonly LinkLine[]): string {
+  return links.map((link) => `${'  '.repeat(link.depth - 1)}${printLine({ ...link, label: link.label.replace(/\s+/g, ' ').trim() })}\n`).join('');
+}
+
+/** A menu as an outline. */
 export function printOutline(site: Site, menuId: string): string {
-  const menu = site.menus.find((entry) => entry.id === menuId);
-  const lines: string[] = [];
-  if (menu) walkMenu(menu, '', ({ item, depth }) => {
-    const target = item.target.kind === 'phone' || item.target.kind === 'mail' ? hrefOf(site, item.target) : formatTarget(site, item.target);
-    lines.push(`${'  '.repeat(depth - 1)}${item.label.replace(/\s+/g, ' ')}${target ? ` -> ${target}` : ''}`);
-  });
-  return lines.map((line) => `${line}\n`).join('');
+  return printLines(menuLines(site, findMenu(site, menuId)?.items ?? []));
 }

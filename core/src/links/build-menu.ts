@@ -58,7 +58,7 @@ export function buildMenu(links: readonly LinkLine[], siteUrl: string, idPrefix 
   };
 
   links.forEach((link, index) => {
-    const item = { id: nextItem(), label: link.label, target: targetOf(link, index + 1), children: [] };
+    const item = { id: nextItem(), label: link.label, target: targetOf(link, index + 1), children: [], ...link.fields };
     while ((open.at(-1)?.depth ?? 0) >= link.depth) open.pop();
     const siblings = open.at(-1)?.item.children ?? items;
     siblings.push(item);

@@ -1,8 +1,14 @@
+import type { ItemFields } from '../document/menu-item.ts';
+
+/** What a format may say of a link besides label and target. */
+export type LineFields = Pick<ItemFields, 'role' | 'description' | 'name' | 'title' | 'newTab' | 'rel' | 'className'>;
+
 /** One link as an import understood it: the label, the target as it was written (null for none), 1 at the top. */
 export interface LinkLine {
   readonly label: string;
   readonly href: string | null;
   readonly depth: number;
+  readonly fields?: LineFields;
 }
 
 /** Something an import could not read, with the line it stands in (1 is the first; 0 where lines mean nothing). */

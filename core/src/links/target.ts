@@ -53,7 +53,7 @@ export function formatTarget(site: Site, target: Target): string {
 }
 
 /** The `href` a target becomes, or null where the link leads nowhere (no target, or a page that is gone). */
-export function hrefOf(site: Site, target: Target): string | null {
+export function hrefOf(site: Pick<Site, 'pages'>, target: Target): string | null {
   switch (target.kind) {
     case 'page': {
       const path = findPage(site, target.page)?.path;
@@ -66,4 +66,19 @@ export function hrefOf(site: Site, target: Target): string | null {
     case 'panel':
     case 'none': return null;
   }
+}
+
+/** What makes two targets the same place; null where a link leads nowhere. */
+export function targetKey(site: Site, target: Target): string | null {
+  if (target.kind === 'panel') return `panel ${target.panel}`;
+  return hrefOf(site, target)?.toLowerCase() ?? null;
+}
+
+/** The address a target can be fetched at, without its fragment; null for all that is no page of the web. */
+export function fetchAddress(site: Pick<Site, 'pages' | 'url'>, target: Target): string | null {
+  const href = target.kind === 'page' || target.kind === 'url' ? hrefOf(site, target)?.split('#')[0] : undefined;
+  if (href === undefined || href === '') return null;
+  if (/^https?:\/\//i.test(href)) return href;
+  const origin = /^https?:\/\/[^/?#]+/i.exec(site.url)?.[0];
+  return origin !== undefined && /^\/(?!\/)/.test(href) ? origin + href : null;
 }

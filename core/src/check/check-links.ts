@@ -1,0 +1,93 @@
+import { memoise } from '../base/memo.ts';
+import type { Menu, Site } from '../document/site.ts';
+import { levelCount } from '../document/states.ts';
+import { itemsOf, placedParts, placementsOf, walkMenu, type PlacedItem } from '../document/walk.ts';
+import { targetKey } from '../links/target.ts';
+import type { FetchedLink, Finding, LinkWorld } from './finding.ts';
+import { LINK_RULES } from './link-rules.ts';
+
+const NOTHING_FETCHED: ReadonlyMap<string, FetchedLink> = new Map();
+
+function group(items: readonly PlacedItem[], keyOf: (placed: PlacedItem) => string | null): ReadonlyMap<string, PlacedItem[]> {
+  const groups = new Map<string, PlacedItem[]>();
+  for (const placed of items) {
+    const key = keyOf(placed);
+    if (key === null) continue;
+    const list = groups.get(key);
+    if (list) list.push(placed);
+    else groups.set(key, [placed]);
+  }
+  return groups;
+}
+
+/** The deepest level of a menu that any of its placements shows. */
+export function shownDepth(site: Site, menu: string): number | null {
+  const depths = placementsOf(site, menu).map(({ part }) => {
+    const start = part.branch === null ? 0 : (itemsOf(site).get(part.branch)?.depth ?? 0);
+    return start + levelCount(part.levels);
+  });
+  return depths.length === 0 ? null : Math.max(...depths);
+}
+
+function ownHost(site: Site): LinkWorld['own'] {
+  const match = /^(https?):\/\/([^/?#]+)/i.exec(site.url);
+  return { host: (match?.[2] ?? '').toLowerCase().replace(/^www\./, ''), secure: match?.[1]?.toLowerCase() === 'https' };
+}
+
+function checkMenu(site: Site, menu: Menu, path: string, fetched: ReadonlyMap<string, FetchedLink>, hasListedPages: boolean): Finding[] {
+  const items: PlacedItem[] = [];
+  walkMenu(menu, path, (placed) => { items.push(placed); });
+  const world: LinkWorld = {
+    site, menu, fetched, hasListedPages, own: ownHost(site), shownDepth: shownDepth(site, menu.id),
+    byTarget: group(items, ({ item }) => targetKey(site, item.target)),
+    byLabel: group(items, ({ item }) => item.label.trim().toLowerCase() || null),
+  };
+  return items.flatMap((placed) => LINK_RULES.flatMap((rule): Finding[] => {
+    const fault = rule.check(placed, world);
+    return fault ? [{ rule: rule.id, menu: menu.id, item: placed.item.id, path: placed.path, ...fault }] : [];
+  }));
+}
+
+/** Placements that show nothing. */
+function checkPlacements(site: Site): Finding[] {
+  return placedParts(site).flatMap(({ part, piece, path }): Finding[] => {
+    if (part.kind !== 'menu' || part.branch === null) return [];
+    const start = itemsOf(site).get(part.branch);
+    if (start?.menu.id === part.menu && start.item.children.length > 0) return [];
+    const reason = start?.menu.id === part.menu ? `“${start.item.label}” has nothing nested in it, so ${piece.name} shows no links.` : `The link that ${piece.name} starts from is gone, so it shows no links.`;
+    return [{
+      rule: 'placement-empty', outcome: 'fail', menu: part.menu, item: null, path, reason, evidence: piece.name,
+      fix: { label: 'Show the whole menu', edit: { name: 'set-owner', args: { id: part.id, fields: { branch: null } } } },
+    }];
+  });
+}
+
+/** Panels that links open but that show nothing while the header is unfolded. */
+function checkPanels(site: Site): Finding[] {
+  return [...itemsOf(site).values()].flatMap(({ item, menu, path }): Finding[] => {
+    const { target } = item;
+    const panel = target.kind === 'panel' ? site.pieces.find((piece) => piece.id === target.panel) : undefined;
+    if (panel?.kind !== 'panel' || panel.parts.length > 0) return [];
+    return [{ rule: 'panel-empty', outcome: 'look', menu: menu.id, item: item.id, path, reason: `${panel.name} has no links of its own: where the menu stands in the bar, it opens empty.`, evidence: panel.name }];
+  });
+}
+
+const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED));
+
+function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
+  const hasListedPages = site.pages.some((page) => page.listed);
+  return [...site.menus.flatMap((menu, index) => checkMenu(site, menu, `/menus/${index}`, fetched, hasListedPages)), ...checkPlacements(site), ...checkPanels(site)];
+}
+
+/** Every finding about a site's links, menu by menu in document order; within a link the gravest first. */
+export function checkLinks(site: Site, fetched: ReadonlyMap<string, FetchedLink> = NOTHING_FETCHED): readonly Finding[] {
+  return fetched.size === 0 ? checkBare(site) : checkWith(site, fetched);
+}
+
+/** Ids of the listed pages that no link of any menu leads to. */
+export function unreachedPages(site: Site): ReadonlySet<string> {
+  const reached = new Set<string>();
+  for (const { item } of itemsOf(site).values()) if (item.target.kind === 'page') reached.add(item.target.page);
+  for (const { part } of placedParts(site)) if (part.kind === 'button' && part.target.kind === 'page') reached.add(part.target.page);
+  return new Set(site.pages.filter((page) => !reached.has(page.id)).map((page) => page.id));
+}
