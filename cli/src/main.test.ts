@@ -2,6 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { gzipSync } from 'node:zlib';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { main } from './main.ts';
 import type { Output } from './output.ts';
@@ -55,6 +56,24 @@ describe('hamaca links', () => {
   test('takes HTML by name or by --from', async () => {
     const html = '<nav><ul><li><a href="/a">A</a></li></ul></nav>';
     for (const args of [[file('page.html', html)], [file('page.txt', html), '--from', 'html']]) expect(JSON.parse((await run('links', ...args, '--json')).printed)).toEqual([{ label: 'A', href: '/a', depth: 1 }]);
+  });
+  test('prints every menu of a page with its place', async () => {
+    const html = '<header><nav aria-label="Main"><ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul></nav></header><footer><ul><li><a href="/p">Privacy</a></li><li><a href="/i">Imprint</a></li></ul></footer>';
+    const page = file('all.html', html);
+    expect(JSON.parse((await run('links', page, '--all', '--json')).printed)).toEqual([
+      { place: 'header', kind: 'menu', name: 'Main', main: true, links: [{ label: 'A', href: '/a', depth: 1 }, { label: 'B', href: '/b', depth: 1 }] },
+      { place: 'footer', kind: 'menu', name: '', main: false, links: [{ label: 'Privacy', href: '/p', depth: 1 }, { label: 'Imprint', href: '/i', depth: 1 }] },
+    ]);
+    expect((await run('links', page, '--all')).printed).toContain('# header, menu, “Main”, the main menu\nA -> /a\n');
+  });
+  test.each([
+    ['opml', '<opml version="2.0"><body><outline text="Visit" url="/visit"><outline text="Hours"/></outline></body></opml>'], ['csv', 'level,label,target\n1,Visit,/visit\n2,Hours,'],
+    ['sitemap', '<urlset><url><loc>https://marisma.example/visit</loc></url><url><loc>https://marisma.example/visit/hours</loc></url></urlset>'],
+  ])('reads %s, by name and by content, also packed', async (format, content) => {
+    for (const args of [[file(`links-${format}.txt`, content), '--from', format], [file(`links.${format}`, content)], [file(`links.${format}.gz`, gzipSync(content))]]) {
+      expect((JSON.parse((await run('links', ...args, '--json')).printed) as { label: string; depth: number }[]).map(({ label, depth }) => [label, depth])).toEqual([['Visit', 1], ['Hours', 2]]);
+    }
+    expect((await run('links', file('cut.gz', gzipSync(content).subarray(0, 30)))).warned).toContain('cannot be unpacked');
   });
   test('reads UTF-16 and bytes that are no text', async () => {
     expect((await run('links', file('wide.txt', Buffer.from('\ufeffVisit /visit', 'utf16le')))).printed).toBe('Visit -> /visit\n');

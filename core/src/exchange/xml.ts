@@ -18,26 +18,27 @@ const localName = (name: string) => name.slice(name.indexOf(':') + 1);
  */
 export function readXml(text: string, { open, text: say, close }: XmlHandlers): string | null {
   const parser = new SaxesParser({ position: true });
-  let failure: string | null = null;
+  const failures: string[] = [];
   let depth = 0;
-  const stop = (reason: string) => { failure ??= reason; };
+  const stop = (reason: string) => { failures.push(reason); };
+  const goesOn = () => failures.length === 0;
   parser.on('error', (error) => { stop(error.message.replace(/^(\d+):(\d+): /, 'line $1: ')); });
   parser.on('doctype', (doctype) => { if (/<!ENTITY/i.test(doctype)) stop('the document defines entities, which are not read'); });
   parser.on('opentag', ({ name, attributes }) => {
     depth++;
     if (depth > DEEPEST) stop(`elements are nested more than ${DEEPEST} deep`);
-    if (failure === null) open(localName(name), attributes as Record<string, SaxesAttributePlain & string>);
+    if (goesOn()) open(localName(name), attributes as Record<string, SaxesAttributePlain & string>);
   });
-  parser.on('text', (chunk) => { if (failure === null) say(chunk); });
-  parser.on('cdata', (chunk) => { if (failure === null) say(chunk); });
+  parser.on('text', (chunk) => { if (goesOn()) say(chunk); });
+  parser.on('cdata', (chunk) => { if (goesOn()) say(chunk); });
   parser.on('closetag', ({ name }) => {
     depth--;
-    if (failure === null) close(localName(name));
+    if (goesOn()) close(localName(name));
   });
   // In pieces, so that reading stops soon after the first error.
-  for (let at = 0; at < text.length && failure === null; at += PIECE) parser.write(text.slice(at, at + PIECE));
-  if (failure === null) parser.close();
-  return failure;
+  for (let at = 0; at < text.length && goesOn(); at += PIECE) parser.write(text.slice(at, at + PIECE));
+  if (goesOn()) parser.close();
+  return failures[0] ?? null;
 }
 
 const PIECE = 1 << 16;

@@ -79,7 +79,7 @@ export const setItem: EditOperation<{ readonly id: string; readonly fields: Item
     const path = `${placed.path}/${field}`;
     const has = Object.hasOwn(placed.item, field);
     if (value === null) patch.push(...(has ? [{ op: 'remove', path } as const] : []));
-    else if (value !== undefined) patch.push({ op: has ? 'replace' : 'add', path, value });
+    else patch.push({ op: has ? 'replace' : 'add', path, value });
   }
   return succeed([...iconsPatch(site, icons ?? []), ...patch]);
 };
