@@ -47,13 +47,14 @@ export { contrastOf, layersBehind, passingColour, type ContrastReport, type Situ
 export { colourOf, colourTrail, isColourValue, usesSwatch, type ColourStep } from './resolve/colours.ts';
 export { originTrail } from './resolve/origin.ts';
 export { formatValue, parseValue, stepValue } from './resolve/value-text.ts';
+export { adoptItems } from './links/adopt.ts';
 export { buildMenu, type BuiltMenu } from './links/build-menu.ts';
 export { mergeItems, type Merged } from './links/merge.ts';
 export { menuLines } from './links/menu-lines.ts';
 export type { ImportNote, LineFields, LinkLine, ReadLinks } from './links/link-line.ts';
 export { fetchAddress, formatTarget, hrefOf, parseTarget } from './links/target.ts';
 export { fitAt, fitLine, rowExtent, TIGHT_ROOM, type Fit, type FitLine, type FitSegment } from './layout/fit.ts';
-export { checkLinks, shownDepth, unreachedPages } from './check/check-links.ts';
+export { checkLinks, checkTypedLabel, shownDepth, unreachedPages } from './check/check-links.ts';
 export type { FetchedLink, Finding, Fix, Outcome } from './check/finding.ts';
 export { LINK_RULES, RULE_LABELS } from './check/link-rules.ts';
 export { compileHeader, type Compiled } from './compile/compile.ts';

@@ -10,13 +10,16 @@ import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { loadFontMetrics, readFont } from './fonts.ts';
 import { seedDemo } from './seed.ts';
+import { startStandIn } from './stand-in.ts';
 import { isDatabaseAway, openDatabase, type Database } from './store/database.ts';
 import { migrateDatabase } from './store/migrate.ts';
+import { insertSite } from './store/sites.ts';
 
 let folder = '';
 let own: OwnDatabase;
 let database: Database;
 let app: Hono;
+let standIn: Awaited<ReturnType<typeof startStandIn>>;
 
 beforeAll(async () => {
   folder = mkdtempSync(join(tmpdir(), 'hamaca-server-'));
@@ -25,11 +28,14 @@ beforeAll(async () => {
   database = openDatabase(own.url);
   await seedDemo(database, new Date());
   let count = 0;
+  standIn = await startStandIn();
   app = createApp({
+    fetching: { standIns: new Map([['marisma.example', standIn.url]]), allowed: new Set() },
     database, schemaVersion, readFont, fonts: await loadFontMetrics(), log: pino({ level: 'silent' }), now: () => new Date(), newId: () => `test-id-${++count}`, webRoot: null,
   });
 });
 afterAll(async () => {
+  standIn.server.close();
   await database.end();
   await own.stop();
   rmSync(folder, { recursive: true, force: true });
@@ -159,6 +165,37 @@ describe('the rest', () => {
 });
 
 test('the environment is checked', () => {
-  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({ port: 4310, host: '127.0.0.1', databaseUrl: 'mysql://a@b/c', logLevel: 'warn' });
+  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({ port: 4310, host: '127.0.0.1', databaseUrl: 'mysql://a@b/c', logLevel: 'warn', fetchHosts: [], standIn: true });
+  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c', HAMACA_FETCH_HOSTS: 'staging.local, 10.0.0.5:8080', HAMACA_STAND_IN: 'off' })).toMatchObject({ fetchHosts: ['staging.local', '10.0.0.5:8080'], standIn: false });
   for (const wrong of [{}, { HAMACA_DATABASE_URL: 'x' }, { HAMACA_DATABASE_URL: 'mysql://x', HAMACA_PORT: 'many' }]) expect(() => readConfig(wrong)).toThrow();
+});
+
+describe('fetching', () => {
+  const send = (path: string, body: unknown, headers: Record<string, string> = {}) => app.request(`/api/fetched/${path}`, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) });
+  test('a page comes as bytes that no browser shows', async () => {
+    const response = await send('page', { url: 'https://marisma.example/hides/' });
+    expect(response.headers.get('content-type')).toBe('application/octet-stream');
+    expect(response.headers.get('fetched-url')).toBe('https://marisma.example/visit/trails-and-hides/');
+    expect(await response.text()).toContain('reed-hide');
+  });
+  test.each([['http://127.0.0.1:1/', 'private address'], ['https://marisma.example/gone/', 'answers with 404'], ['nonsense', 'no address']])('%s is told as a problem', async (url, detail) => {
+    const response = await send('page', { url });
+    expect(response.status).toBe(422);
+    expect(((await response.json()) as { detail: string }).detail).toContain(detail);
+  });
+  test('links are answered one a line', async () => {
+    const response = await send('links', { urls: ['https://marisma.example/news/', 'https://marisma.example/gone/'] });
+    const lines = (await response.text()).trim().split('\n').map((line) => JSON.parse(line) as { status: number });
+    expect(lines.map((line) => line.status).sort()).toEqual([200, 404]);
+  });
+  test.each([[{}], [{ urls: [] }], [{ urls: Array.from({ length: 1001 }, () => 'https://x.example') }], [{ urls: [5] }]])('%j is refused', async (body) => { expect((await send('links', body)).status).toBe(400); });
+  test('other pages cannot make it fetch', async () => { expect((await send('page', { url: 'https://marisma.example/' }, { 'sec-fetch-site': 'cross-site' })).status).toBe(403); });
+});
+
+test('a site of an older format is given in today’s', async () => {
+  const old = JSON.parse(readFileSync(new URL('../../core/test/old/version-1.hamaca.json', import.meta.url), 'utf8')) as object;
+  await insertSite(database, { id: 'old-site', name: 'Old', document: JSON.stringify(old) }, new Date());
+  const { body } = await ask('/api/sites/old-site');
+  expect([body['formatVersion'], body['icons']]).toEqual([2, []]);
+  expect((await patch('old-site', 1, rename('Newer'))).status).toBe(200);
 });

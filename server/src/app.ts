@@ -3,6 +3,7 @@ import { compress } from 'hono/compress';
 import type { Deps } from './deps.ts';
 import { HttpProblem, problemResponse, PROBLEMS } from './problem.ts';
 import { eventRoutes } from './routes/events.ts';
+import { fetchingRoutes } from './routes/fetching.ts';
 import { handOffRoutes } from './routes/hand-off.ts';
 import { healthRoutes } from './routes/health.ts';
 import { siteRoutes } from './routes/sites.ts';
@@ -44,12 +45,13 @@ export function createApp(deps: Deps): Hono {
     await next();
   });
   const compressed = compress();
-  app.use((context, next) => (context.req.path.endsWith('/events') || context.req.path.endsWith('.zip') ? next() : compressed(context, next)));
+  app.use((context, next) => (context.req.path.endsWith('/events') || context.req.path.startsWith('/api/fetched/') || context.req.path.endsWith('.zip') ? next() : compressed(context, next)));
 
   app.route('/api/health', healthRoutes(deps));
   app.route('/api/sites', siteRoutes(deps));
   app.route('/api/sites', eventRoutes(deps));
   app.route('/api/sites', handOffRoutes(deps));
+  app.route('/api/fetched', fetchingRoutes(deps));
   app.route('/fonts', fontRoutes(deps));
   if (deps.webRoot !== null) app.route('/', webRoutes(deps.webRoot));
   return app;

@@ -1,5 +1,6 @@
 import type { FontMetrics } from '@hamaca/core';
 import type { Logger } from 'pino';
+import type { FetchWorld } from './fetching/fetch-page.ts';
 import type { Database } from './store/database.ts';
 
 /** The world as the server is given it. */
@@ -13,6 +14,8 @@ export interface Deps {
   readonly fonts: readonly FontMetrics[];
   /** A bundled font file or licence by name. */
   readonly readFont: (name: string) => Promise<Uint8Array>;
+  /** Which hosts may be fetched from besides public ones. */
+  readonly fetching: FetchWorld;
   /** Folder of the built interface; null serves the HTTP interface alone. */
   readonly webRoot: string | null;
 }

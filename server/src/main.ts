@@ -7,6 +7,7 @@ import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { loadFontMetrics, readFont } from './fonts.ts';
 import { seedDemo } from './seed.ts';
+import { startStandIn } from './stand-in.ts';
 import { openDatabase } from './store/database.ts';
 import { migrateDatabase } from './store/migrate.ts';
 
@@ -22,7 +23,10 @@ const database = openDatabase(config.databaseUrl);
 const now = () => new Date();
 await seedDemo(database, now());
 
+const standIn = config.standIn ? await startStandIn() : null;
+const standIns = new Map(standIn ? [['marisma.example', standIn.url]] : []);
 const app = createApp({
+  fetching: { standIns, allowed: new Set(config.fetchHosts) },
   database, log, now, schemaVersion, readFont, fonts: await loadFontMetrics(), webRoot: existsSync(webRoot) ? webRoot : null,
   // Ids stand in addresses: letters and digits only read better there.
   newId: () => nanoid(ID_LENGTH).replace(/[-_]/g, 'x'),
@@ -34,6 +38,7 @@ const server = serve({ fetch: app.fetch, hostname: config.host, port: config.por
 function stop(): void {
   const force = setTimeout(() => process.exit(0), GRACE);
   force.unref();
+  standIn?.server.close();
   server.close(() => { void database.end().finally(() => process.exit(0)); });
   if ('closeIdleConnections' in server) server.closeIdleConnections();
 }

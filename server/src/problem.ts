@@ -35,6 +35,8 @@ export const PROBLEMS = {
     new HttpProblem(412, 'Stale revision', `The site has changed meanwhile and is at revision ${revision}. Nothing was changed; take the changes and send the edit again.`, [], { revision }),
   tooLarge: () => new HttpProblem(413, 'Too large', 'The request is larger than 32 MB. Nothing was changed.'),
   foreignOrigin: () => new HttpProblem(403, 'Foreign origin', 'Changes are taken only from Hamaca’s own pages.'),
+  badRequest: (reason: string) => new HttpProblem(400, 'Bad request', `The request cannot be understood: ${reason}. Nothing was changed.`),
+  notFetched: (url: string, reason: string) => new HttpProblem(422, 'Not fetched', `${url.slice(0, 200)} was not fetched: ${reason}. Nothing was changed.`),
   noHeader: () => new HttpProblem(409, 'Nothing to hand off', 'The site has no header yet.'),
   away: () => new HttpProblem(503, 'Database away', 'The database does not answer. Nothing was changed; try again in a moment.'),
   internal: () => new HttpProblem(500, 'Internal error', 'Something went wrong on the server; it is in its log. Nothing was changed.'),

@@ -8,3 +8,10 @@ export function loadStored(document: string): Site {
   if (!loaded.ok) throw new Error(`A stored site does not load: ${loaded.error[0]?.message ?? ''}`);
   return loaded.value;
 }
+
+const CURRENT = new RegExp(`"formatVersion":\\s?${FORMAT_VERSION}\\b`);
+
+/** A stored document as text in today's format; one that is in it already is not read. */
+export function currentDocument(document: string): string {
+  return CURRENT.test(document.slice(0, 200)) ? document : JSON.stringify(loadStored(document));
+}

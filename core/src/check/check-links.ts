@@ -34,18 +34,39 @@ function ownHost(site: Site): LinkWorld['own'] {
   return { host: (match?.[2] ?? '').toLowerCase().replace(/^www\./, ''), secure: match?.[1]?.toLowerCase() === 'https' };
 }
 
-function checkMenu(site: Site, menu: Menu, path: string, fetched: ReadonlyMap<string, FetchedLink>, hasListedPages: boolean): Finding[] {
-  const items: PlacedItem[] = [];
-  walkMenu(menu, path, (placed) => { items.push(placed); });
-  const world: LinkWorld = {
-    site, menu, fetched, hasListedPages, own: ownHost(site), shownDepth: shownDepth(site, menu.id),
+function worldOf(site: Site, menu: Menu, items: readonly PlacedItem[], fetched: ReadonlyMap<string, FetchedLink>): LinkWorld {
+  return {
+    site, menu, fetched, own: ownHost(site), shownDepth: shownDepth(site, menu.id), hasListedPages: site.pages.some((page) => page.listed),
     byTarget: group(items, ({ item }) => targetKey(site, item.target)),
     byLabel: group(items, ({ item }) => item.label.trim().toLowerCase() || null),
   };
-  return items.flatMap((placed) => LINK_RULES.flatMap((rule): Finding[] => {
+}
+
+function checkPlaced(placed: PlacedItem, world: LinkWorld): Finding[] {
+  return LINK_RULES.flatMap((rule): Finding[] => {
     const fault = rule.check(placed, world);
-    return fault ? [{ rule: rule.id, menu: menu.id, item: placed.item.id, path: placed.path, ...fault }] : [];
-  }));
+    return fault ? [{ rule: rule.id, menu: world.menu.id, item: placed.item.id, path: placed.path, ...fault }] : [];
+  });
+}
+
+function checkMenu(site: Site, menu: Menu, path: string, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
+  const items: PlacedItem[] = [];
+  walkMenu(menu, path, (placed) => { items.push(placed); });
+  const world = worldOf(site, menu, items, fetched);
+  return items.flatMap((placed) => checkPlaced(placed, world));
+}
+
+const worldsOf = memoise((site: Site): ReadonlyMap<string, LinkWorld> => new Map(site.menus.map((menu, index) => {
+  const items: PlacedItem[] = [];
+  walkMenu(menu, `/menus/${index}`, (placed) => { items.push(placed); });
+  return [menu.id, worldOf(site, menu, items, NOTHING_FETCHED)];
+})));
+
+/** What would be found about one link if its label were another: an answer while it is typed. */
+export function checkTypedLabel(site: Site, id: string, label: string): readonly Finding[] {
+  const placed = itemsOf(site).get(id);
+  const world = placed && worldsOf(site).get(placed.menu.id);
+  return placed && world ? checkPlaced({ ...placed, item: { ...placed.item, label } }, world) : [];
 }
 
 /** Placements that show nothing. */
@@ -75,8 +96,7 @@ function checkPanels(site: Site): Finding[] {
 const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED));
 
 function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
-  const hasListedPages = site.pages.some((page) => page.listed);
-  return [...site.menus.flatMap((menu, index) => checkMenu(site, menu, `/menus/${index}`, fetched, hasListedPages)), ...checkPlacements(site), ...checkPanels(site)];
+  return [...site.menus.flatMap((menu, index) => checkMenu(site, menu, `/menus/${index}`, fetched)), ...checkPlacements(site), ...checkPanels(site)];
 }
 
 /** Every finding about a site's links, menu by menu in document order; within a link the gravest first. */

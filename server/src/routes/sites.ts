@@ -4,7 +4,7 @@ import { object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
-import { loadStored } from '../stored-site.ts';
+import { currentDocument, loadStored } from '../stored-site.ts';
 import { insertChange, selectChange, selectChangesAfter, selectNewestChanges, type StoredChange } from '../store/changes.ts';
 import { inTransaction } from '../store/database.ts';
 import { insertSite, lockSite, selectSite, selectSites, setSiteDeleted, updateSite } from '../store/sites.ts';
@@ -90,7 +90,7 @@ export function siteRoutes(deps: Deps): Hono {
     if (!stored) throw PROBLEMS.noSite(id);
     const headers = { etag: etag(stored.revision), 'cache-control': 'no-cache' };
     if (context.req.header('if-none-match') === etag(stored.revision)) return context.body(null, 304, headers);
-    return context.body(stored.document, 200, { ...headers, 'content-type': 'application/json' });
+    return context.body(currentDocument(stored.document), 200, { ...headers, 'content-type': 'application/json' });
   });
 
   routes.patch('/:id', async (context) => {

@@ -9,6 +9,8 @@ export interface CommandContext {
   readonly navigate: (path: string) => void;
   readonly openFinder: () => void;
   readonly openKeys: () => void;
+  /** What the place that is open can do, by the id of the command. */
+  readonly actions: Readonly<Record<string, () => void>>;
 }
 
 /** One thing a person can do. Buttons, keys, the finder and the page of keys all name it by its id. */
@@ -29,6 +31,11 @@ const place = (id: string, label: string, path: string, keys: readonly string[])
   run: ({ store, navigate }) => { if (store) navigate(`/sites/${store.getState().id}/${path}`); },
 });
 
+/** A command that the open place carries out; it is there only while that place is. */
+const local = (id: string, label: string, keys: readonly string[] = []): Command => ({
+  id, label, ...(keys.length > 0 ? { keys } : {}), when: ({ actions }) => actions[id] !== undefined, run: ({ actions }) => { actions[id]?.(); },
+});
+
 export const COMMANDS: readonly Command[] = [
   {
     id: 'undo', label: 'Undo', keys: ['mod+z'],
@@ -40,7 +47,8 @@ export const COMMANDS: readonly Command[] = [
   },
   place('go-links', 'Go to Links', 'links', ['alt+1']),
   place('go-bench', 'Go to Bench', 'bench/header', ['alt+2']),
-  place('go-hand-off', 'Go to Hand-off', 'hand-off', ['alt+3']),
+  place('go-checks', 'Go to Checks', 'checks', ['alt+3']),
+  place('go-hand-off', 'Go to Hand-off', 'hand-off', ['alt+4']),
   { id: 'go-sites', label: 'Go to all sites', keys: ['alt+0'], when: always, run: ({ navigate }) => { navigate('/'); } },
   { id: 'new-site', label: 'New site', when: always, run: ({ navigate }) => { navigate('/new'); } },
   {
@@ -50,6 +58,15 @@ export const COMMANDS: readonly Command[] = [
       if (site) saveFile(`${slugify(site.name, 'site')}.hamaca.json`, printSiteFile(site), 'application/json');
     },
   },
+  local('links-duplicate', 'Duplicate the taken links', ['mod+d']),
+  local('links-remove', 'Remove the taken links', ['mod+shift+backspace']),
+  local('links-nest', 'Nest the taken links', ['mod+]']),
+  local('links-unnest', 'Un-nest the taken links', ['mod+[']),
+  local('links-details', 'Show or hide the rest of a link'),
+  local('links-fold', 'Fold or unfold a link', ['mod+.']),
+  local('links-fold-all', 'Fold all links'),
+  local('links-unfold-all', 'Unfold all links'),
+  local('links-import', 'Import links', ['mod+i']),
   { id: 'find', label: 'Find a command', keys: ['mod+k'], when: always, run: ({ openFinder }) => { openFinder(); } },
   { id: 'keys', label: 'Show all keys', keys: ['mod+/'], when: always, run: ({ openKeys }) => { openKeys(); } },
 ];

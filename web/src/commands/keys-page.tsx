@@ -10,8 +10,13 @@ const LOCAL_KEYS: readonly (readonly [where: string, keys: string, what: string]
   ['Width line', '← →', 'move pointer or knot by 1 px; with Shift by 10 px'],
   ['Links', 'Enter', 'add a link below'],
   ['Links', 'Tab, Shift+Tab', 'nest, and out again'],
-  ['Links', 'Alt+↑ ↓', 'move the link with its branch'],
+  ['Links', 'Alt+↑ ↓', 'move the link, or the taken lines, with their branches'],
+  ['Links', 'Shift+↑ ↓', 'take more lines'],
+  ['Links', 'Ctrl+C, Ctrl+X, Ctrl+V', 'copy, cut and paste branches, also from other programs'],
+  ['Links', '→ at the end of a label', 'to the target'],
+  ['Links', 'Alt+Enter', 'everything else about the link'],
   ['Links', 'Backspace on an empty line', 'remove it'],
+  ['Pages', 'Enter', 'put the taken pages into the menu at the caret'],
 ];
 
 export function KeysPage({ onClose }: { readonly onClose: () => void }) {

@@ -9,6 +9,7 @@ interface Commands {
   readonly context: CommandContext;
   readonly press: (press: KeyPress) => boolean;
   readonly setStore: (store: SiteStore | null) => void;
+  readonly setActions: (actions: CommandContext['actions']) => void;
 }
 
 const CommandsContext = createContext<Commands | null>(null);
@@ -18,15 +19,16 @@ export function CommandsProvider({ children }: { readonly children: ReactNode })
   const navigate = useNavigate();
   const [open, setOpen] = useState<'finder' | 'keys' | null>(null);
   const [store, setStore] = useState<SiteStore | null>(null);
+  const [actions, setActions] = useState<CommandContext['actions']>({});
   const commands = useMemo((): Commands => {
     const context: CommandContext = {
-      store,
+      store, actions,
       navigate: (path) => { void navigate(path); },
       openFinder: () => { setOpen('finder'); },
       openKeys: () => { setOpen('keys'); },
     };
-    return { context, press: (press) => runKeys(press, context), setStore };
-  }, [navigate, store]);
+    return { context, press: (press) => runKeys(press, context), setStore, setActions };
+  }, [navigate, store, actions]);
 
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
@@ -53,4 +55,13 @@ export function useCommands(): Commands {
   const commands = use(CommandsContext);
   if (!commands) throw new Error('Commands are needed here.');
   return commands;
+}
+
+/** Offers what a place can do to the registry of commands for as long as it is open. */
+export function useCommandActions(actions: CommandContext['actions']): void {
+  const { setActions } = useCommands();
+  useEffect(() => {
+    setActions(actions);
+    return () => { setActions({}); };
+  }, [actions, setActions]);
 }

@@ -3,7 +3,10 @@ import { DEMO, DEMO_HEADER, measure } from '../../../core/test/demo.ts';
 import { fitLine, itemsOf, runEdit } from '@hamaca/core';
 import { cellOf, readSheet, suggestColour } from './bench/sheet-model.ts';
 import { drawRope, ropeY } from './bench/rope.ts';
-import { dropPlace, outlineRows } from './links/outline-rows.ts';
+import { copyBranches, pastedLinks } from './links/clipboard.ts';
+import { dropPlace, outlineRows, placeAfter } from './links/outline-rows.ts';
+import { pageRows, parseSections } from './links/page-rows.ts';
+import { matchTargets } from './links/target-matches.ts';
 import { COMMANDS, findCommand, runKeys, type CommandContext } from '../commands/commands.ts';
 import { sceneMarkup } from '../stage/scenes.ts';
 
@@ -68,17 +71,67 @@ describe('the outline', () => {
     expect(rows[0]).toMatchObject({ folded: true, hasChildren: true, depth: 1 });
   });
   test('knows where a dragged link lands', () => {
-    expect(dropPlace(DEMO, 'main', idOf('News'), idOf('Birds'), 'before')).toEqual({ menu: 'main', parent: null, index: 1 });
-    expect(dropPlace(DEMO, 'main', idOf('Visit'), idOf('Birds'), 'after')).toEqual({ menu: 'main', parent: null, index: 1 });
-    expect(dropPlace(DEMO, 'main', idOf('News'), idOf('Learn'), 'inside')).toEqual({ menu: 'main', parent: idOf('Learn'), index: 3 });
-    expect(dropPlace(DEMO, 'main', idOf('Visit'), idOf('North hide'), 'after')).toBeNull();
-    expect(dropPlace(DEMO, 'main', idOf('Visit'), 'gone', 'after')).toBeNull();
+    expect(dropPlace(DEMO, [idOf('News')], idOf('Birds'), 'before')).toEqual({ menu: 'main', parent: null, index: 1 });
+    expect(dropPlace(DEMO, [idOf('Visit')], idOf('Birds'), 'after')).toEqual({ menu: 'main', parent: null, index: 1 });
+    expect(dropPlace(DEMO, [idOf('News')], idOf('Learn'), 'inside')).toEqual({ menu: 'main', parent: idOf('Learn'), index: 3 });
+    expect(dropPlace(DEMO, [idOf('Visit')], idOf('North hide'), 'after')).toBeNull();
+    expect(dropPlace(DEMO, [idOf('Visit')], 'gone', 'after')).toBeNull();
+  });
+});
+
+describe('putting things into the outline', () => {
+  const menu = DEMO.menus[0] ?? { id: '', name: '', items: [] };
+  test('goes behind the caret’s line, or beneath it where it is unfolded', () => {
+    expect(placeAfter(DEMO, menu, idOf('News'), new Set())).toEqual({ menu: 'main', parent: null, index: 5 });
+    expect(placeAfter(DEMO, menu, idOf('Learn'), new Set())).toEqual({ menu: 'main', parent: idOf('Learn'), index: 0 });
+    expect(placeAfter(DEMO, menu, idOf('Learn'), new Set([idOf('Learn')]))).toEqual({ menu: 'main', parent: null, index: 3 });
+    expect(placeAfter(DEMO, menu, null, new Set())).toEqual({ menu: 'main', parent: null, index: 6 });
+  });
+  test('targets are found by the words of titles, paths and sections', () => {
+    const titles = (typed: string) => matchTargets(DEMO, typed).map((match) => match.title);
+    expect(titles('reed')).toEqual(['Trails & hides › Reed hide']);
+    expect(titles('train')).toContain('Getting here › By train');
+    expect(titles('opens men')[0]).toBe('opens Menu');
+    expect(titles('/birds/r')[0]).toBe('Ringing log');
+    expect(titles('nothing is called that')).toEqual([]);
+  });
+  test('pages are shown by view and filter, sections beneath the opened ones', () => {
+    const shown = (...args: Parameters<typeof pageRows> extends [unknown, ...infer Rest] ? Rest : never) => pageRows(DEMO, ...args).map((row) => row.section?.id ?? row.page.path);
+    expect(shown('unreached', '', new Set())).toEqual(['/birds/flamingo-count/', '/press/', '/visit/picnic-meadow/']);
+    expect(shown('all', 'getting', new Set(['page-visit-getting-here']))).toEqual(['/visit/getting-here/', 'by-train', 'by-bicycle', 'car-park']);
+    expect(shown('unlisted', '', new Set())).toEqual([]);
+  });
+  test('sections are typed as ids with titles; known titles stay', () => {
+    expect(parseSections('#a First one, b', [{ id: 'b', title: 'Second' }])).toEqual([{ id: 'a', title: 'First one' }, { id: 'b', title: 'Second' }]);
+    expect(parseSections('a, a', [])).toContain('twice');
+  });
+});
+
+describe('the clipboard', () => {
+  const clipboard = () => {
+    const data = new Map<string, string>();
+    return { setData: (type: string, value: string) => { data.set(type, value); }, getData: (type: string) => data.get(type) ?? '' } as unknown as DataTransfer;
+  };
+  test('holds branches whole for ourselves and as an outline for others', () => {
+    const held = clipboard();
+    copyBranches(DEMO, [idOf('Learn'), idOf('Courses')], held);
+    expect(held.getData('text/plain')).toBe('Learn -> /learn/\n  School days -> /learn/school-days/\n  Guided walks -> /learn/guided-walks/\n  Courses -> /learn/courses/\n');
+    expect(held.getData('text/html')).toContain('<a href="/learn/">Learn</a>');
+    expect(pastedLinks(DEMO, held)?.items).toEqual([DEMO.menus[0]?.items[2]]);
+  });
+  test.each([
+    ['lines', 'text/plain', 'Visit /visit\n  Hours', [['Visit', 1]]], ['a list from a page', 'text/html', '<ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul>', [['A', 0], ['B', 0]]],
+    ['one line', 'text/plain', 'Visit', null], ['words from a page', 'text/html', '<b>Visit</b>', null],
+  ])('%s', (_name, type, text, expected) => {
+    const held = clipboard();
+    held.setData(type, text);
+    expect(pastedLinks(DEMO, held)?.items.map((item) => [item.label, item.children.length]) ?? null).toEqual(expected);
   });
 });
 
 describe('commands', () => {
   const visited: string[] = [];
-  const context: CommandContext = { store: null, navigate: (path) => { visited.push(path); }, openFinder: () => { visited.push('finder'); }, openKeys: () => { visited.push('keys'); } };
+  const context: CommandContext = { store: null, navigate: (path) => { visited.push(path); }, openFinder: () => { visited.push('finder'); }, openKeys: () => { visited.push('keys'); }, actions: { 'links-nest': () => { visited.push('nest'); } } };
   const press = (key: string, more: Partial<{ meta: boolean; alt: boolean; shift: boolean; code: string }> = {}) => runKeys({ key, code: '', meta: false, alt: false, shift: false, ...more }, context);
   test('have ids of their own and keys that do not collide', () => {
     const ids = COMMANDS.map((command) => command.id);

@@ -1,14 +1,24 @@
-import { useEffect, useState } from 'react';
+import { checkLinks } from '@hamaca/core';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { CommandButton } from '../commands/command-button.tsx';
 import { useCommands } from '../commands/use-commands.tsx';
+import { useLinks } from '../places/links/links-state.ts';
 import { useSiteState, useSiteStore } from '../state/open-site.tsx';
 import type { Saving } from '../state/site-store.ts';
 import { WORDS } from '../words/words.ts';
 import { SiteDetails } from './site-details.tsx';
 import { Wordmark } from './wordmark.tsx';
 
-const PLACES = [['links', 'Links'], ['bench/header', 'Bench'], ['hand-off', 'Hand-off']] as const;
+const PLACES = [['links', 'Links'], ['bench/header', 'Bench'], ['checks', 'Checks'], ['hand-off', 'Hand-off']] as const;
+
+/** How many problems are open, a moment behind the edits. */
+function ProblemCount() {
+  const site = useDeferredValue(useSiteState((state) => state.site));
+  const fetched = useLinks((state) => state.fetched);
+  const count = useMemo(() => (site ? checkLinks(site, fetched).length : 0), [site, fetched]);
+  return count === 0 ? null : <span className="ml-1 text-small text-ink-faint tabular">{count}</span>;
+}
 
 const bar = 'flex h-11 shrink-0 items-center gap-4 border-b border-twine bg-cotton px-4 text-bench';
 
@@ -54,7 +64,7 @@ export function SiteBar() {
         {PLACES.map(([path, label]) => (
           <NavLink key={path} to={`/sites/${id}/${path}`}
             className={({ isActive }) => `flex items-center border-b-[3px] px-3 pt-[3px] ${isActive ? 'border-ochre font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`}>
-            {label}
+            {label}{path === 'checks' && <ProblemCount />}
           </NavLink>
         ))}
       </nav>

@@ -1,10 +1,12 @@
-import type { ReadLinks } from '@hamaca/core';
+import type { LinkFormatName } from '@hamaca/core';
 import { useEffect, useRef, useState } from 'react';
-import type { LinkSource, ReadAnswer, ReadRequest } from './read-links.ts';
+import type { ReadAnswer, ReadRequest } from './read-links.ts';
 
-/** What is understood of pasted text, read in a worker; `busy` while a long paste is being read. */
-export function useReadLinks(from: LinkSource, text: string): ReadLinks & { readonly busy: boolean } {
-  const [answer, setAnswer] = useState<ReadAnswer>({ id: 0, links: [], notes: [] });
+const NOTHING: ReadAnswer = { id: 0, format: 'outline', menus: [], links: [], notes: [] };
+
+/** What is understood of pasted text or a file, read in a worker; `busy` while a long one is being read. */
+export function useReadLinks(from: LinkFormatName | null, text: string | Uint8Array, name = ''): ReadAnswer & { readonly busy: boolean } {
+  const [answer, setAnswer] = useState<ReadAnswer>(NOTHING);
   const worker = useRef<Worker | null>(null);
   const count = useRef(0);
   const [asked, setAsked] = useState(0);
@@ -18,7 +20,7 @@ export function useReadLinks(from: LinkSource, text: string): ReadLinks & { read
   useEffect(() => {
     const id = ++count.current;
     setAsked(id);
-    worker.current?.postMessage({ id, from, text } satisfies ReadRequest);
-  }, [from, text]);
-  return { links: answer.links, notes: answer.notes, busy: answer.id !== asked };
+    worker.current?.postMessage({ id, from, name, text } satisfies ReadRequest);
+  }, [from, text, name]);
+  return { ...answer, busy: answer.id !== asked };
 }

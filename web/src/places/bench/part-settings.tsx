@@ -1,23 +1,18 @@
-import { formatTarget, isCleanSvg, ownersOf, parseTarget, headerParts, type Part, type Piece, type Site } from '@hamaca/core';
+import { formatTarget, ownersOf, parseTarget, headerParts, type Part, type Piece, type Site } from '@hamaca/core';
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
 import { TextField } from '../../controls/text-field.tsx';
+import { cleanSvg } from '../../state/clean-svg.ts';
 import { notify } from '../../state/notices.ts';
 import { useEdit } from '../../state/open-site.tsx';
+import { PlacementFields } from '../links/placement-fields.tsx';
 import { useBench } from './bench-state.ts';
 
 type Set = (fields: Record<string, unknown>, label: string) => null;
 
 function Field({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return <label className="flex items-center gap-1.5"><span className="text-small text-ink-faint">{label}</span>{children}</label>;
-}
-
-async function cleanSvg(source: string): Promise<string | null> {
-  const { default: purify } = await import('dompurify');
-  const clean = purify.sanitize(source, { USE_PROFILES: { svg: true, svgFilters: false }, FORBID_TAGS: ['style', 'a', 'image', 'use', 'animate', 'set', 'foreignObject'] })
-    .replace(/\s(?:class|id|style|width|height)="[^"]*"(?=[^<]*?>)/g, (attribute, offset: number, whole: string) => (whole.lastIndexOf('<svg', offset) === 0 && whole.indexOf('>') > offset ? '' : attribute));
-  return isCleanSvg(clean) ? clean.replace(/>\s+</g, '><').trim() : null;
 }
 
 function LogoSettings({ part, set }: { readonly part: Extract<Part, { kind: 'logo' }>; readonly set: Set }) {
@@ -51,8 +46,8 @@ function LogoSettings({ part, set }: { readonly part: Extract<Part, { kind: 'log
 function MenuSettings({ site, part, set }: { readonly site: Site; readonly part: Extract<Part, { kind: 'menu' }>; readonly set: Set }) {
   return (
     <>
-      <Field label="menu"><Choice label="Menu shown" value={part.menu} options={site.menus.map((menu) => ({ value: menu.id, label: menu.name }))} onChange={(menu) => { set({ menu }, 'Menu shown'); }} /></Field>
-      <Field label="levels"><Choice label="Levels shown" value={String(part.levels)} options={['1', '2', '3'].map((value) => ({ value, label: value }))} onChange={(levels) => { set({ levels: Number(levels) }, 'Levels shown'); }} /></Field>
+      <Field label="menu"><Choice label="Menu shown" value={part.menu} options={site.menus.map((menu) => ({ value: menu.id, label: menu.name }))} onChange={(menu) => { set({ menu, branch: null }, 'Menu shown'); }} /></Field>
+      <PlacementFields site={site} part={part} set={set} />
       <Field label="submenus open"><Choice label="Submenus open" value={part.opensOn} options={[{ value: 'hover', label: 'by pointing or click' }, { value: 'click', label: 'by click' }]} onChange={(opensOn) => { set({ opensOn }, 'How submenus open'); }} /></Field>
       <Field label="name"><TextField className="w-24" value={part.name} title="What assistive technology calls this navigation" onCommit={(name) => (name.trim() === '' ? 'A navigation needs a name.' : set({ name: name.trim() }, 'Name of the navigation'))} /></Field>
     </>

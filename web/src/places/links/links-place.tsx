@@ -1,59 +1,104 @@
-import { findHeader, headerParts, ownersOf, type Site } from '@hamaca/core';
-import { useState } from 'react';
+import { checkLinks, findHeader, ownersOf } from '@hamaca/core';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useCommandActions } from '../../commands/use-commands.tsx';
+import { Button } from '../../controls/button.tsx';
+import { useRoom } from '../../controls/use-room.ts';
+import { useFonts } from '../../state/fonts.ts';
+import { useSite, useSiteState, useSiteStore } from '../../state/open-site.tsx';
 import { Stage } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
-import { useRoom } from '../../controls/use-room.ts';
-import { TextField } from '../../controls/text-field.tsx';
-import { useFonts } from '../../state/fonts.ts';
-import { useEdit, useSite } from '../../state/open-site.tsx';
-import { Outline } from './outline.tsx';
+import { ImportDialog } from './import-dialog.tsx';
+import { enterSite, linksStore, useLinks } from './links-state.ts';
+import { MenuLine, MenuTabs } from './menu-line.tsx';
+import { createOutlineActions } from './outline-actions.ts';
+import { findingsByItem, Outline } from './outline.tsx';
+import { PagesPane } from './pages-pane.tsx';
+import { ProblemsPane } from './problems-pane.tsx';
+import { useOutlineDrag } from './use-outline-drag.ts';
 
 const PREVIEW = { width: 1240, height: 300 } as const;
 
-function countLinks(items: Site['menus'][number]['items']): number {
-  return items.reduce((sum, item) => sum + 1 + countLinks(item.children), 0);
-}
-
-function placementWords(site: Site, menuId: string): string {
-  const placements = site.pieces.flatMap((piece) => (piece.kind === 'header' ? headerParts(piece).filter((part) => part.kind === 'menu' && part.menu === menuId).map((part) => `${piece.name}, ${part.kind === 'menu' ? part.levels : 0} levels`) : []));
-  return placements.length === 0 ? 'not placed anywhere' : `placed in: ${placements.join('; ')}`;
-}
-
-/** The menus as outlines, with the header they make drawn live above. */
-export function LinksPlace() {
+/** The header these links make, drawn live. */
+function Preview() {
   const site = useSite();
-  const edit = useEdit();
+  // The outline comes first: the picture of it may be a moment behind.
+  const shown = useDeferredValue(site);
   const fonts = useFonts();
-  const [chosen, setChosen] = useState<string | null>(null);
-  const menu = site.menus.find((entry) => entry.id === chosen) ?? site.menus[0];
-  const header = findHeader(site);
-  const output = useStageOutput(site, header, fonts);
-  const scene = site.scenes[0];
+  const header = findHeader(shown);
+  const output = useStageOutput(shown, header, fonts);
+  const scene = shown.scenes[0];
   const { ref, room } = useRoom();
   const scale = Math.min(1, room.width / PREVIEW.width);
   return (
+    <div ref={ref} className="flex h-[104px] shrink-0 justify-center overflow-hidden border-b border-twine bg-surround">
+      {output && scene && ownersOf(shown).size > 0 && <Stage site={shown} output={output} scene={scene} label="The header with these links" scale={scale} {...PREVIEW} />}
+    </div>
+  );
+}
+
+/** The menus as outlines, with the site's pages and what is wrong beside them. */
+export function LinksPlace() {
+  const site = useSite();
+  const store = useSiteStore();
+  const siteId = useSiteState((state) => state.id);
+  const chosen = useLinks((state) => state.menu);
+  const pane = useLinks((state) => state.pane);
+  const fetched = useLinks((state) => state.fetched);
+  const selectedCount = useLinks((state) => state.selected.size);
+  const [importing, setImporting] = useState(false);
+  const menu = site.menus.find((entry) => entry.id === chosen) ?? site.menus[0] ?? null;
+  const menuId = menu?.id ?? null;
+  const actions = useMemo(() => (menuId === null ? null : createOutlineActions(store, menuId)), [store, menuId]);
+  const checked = useDeferredValue(site);
+  const findings = useMemo(() => checkLinks(checked, fetched), [checked, fetched]);
+  const byItem = useMemo(() => findingsByItem(findings), [findings]);
+  const own = useMemo(() => findings.filter((finding) => finding.menu === menuId), [findings, menuId]);
+  useEffect(() => { enterSite(siteId); }, [siteId]);
+  useOutlineDrag();
+  useCommandActions(useMemo(() => ({
+    'links-import': () => { setImporting(true); },
+    ...(actions ? {
+      'links-duplicate': actions.duplicate, 'links-remove': actions.remove, 'links-details': actions.toggleDetails,
+      'links-nest': () => { actions.step('in', 'label'); }, 'links-unnest': () => { actions.step('out', 'label'); },
+      'links-fold': () => { const { caret } = linksStore.getState(); if (caret !== null) actions.toggleFold(caret); },
+      'links-fold-all': () => { actions.foldAll(true); }, 'links-unfold-all': () => { actions.foldAll(false); },
+    } : {}),
+  }), [actions]));
+
+  return (
     <main className="flex h-full min-h-0 flex-col">
-      <div ref={ref} className="flex h-[132px] shrink-0 justify-center overflow-hidden border-b border-twine bg-surround">
-        {output && scene && ownersOf(site).size > 0 && <Stage site={site} output={output} scene={scene} label="The header with these links" scale={scale} {...PREVIEW} />}
-      </div>
-      <div className="mx-auto flex min-h-0 w-full max-w-[980px] grow flex-col px-6 py-4">
-        {site.menus.length > 1 && (
-          <div role="group" aria-label="Menus" className="mb-2 flex gap-1 text-bench">
-            {site.menus.map((entry) => <button key={entry.id} type="button" aria-pressed={entry === menu} onClick={() => { setChosen(entry.id); }} className={`h-7 rounded-[3px] px-3 ${entry === menu ? 'bg-ochre-wash font-semibold' : 'hover:bg-linen'}`}>{entry.name}</button>)}
-          </div>
-        )}
-        {menu ? (
-          <>
-            <div className="mb-2 flex items-center gap-4 text-bench">
-              <TextField key={menu.id} aria-label="Name of the menu" className="w-48 font-semibold" value={menu.name}
-                onCommit={(name) => (name.trim() === '' ? 'A menu needs a name.' : (edit({ name: 'set-menu-name', args: { id: menu.id, name: name.trim() } }, 'Menu name'), null))} />
-              <span className="text-ink-faint tabular">{countLinks(menu.items)} links · {placementWords(site, menu.id)}</span>
-              <span className="ml-auto text-small text-ink-faint">Enter adds · Tab nests · Alt ↑↓ moves · → to the target</span>
+      <Preview />
+      <div className="mx-auto grid min-h-0 w-full max-w-[1500px] grow grid-cols-[minmax(0,62fr)_minmax(320px,38fr)] gap-5 px-5 pt-1 pb-3">
+        <div className="flex min-h-0 flex-col">
+          <MenuTabs site={site} current={menuId} />
+          {menu && actions ? (
+            <>
+              <MenuLine site={site} menu={menu} />
+              <Outline key={menu.id} site={site} menu={menu} actions={actions} findings={byItem} />
+              <div className="flex items-center gap-2 pt-2 text-small text-ink-faint">
+                <Button onClick={actions.addAtEnd}>Add a link</Button>
+                {selectedCount > 1 ? <span className="text-ink tabular">{selectedCount} lines taken: Tab nests, Alt ↑↓ moves, Delete removes, Ctrl+C copies them</span>
+                  : <span>Enter adds · Tab nests · Alt ↑↓ moves · Shift ↑↓ takes lines · → to the target · Alt+Enter for the rest</span>}
+              </div>
+            </>
+          ) : (
+            <div className="p-6 text-bench text-ink-soft">
+              <p className="mb-3">This site has no menu yet. Start one and type its links, or bring links from a list, a page or a sitemap.</p>
+              <Button onClick={() => { setImporting(true); }}>Import links…</Button>
             </div>
-            <Outline key={menu.id} site={site} menu={menu} />
-          </>
-        ) : <p className="text-ink-soft">This site has no menu.</p>}
+          )}
+        </div>
+        <div className="flex min-h-0 flex-col">
+          <div role="tablist" aria-label="Beside the outline" className="mb-2 flex items-end gap-4 border-b border-twine text-bench">
+            {([['pages', 'Pages', site.pages.length], ['problems', 'Problems', own.length]] as const).map(([id, label, count]) => (
+              <button key={id} type="button" role="tab" aria-selected={pane === id} onClick={() => { linksStore.setState({ pane: id }); }}
+                className={`h-8 border-b-[3px] pt-[3px] ${pane === id ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`}>{label} <span className="font-normal text-ink-faint tabular">{count}</span></button>
+            ))}
+          </div>
+          {pane === 'pages' ? <PagesPane site={site} actions={actions} /> : <ProblemsPane site={site} findings={own} />}
+        </div>
       </div>
+      {importing && <ImportDialog site={site} menu={menu} onClose={() => { setImporting(false); }} />}
     </main>
   );
 }

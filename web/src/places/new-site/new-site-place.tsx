@@ -1,51 +1,18 @@
-import { buildMenu, createPlainSite, parseSiteFile, SITE_ADDRESS, type ImportNote, type LinkLine, type Problem, type Site } from '@hamaca/core';
+import { buildMenu, createPlainSite, parseSiteFile, SITE_ADDRESS, type Problem, type Site } from '@hamaca/core';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
 import { PlainBar } from '../../shell/top-bar.tsx';
 import { ApiError, createSite } from '../../state/api.ts';
+import { FoundMenus, Understood } from '../../controls/understood.tsx';
 import { useReadLinks } from '../../workers/use-read-links.ts';
-import type { LinkSource } from '../../workers/read-links.ts';
+
+type LinkSource = 'outline' | 'html';
 
 const EXAMPLES: Readonly<Record<LinkSource, string>> = {
   outline: 'Visit /visit/\n  Opening hours /visit/opening-hours/\n  Getting here /visit/getting-here/\nBirds /birds/\nContact mailto:hello@marisma.example',
   html: '<nav>\n  <ul>\n    <li><a href="/visit/">Visit</a></li>\n  </ul>\n</nav>',
 };
-
-/** Most lines drawn; all are kept. */
-const MOST_SHOWN = 500;
-
-function Understood({ links, notes, busy }: { readonly links: readonly LinkLine[]; readonly notes: readonly ImportNote[]; readonly busy: boolean }) {
-  return (
-    <section aria-label="What was understood" aria-busy={busy} className="flex min-h-0 flex-col border border-twine bg-white">
-      <h2 className="flex justify-between border-b border-twine px-4 py-2 text-bench font-semibold">
-        What was understood
-        <span role="status" className="font-normal text-ink-faint tabular">{busy ? 'reading…' : `${links.length} ${links.length === 1 ? 'link' : 'links'}, ${notes.length} ${notes.length === 1 ? 'remark' : 'remarks'}`}</span>
-      </h2>
-      <div className="min-h-0 grow overflow-auto px-4 py-3">
-        {links.length === 0 && notes.length === 0 && <p className="text-bench text-ink-soft">Nothing yet. Each line becomes a link here, nested as it will stand in the menu.</p>}
-        <ol className="text-bench">
-          {links.slice(0, MOST_SHOWN).map((link, index) => (
-            <li key={index} style={{ paddingInlineStart: (link.depth - 1) * 22 }} className="flex gap-4 border-b border-linen py-[3px]">
-              <span className="min-w-0 break-words">{link.label}</span>
-              <span className={`ml-auto max-w-[55%] shrink-0 truncate tabular ${link.href === null ? 'text-ink-faint italic' : 'text-ink-soft'}`}>{link.href ?? 'only opens'}</span>
-            </li>
-          ))}
-        </ol>
-        {links.length > MOST_SHOWN && <p className="py-2 text-bench text-ink-faint">and {links.length - MOST_SHOWN} more</p>}
-        {notes.length > 0 && (
-          <ul className="mt-3 grid gap-1 text-bench">
-            {notes.slice(0, 100).map((note, index) => (
-              <li key={index} className="border-l-[3px] border-brick bg-brick-wash px-3 py-1 break-words">
-                {note.line > 0 && <b className="font-semibold">Line {note.line}: </b>}{note.reason}{note.text !== '' && <span className="text-ink-soft"> “{note.text}”</span>}
-              </li>
-            ))}
-          </ul>
-        )}
-      </div>
-    </section>
-  );
-}
 
 function Problems({ title, problems }: { readonly title: string; readonly problems: readonly Problem[] }) {
   return (
@@ -68,8 +35,13 @@ export function NewSitePlace() {
   const [text, setText] = useState('');
   const [failure, setFailure] = useState<{ title: string; problems: readonly Problem[] } | null>(null);
   const [creating, setCreating] = useState(false);
-  const read = useReadLinks(from, text);
-  const built = useMemo(() => buildMenu(read.links, url.trim()), [read.links, url]);
+  const [chosen, setChosen] = useState<number | null>(null);
+  // Lists in other formats are welcome in the same field.
+  const read = useReadLinks(from === 'html' ? 'html' : null, text);
+  const found = chosen === null ? undefined : read.menus[chosen];
+  const links = found?.links ?? read.links;
+  const notes = found?.notes ?? read.notes;
+  const built = useMemo(() => buildMenu(links, url.trim()), [links, url]);
 
   const create = async (site: Site) => {
     setCreating(true);
@@ -121,14 +93,16 @@ export function NewSitePlace() {
             <p className="text-bench text-ink-soft">{from === 'outline'
               ? 'One link a line, indented where it is nested; the target after the label if you have it.'
               : 'The whole page or just its navigation. The main menu is looked for and read nested as it is.'}</p>
-            <textarea aria-label={from === 'outline' ? 'Outline of links' : 'Markup'} value={text} spellCheck={false} placeholder={EXAMPLES[from]} onChange={(event) => { setText(event.target.value); }}
+            <textarea aria-label={from === 'outline' ? 'Outline of links' : 'Markup'} value={text} spellCheck={false} placeholder={EXAMPLES[from]} onChange={(event) => { setText(event.target.value); setChosen(null); }}
               className="min-h-40 grow resize-none rounded-[3px] border border-twine bg-white p-3 font-mono text-[13px] leading-5 placeholder:text-ink-faint/70" />
             <div className="flex items-center gap-3">
               <Button type="submit" tone="strong" disabled={!ready}>Create the site</Button>
-              <span className="text-bench text-ink-faint">{name.trim() === '' ? 'It needs a name.' : read.links.length === 0 ? 'It starts with an empty menu; links can be added later.' : `with ${read.links.length} links and ${built.pages.length} pages`}</span>
+              <span className="text-bench text-ink-faint">{name.trim() === '' ? 'It needs a name.' : links.length === 0 ? 'It starts with an empty menu; links can be added later.' : `with ${links.length} links and ${built.pages.length} pages`}</span>
             </div>
           </div>
-          <Understood links={read.links} notes={[...read.notes, ...built.notes]} busy={read.busy} />
+          <Understood links={links} notes={[...notes, ...built.notes]} busy={read.busy}>
+            {read.menus.length > 1 && <FoundMenus menus={read.menus} chosen={chosen ?? read.menus.findIndex((menu) => menu.main)} onChoose={setChosen} />}
+          </Understood>
         </form>
       </main>
     </div>

@@ -1,0 +1,55 @@
+import { Hono } from 'hono';
+import { stream } from 'hono/streaming';
+import { array, object, string, ValidationError } from 'yup';
+import { readJson } from '../body.ts';
+import type { Deps } from '../deps.ts';
+import { CHECK_LIMITS, checkAddresses } from '../fetching/check-addresses.ts';
+import { fetchPage, FETCH_LIMITS, FetchRefused } from '../fetching/fetch-page.ts';
+import { PROBLEMS } from '../problem.ts';
+
+const address = () => string().strict().required().max(FETCH_LIMITS.address);
+const pageBody = object({ url: address() });
+const checkBody = object({ urls: array(address()).strict().required().min(1).max(CHECK_LIMITS.addresses) });
+
+function validate<Body>(schema: { validateSync: (value: unknown) => Body }, value: unknown): Body {
+  try {
+    return schema.validateSync(value);
+  } catch (error) {
+    if (!(error instanceof ValidationError)) throw error;
+    throw PROBLEMS.badRequest(error.message);
+  }
+}
+
+/** Fetching from the web for imports and link checks: asked for, bounded, and never from private addresses. */
+export function fetchingRoutes(deps: Deps): Hono {
+  const routes = new Hono();
+
+  routes.post('/page', async (context) => {
+    const { url } = validate(pageBody, await readJson(context));
+    try {
+      const found = await fetchPage(url, deps.fetching, { signal: context.req.raw.signal });
+      if (found.status >= 400) throw PROBLEMS.notFetched(url, `it answers with ${found.status}`);
+      // What was fetched is foreign: it is handed over as bytes and never shown as a page of ours.
+      return context.body(found.bytes as Uint8Array<ArrayBuffer>, 200, {
+        'content-type': 'application/octet-stream', 'cache-control': 'no-store', 'content-disposition': 'attachment',
+        'fetched-url': encodeURI(decodeURI(found.finalUrl)), 'fetched-type': found.contentType.replace(/[^\x20-\x7e]/g, ''),
+      });
+    } catch (error) {
+      if (error instanceof FetchRefused) throw PROBLEMS.notFetched(url, error.message);
+      throw error;
+    }
+  });
+
+  routes.post('/links', async (context) => {
+    const { urls } = validate(checkBody, await readJson(context));
+    context.header('content-type', 'application/x-ndjson');
+    context.header('cache-control', 'no-store');
+    return stream(context, async (output) => {
+      const stop = new AbortController();
+      output.onAbort(() => { stop.abort(); });
+      await checkAddresses(urls, deps.fetching, stop.signal, async (found) => { await output.write(`${JSON.stringify(found)}\n`); });
+    });
+  });
+
+  return routes;
+}
