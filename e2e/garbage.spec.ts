@@ -67,7 +67,7 @@ test('a target that may not stand is refused in its field and the old one stays'
   await target.press('Escape');
   await expect(target).toHaveValue('/visit/');
   await target.fill('sight');
-  await page.getByRole('option', { name: /sightings/ }).click();
+  await page.getByRole('listbox', { name: /sections/ }).getByRole('option', { name: /sightings/ }).click();
   await expect(target).toHaveValue('/birds/sightings/');
   await page.locator('[data-saving="saved"]').waitFor();
   expect(JSON.stringify(await savedSite(page, id))).toContain('"page":"page-birds-sightings"');

@@ -107,7 +107,7 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await page.keyboard.type('Contact');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.type('mailto:hello@marisma.example');
-  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
   await expect(outline.getByRole('row')).toHaveCount(7);
   await row('Contact').getByLabel('Label').click();
   await page.keyboard.press('Alt+ArrowUp');
@@ -116,7 +116,8 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await expect(outline.getByRole('row').nth(5)).toHaveAttribute('aria-level', '2');
   await page.keyboard.press('Shift+Tab');
   await expect(row('Contact')).toHaveAttribute('aria-level', '1');
-  await row('Getting here').getByRole('button', { name: 'Remove Getting here' }).click();
+  await row('Getting here').getByRole('button', { name: 'Details of Getting here' }).click();
+  await page.getByRole('button', { name: 'Remove Getting here' }).click();
   await expect(outline.getByRole('row')).toHaveCount(6);
 
   // Undo and redo, also after a reload.

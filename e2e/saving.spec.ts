@@ -37,10 +37,11 @@ test('an edit of what another tab removed is not lost silently', async ({ page, 
   await page.route('**/api/sites/*/events', (route) => route.abort());
   await page.reload();
   await row(page, 'Visit').getByLabel('Label').fill('Visit us');
-  await row(other, 'Visit').getByRole('button', { name: 'Remove Visit' }).click();
+  await row(other, 'Visit').getByRole('button', { name: 'Details of Visit' }).click();
+  await other.getByRole('button', { name: 'Remove Visit' }).click();
   await saved(other);
   await page.keyboard.press('ArrowDown');
-  await expect(page.getByText(/“Rename “Visit”” could not be kept/)).toBeVisible();
+  await expect(page.getByText(/“Rename “Visit us”” could not be kept/)).toBeVisible();
   await expect(row(page, 'Visit')).toHaveCount(0);
 });
 

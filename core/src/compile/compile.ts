@@ -2,6 +2,7 @@ import type { Header } from '../document/pieces/header.ts';
 import type { Site } from '../document/site.ts';
 import type { Typeface } from '../text/typefaces.ts';
 import { createContext, type CompileContext, type CompileOptions } from './context.ts';
+import { usedIconSets } from './icons.ts';
 import { fontRules, usedTypefaces } from './fonts.ts';
 import { lookRules } from './look-rules.ts';
 import { headerMarkup, headerRules } from './parts/header.ts';
@@ -20,6 +21,8 @@ export interface Compiled {
   readonly stylesheet: string;
   readonly script: string;
   readonly typefaces: readonly Typeface[];
+  /** Icon libraries that drawings in the markup come from. */
+  readonly iconSets: readonly string[];
 }
 
 function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Typeface[] } {
@@ -41,5 +44,5 @@ function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Ty
 export function compileHeader(site: Site, header: Header, options: CompileOptions): Compiled {
   const context = createContext(site, header, options);
   const { sheet, typefaces } = stylesheet(context);
-  return { markup: printHtml([headerMarkup(context)]), stylesheet: printCss(sheet), script: printScript(context), typefaces };
+  return { markup: printHtml([headerMarkup(context)]), stylesheet: printCss(sheet), script: printScript(context), typefaces, iconSets: usedIconSets(context) };
 }

@@ -66,3 +66,9 @@ export function symbols(context: CompileContext): HtmlElement | null {
   });
   return element('svg', { class: context.names.name('symbols'), 'aria-hidden': 'true' }, ...drawings);
 }
+
+/** The libraries that the drawn icons come from, each once. */
+export function usedIconSets(context: CompileContext): string[] {
+  const sets = outputLinks(context).flatMap(({ icon: id }) => (id === undefined ? [] : (findIcon(context.site, id)?.set ?? [])));
+  return [...new Set(sets)];
+}

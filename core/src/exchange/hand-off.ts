@@ -4,6 +4,7 @@ import type { Site } from '../document/site.ts';
 import { findHeader } from '../document/walk.ts';
 import { printSiteFile } from '../load/load-site.ts';
 import type { FontMetrics } from '../text/font-table.ts';
+import { TABLER_LICENCE } from './icon-licence.ts';
 import { printDesignTokens } from './design-tokens.ts';
 
 /** A file of the hand-off: text, or the name of a bundled font file that the caller copies in. */
@@ -32,12 +33,13 @@ ${indented}  </body>
 function printReadme(site: Site, compiled: Compiled): string {
   const fonts = compiled.typefaces.length > 0
     ? 'fonts/           the typefaces menu.css loads, with their licences (SIL Open Font License 1.1);\n                 keep the folder beside menu.css\n' : '';
+  const icons = compiled.iconSets.length > 0 ? 'icons-LICENSE.txt  the licence of the icons from a library that menu.html draws (MIT)\n' : '';
   return `The header of ${site.name}
 
 menu.html        the markup: paste it as the first thing in your page's body
 menu.css         the stylesheet: load it in the page's head, before or after your own
 menu.js          the behaviour: load it with defer, in the head or at the end of the body
-${fonts}index.html       an empty page that does all of this, to look at and to copy from
+${fonts}${icons}index.html       an empty page that does all of this, to look at and to copy from
 tokens.json      colours and type as design tokens
 site.hamaca.json the site itself: open it in Hamaca to go on
 
@@ -60,6 +62,7 @@ export function handOffFiles(site: Site, fonts: readonly FontMetrics[]): HandOff
     ...compiled.typefaces.flatMap(({ id }): HandOffFile[] => [
       { name: `fonts/${id}.woff2`, font: `${id}.woff2` }, { name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` },
     ]),
+    ...(compiled.iconSets.includes('tabler') ? [{ name: 'icons-LICENSE.txt', text: TABLER_LICENCE }] : []),
     { name: 'tokens.json', text: printDesignTokens(site) },
     { name: 'site.hamaca.json', text: printSiteFile(site) },
     { name: 'README.txt', text: printReadme(site, compiled) },

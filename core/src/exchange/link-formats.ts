@@ -37,7 +37,7 @@ export function guessLinkFormat(text: string, fileName = ''): LinkFormatName {
   if (/<opml[\s>]/i.test(start)) return 'opml';
   if (/<(?:\w+:)?(?:urlset|sitemapindex)[\s>]/i.test(start)) return 'sitemap';
   if (/\.csv$|\.tsv$/i.test(fileName)) return 'csv';
-  if (/\.x?html?$/i.test(fileName) || /^(?:<!doctype html|<[a-z!])/i.test(start)) return 'html';
+  if (/\.x?html?$/i.test(fileName) || /^<!--|^<(?:!doctype|html|head|body|nav|header|footer|main|aside|section|div|ul|ol|dl|menu|table|p|a|h[1-6]|span|center|frameset)\b/i.test(start)) return 'html';
   const [first = '', second = ''] = start.split(/\r\n?|\n/, 2);
   const separator = [';', ',', '\t'].find((sign) => first.includes(sign) && second.includes(sign));
   if (separator !== undefined && /\b(?:label|title|name|text|url|href|target|link)\b/i.test(first) && !/^\s*[-*+]/.test(first)) return 'csv';

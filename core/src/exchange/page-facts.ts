@@ -3,7 +3,7 @@ import { LIMITS } from '../document/limits.ts';
 import type { Page, Section } from '../document/site.ts';
 import { PAGE_PATH } from '../document/url.ts';
 import { descendants, isPageElement, parsePage, readableText, type PageElement } from './html-tree.ts';
-import { titleOf } from './sitemap.ts';
+import { titleOf } from '../links/page-title.ts';
 
 /** What a page's markup says of it. */
 export interface PageFacts {

@@ -2,6 +2,7 @@ import type { Page } from '../document/site.ts';
 import { LIMITS } from '../document/limits.ts';
 import { slugify, uniqueName } from '../base/ids.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../links/link-line.ts';
+import { titleOf } from '../links/page-title.ts';
 import { readXml } from './xml.ts';
 
 /** What a sitemap holds: addresses of pages, or of further sitemaps. */
@@ -69,21 +70,6 @@ function readTextSitemap(text: string): ReadSitemap {
 function splitAddress(address: string): { host: string; path: string } {
   const match = /^https?:\/\/([^/?#]*)([^#]*)/i.exec(address);
   return { host: (match?.[1] ?? '').toLowerCase(), path: match?.[2] || '/' };
-}
-
-const decode = (text: string) => {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
-};
-
-/** A title for a page of which only the path is known: its last word. */
-export function titleOf(path: string): string {
-  const last = (path.split(/[?#]/)[0] ?? '').replace(/\/(?:index\.\w+)?$/, '').split('/').at(-1) ?? '';
-  const words = decode(last).replace(/\.(?:html?|php|aspx?|md)$/i, '').replace(/[-_+]+/g, ' ').trim();
-  return words === '' ? 'Home' : (words[0] ?? '').toUpperCase() + words.slice(1);
 }
 
 /** Addresses as pages of the site; those of other hosts are left out and counted. `siteUrl` empty takes the first host. */

@@ -29,7 +29,7 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
     onTyping?.(value);
   };
   return (
-    <span className="relative inline-flex min-w-0">
+    <span className={`relative inline-flex min-w-0 ${className.includes('w-full') ? 'w-full' : ''}`}>
       <input {...rest} value={text} aria-invalid={error !== null} title={error ?? rest.title} className={`field min-w-0 text-bench ${className}`}
         onChange={(event) => { typed.current = true; event.target.dataset['dirty'] = 'true'; setText(event.target.value); setError(null); onTyping?.(event.target.value); }}
         onBlur={(event) => { delete event.target.dataset['dirty']; commit(); }}

@@ -4,17 +4,19 @@ import { LIMITS } from '../../document/limits.ts';
 import type { Page, Site } from '../../document/site.ts';
 import type { Target } from '../../document/target.ts';
 import { idsOf, itemsOf, pagesByPath, placedParts } from '../../document/walk.ts';
+import { titleOf } from '../../links/page-title.ts';
 import type { EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';
 
 /** From so many pages on the list is replaced as a whole: thousands of single steps would each copy it. */
 const MANY = 100;
 
-/** Two accounts of one page as one: a listed title counts more than one taken from a link. */
+/** Two accounts of one page as one: a title that somebody wrote counts more than one made from the path. */
 function mergePage(known: Page, found: Page): Page {
   const ids = new Set(known.sections.map((section) => section.id));
   const sections = [...known.sections, ...found.sections.filter((section) => !ids.has(section.id))];
-  const title = found.listed && found.title !== '' && found.title !== found.path ? found.title : known.title;
+  const isWritten = found.listed && found.title !== '' && found.title !== found.path && found.title !== titleOf(found.path);
+  const title = isWritten || known.title === '' || known.title === known.path ? found.title : known.title;
   const listed = known.listed || found.listed;
   const same = title === known.title && listed === known.listed && sections.length === known.sections.length;
   return same ? known : { ...known, title, sections, listed };

@@ -29,13 +29,15 @@ export function MenuTabs({ site, current }: { readonly site: Site; readonly curr
     if (edit({ name: 'add-menu', args: { id, name, items: [] } }, 'Add a menu')) linksStore.setState({ menu: id, caret: null, selected: new Set(), anchor: null });
   };
   return (
-    <div role="tablist" aria-label="Menus" className="flex flex-wrap items-end gap-x-4 border-b border-twine text-bench">
-      {site.menus.map((menu) => (
+    <div className="flex flex-wrap items-end gap-x-4 border-b border-twine text-bench">
+      <div role="tablist" aria-label="Menus" className="flex flex-wrap items-end gap-x-4">
+        {site.menus.map((menu) => (
         <button key={menu.id} type="button" role="tab" aria-selected={menu.id === current} data-menu-tab={menu.id} onClick={() => { linksStore.setState({ menu: menu.id, caret: null, selected: new Set(), anchor: null, open: null }); }}
           className={`h-8 border-b-[3px] pt-[3px] ${menu.id === current ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'} ${drop === menu.id ? 'bg-ochre-wash' : ''}`}>
           {menu.name} <span className="font-normal text-ink-faint tabular">{countLinks(menu)}</span>
         </button>
       ))}
+      </div>
       <Button tone="quiet" className="mb-0.5" onClick={add}>+ menu</Button>
     </div>
   );

@@ -119,7 +119,7 @@ export function Outline({ site, menu, actions, findings }: Props) {
                 order={() => rows.map((entry) => entry.item.id)} onKeyDown={onKeyDown} onFold={() => { actions.toggleFold(id); }}
                 onLabel={(label) => { store.edit({ name: 'set-item', args: { id, fields: { label } } }, `Rename “${label}”`); }}
                 onTarget={(target) => { store.edit({ name: 'set-item', args: { id, fields: { target } } }, `Target of “${row.item.label}”`); }} />
-              {open === id && <LinkDetails site={site} item={row.item} depth={row.depth} findings={own} />}
+              {open === id && <LinkDetails site={site} item={row.item} depth={row.depth} findings={own} actions={actions} />}
             </div>
           );
         })}

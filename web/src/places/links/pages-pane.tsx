@@ -103,7 +103,7 @@ export function PagesPane({ site, actions }: { readonly site: Site; readonly act
         <input className="field w-36 grow" aria-label="Find a page" placeholder="path or title" value={filter} onChange={(event) => { setFilter(event.target.value); }} />
         {VIEWS.map(([id, words]) => <Button key={id} className="!h-6 !px-1.5" pressed={view === id} onClick={() => { setView(id); }}>{words} <span className="text-ink-faint tabular">{counts[id]}</span></Button>)}
       </div>
-      <div ref={scroller} role="listbox" aria-label="Pages" aria-multiselectable="true" tabIndex={0} onKeyDown={move} className="min-h-0 grow overflow-auto border border-twine bg-white text-bench">
+      <div ref={scroller} role="grid" aria-label="Pages" aria-multiselectable="true" tabIndex={0} onKeyDown={move} className="min-h-0 grow overflow-auto border border-twine bg-white text-bench">
         {rows.length === 0 && (
           <p className="p-4 text-ink-soft">{site.pages.length === 0 ? 'No pages are known yet. Fill the inventory from a sitemap, from HTML files or by hand; then targets can be found by title, and links to pages that are not there are told.' : view === 'unreached' ? 'Every page is in a menu.' : 'No page is like that.'}</p>
         )}
@@ -114,16 +114,16 @@ export function PagesPane({ site, actions }: { readonly site: Site; readonly act
             const { page, section } = row;
             const isOpen = opened.has(page.id);
             return (
-              <div key={row.key} role="option" aria-selected={selected.has(row.key)} data-page={row.key}
+              <div key={row.key} role="row" aria-selected={selected.has(row.key)} data-page={row.key}
                 style={{ position: 'absolute', top: 0, left: 0, right: 0, height: ROW, transform: `translateY(${start}px)` }}
                 onPointerDown={(event) => { choose(row, { shift: event.shiftKey, toggle: event.ctrlKey || event.metaKey }); if (!section) startDrag(event, 'pages', selected.has(row.key) ? chosen.filter((entry) => entry.section === null).map((entry) => entry.page.id) : [page.id]); }}
                 onDoubleClick={() => { insert([row]); }}
                 className={`grid cursor-default touch-none grid-cols-[18px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,92px)] items-center gap-1 border-b border-linen pr-2 select-none ${selected.has(row.key) ? 'bg-ochre-wash' : 'hover:bg-linen'}`}>
-                <button type="button" tabIndex={-1} aria-label={`${isOpen ? 'Hide' : 'Show'} sections of ${page.title}`} onPointerDown={(event) => { event.stopPropagation(); }} onClick={() => { toggleSections(page.id, !isOpen); }}
-                  className={`text-[11px] text-ink-faint ${section || page.sections.length === 0 ? 'invisible' : ''}`}>{isOpen ? '▾' : '▸'}</button>
-                <span className={`truncate ${section ? 'pl-3 text-ink-soft' : ''}`} title={section ? section.title : page.title}>{section ? `# ${section.title || section.id}` : page.title || '…'}</span>
-                <span className="truncate text-ink-faint tabular" title={page.path}>{section ? `#${section.id}` : page.path}</span>
-                <span className="truncate text-right text-small text-ink-faint" title={row.menus.join(', ')}>{section ? '' : !page.listed ? '▲ only in links' : row.menus.length === 0 ? '— no menu' : row.menus.join(', ')}</span>
+                <span role="gridcell" className="grid"><button type="button" tabIndex={-1} aria-label={`${isOpen ? 'Hide' : 'Show'} sections of ${page.title}`} onPointerDown={(event) => { event.stopPropagation(); }} onClick={() => { toggleSections(page.id, !isOpen); }}
+                  className={`text-[11px] text-ink-faint ${section || page.sections.length === 0 ? 'invisible' : ''}`}>{isOpen ? '▾' : '▸'}</button></span>
+                <span role="gridcell" className={`truncate ${section ? 'pl-3 text-ink-soft' : ''}`} title={section ? section.title : page.title}>{section ? `# ${section.title || section.id}` : page.title || '…'}</span>
+                <span role="gridcell" className="truncate text-ink-faint tabular" title={page.path}>{section ? `#${section.id}` : page.path}</span>
+                <span role="gridcell" className="truncate text-right text-small text-ink-faint" title={row.menus.join(', ')}>{section ? '' : !page.listed ? '▲ only in links' : row.menus.length === 0 ? '— no menu' : row.menus.join(', ')}</span>
               </div>
             );
           })}

@@ -1,0 +1,14 @@
+const decode = (text: string) => {
+  try {
+    return decodeURIComponent(text);
+  } catch {
+    return text;
+  }
+};
+
+/** A title for a page of which only the path is known: its last word. */
+export function titleOf(path: string): string {
+  const last = (path.split(/[?#]/)[0] ?? '').replace(/\/(?:index\.\w+)?$/, '').split('/').at(-1) ?? '';
+  const words = decode(last).replace(/\.(?:html?|php|aspx?|md)$/i, '').replace(/[-_+]+/g, ' ').trim();
+  return words === '' ? 'Home' : (words[0] ?? '').toUpperCase() + words.slice(1);
+}
