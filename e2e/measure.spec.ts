@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { createMeasurer, findHeader, fitLine, TYPEFACES, itemsOf } from '@hamaca/core';
+import { createMeasurer, findHeader, fitLine, itemsOf, loadSite, TYPEFACES, type Site } from '@hamaca/core';
+import { dress } from '../core/test/dressed.ts';
 import { demoSite, FONTS, handOff, startHost } from './support/output.ts';
 
 const measure = createMeasurer(FONTS);
@@ -38,8 +39,13 @@ test('labels are measured within 0.1 px of the browser, for every typeface, weig
   expect(cases.length).toBeGreaterThan(2000);
 });
 
-test('the row stands on one line from just the width the fit engine says', async ({ page }) => {
-  const site = demoSite();
+function dressedSite(): Site {
+  const loaded = loadSite(dress(JSON.parse(JSON.stringify(demoSite()))));
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  return loaded.value;
+}
+
+for (const [what, site] of [['the demo', demoSite()], ['links with everything', dressedSite()]] as const) test(`the row of ${what} stands on one line from just the width the fit engine says`, async ({ page }) => {
   const header = findHeader(site);
   if (!header) throw new Error('no header');
   const line = fitLine(site, header, { from: 320, to: 1920 }, measure);

@@ -1,7 +1,8 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
-import { applyPatch, type JsonPatch, type Site } from '@hamaca/core';
+import { applyPatch, loadSite, type JsonPatch, type Site } from '@hamaca/core';
+import { dress } from '../core/test/dressed.ts';
 import { demoSite, handOff, pasteInto, startHost, type Host } from './support/output.ts';
 
 const test = base.extend<object, { host: Host }>({
@@ -21,6 +22,13 @@ const changed = (patch: JsonPatch): Site => {
   if (!applied.ok) throw new Error(applied.error[0]?.message);
   return applied.value.document;
 };
+
+/** The demo with links that have everything links can have, and a second panel. */
+const DRESSED = (() => {
+  const loaded = loadSite(dress(JSON.parse(JSON.stringify(DEMO))));
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  return handOff(loaded.value);
+})();
 
 async function open(page: Page, host: Host, width: number, options: Parameters<typeof pasteInto>[1] = {}, output = OUTPUT) {
   await page.setViewportSize({ width, height: 700 });
@@ -264,11 +272,14 @@ const snapshot = (page: Page, scope: string) => page.locator(scope).evaluateAll(
 }));
 
 const sheet = (path: string) => readFileSync(new URL(`../node_modules/${path}`, import.meta.url), 'utf8');
-const FOREIGN = { bootstrap: sheet('bootstrap/dist/css/bootstrap.css'), bulma: sheet('bulma/css/bulma.css'), pico: sheet('@picocss/pico/css/pico.css') };
+const FOREIGN: Readonly<Record<string, string>> = { bootstrap: sheet('bootstrap/dist/css/bootstrap.css'), bulma: sheet('bulma/css/bulma.css'), pico: sheet('@picocss/pico/css/pico.css') };
+
+const OUTPUTS = { 'the demo': OUTPUT, 'links with everything': DRESSED } as const;
 
 for (const [name, css] of Object.entries(FOREIGN)) {
-  for (const where of ['before', 'after'] as const) {
-    test(`${name} loaded ${where} changes nothing of ours, and we nothing of the host’s`, async ({ page, host }) => {
+  for (const [where, what] of [['before', 'the demo'], ['after', 'the demo'], ['after', 'links with everything']] as const) {
+    const output = OUTPUTS[what];
+    test(`${name} loaded ${where} ${what} changes nothing of ours, and we nothing of the host’s`, async ({ page, host }) => {
       for (const width of [390, 1280]) {
         const states = async () => {
           await page.evaluate(() => document.fonts.ready);
@@ -281,14 +292,14 @@ for (const [name, css] of Object.entries(FOREIGN)) {
           await page.waitForTimeout(350);
           return { closed, open: await snapshot(page, '.hm-header') };
         };
-        await open(page, host, width);
+        await open(page, host, width, {}, output);
         const alone = await states();
-        await open(page, host, width, { [where]: css });
+        await open(page, host, width, { [where]: css }, output);
         const among = await states();
         expect(among.closed).toEqual(alone.closed);
         expect(among.open).toEqual(alone.open);
       }
-      await open(page, host, 1280, { [where]: css });
+      await open(page, host, 1280, { [where]: css }, output);
       const withOurs = await snapshot(page, 'main');
       await page.evaluate(() => { document.querySelector('link[href="/menu.css"]')?.remove(); });
       const header = await page.locator('.hm-header').evaluate((element) => { element.remove(); return true; });
@@ -299,3 +310,45 @@ for (const [name, css] of Object.entries(FOREIGN)) {
     });
   }
 }
+
+for (const width of [390, 1280]) {
+  test(`at ${width} px links with everything have nothing wrong for assistive technology`, async ({ page, host }) => {
+    await open(page, host, width, {}, DRESSED);
+    expect(await axe(page)).toEqual([]);
+    if (width < 1000) await opener(page).click();
+    await visitSubmenu(page).click();
+    await page.waitForTimeout(300);
+    expect(await axe(page)).toEqual([]);
+  });
+}
+
+test('a link opens its panel, whose own menus unfold; Escape leads back to it', async ({ page, host }) => {
+  await open(page, host, 1280, {}, DRESSED);
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  const panel = page.getByRole('dialog', { name: 'More' });
+  await expect(panel).toBeVisible();
+  await expect(panel.getByRole('link', { name: 'Privacy' })).toBeVisible();
+  await expect(panel.getByRole('link', { name: 'By train' })).toBeHidden();
+  await panel.getByRole('button', { name: 'Plan a visit' }).click();
+  await expect(panel.getByRole('link', { name: 'By train' })).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(panel).toBeHidden();
+  expect(await focused(page)).toBe('More');
+  // The folding panel has a menu of its own too; it is not seen in the bar.
+  await expect(page.getByRole('navigation', { name: 'Social' })).toBeHidden();
+  await open(page, host, 390, {}, DRESSED);
+  await opener(page).click();
+  await expect(page.getByRole('navigation', { name: 'Social' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'News' })).toHaveCount(0);
+  await expect(page.getByRole('link', { name: 'Contact us' })).toBeVisible();
+});
+
+test('a browser without invokers opens and closes each panel by the script', async ({ page, host }) => {
+  await page.addInitScript(() => { Reflect.deleteProperty(HTMLButtonElement.prototype, 'command'); Reflect.deleteProperty(HTMLButtonElement.prototype, 'commandForElement'); });
+  await open(page, host, 1280, {}, new Map([...DRESSED].map(([name, content]) => [name, typeof content === 'string' ? content.replaceAll(' command=', ' data-no-command=') : content])));
+  await page.getByRole('button', { name: 'More', exact: true }).click();
+  await expect(page.getByRole('dialog', { name: 'More' })).toBeVisible();
+  await page.getByRole('button', { name: 'Close more' }).click();
+  await expect(page.getByRole('dialog', { name: 'More' })).toBeHidden();
+});

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { HtmlValidate } from 'html-validate';
 import { DEMO, DEMO_HEADER, FONTS, rawDemo } from '../../test/demo.ts';
+import { dress } from '../../test/dressed.ts';
 import { handOffFiles } from '../exchange/hand-off.ts';
 import { loadSite } from '../load/load-site.ts';
 import type { Site } from '../document/site.ts';
@@ -156,4 +157,51 @@ describe('passes', () => {
 test('the demo’s header compiles with its panel', () => {
   expect(DEMO_HEADER.foldBand).toBe('phone');
   expect(compile().typefaces.map((typeface) => typeface.id)).toEqual(['figtree', 'fraunces']);
+});
+
+describe('links with everything they can have', () => {
+  const site = changed(dress);
+  const { markup, stylesheet, script } = compile(site);
+  const line = (part: string) => markup.split('\n').find((text) => text.includes(part))?.trim() ?? '';
+  test('are valid HTML without a stray value', async () => {
+    const page = handOffFiles(site, FONTS)?.find((file) => file.name === 'index.html');
+    const report = await new HtmlValidate({ extends: ['html-validate:recommended'], rules: { 'no-inline-style': 'off', 'no-implicit-button-type': 'error', 'attribute-boolean-style': 'off', 'element-permitted-content': 'error', 'long-title': 'off', 'require-sri': 'off', 'svg-focusable': 'off' } }).validateString(page && 'text' in page ? page.text : '');
+    expect(report.results.flatMap((result) => result.messages.map((message) => `${message.ruleId}: ${message.message}`)).filter((message) => !/aria-label-misuse|prefer-native|tel-non-breaking|no-redundant/.test(message))).toEqual([]);
+    for (const part of [markup, stylesheet, script]) expect(part).not.toMatch(/undefined|NaN|\[object/);
+  });
+  test('carry what they were given', () => {
+    expect(line('js-news')).toContain('class="hm-link news js-news" rel="nofollow" href="/news/"');
+    expect(line('/visit/opening-hours/')).toContain('target="_blank" rel="noopener" title="Opens in a new tab"');
+    expect(line('/contact/')).toBe('<a class="hm-link" aria-label="Contact us" href="/contact/">');
+    expect(markup).toContain('<span class="hm-description">Every day but Monday</span>');
+    expect(markup).toContain('<hr class="hm-divider">');
+    expect(markup).toContain('<span class="hm-heading">On the spot</span>');
+    expect(markup).toContain('<a class="hm-action" href="/give/">Give</a>');
+    expect(markup).toContain('<li class="hm-not-phone">');
+    expect(stylesheet).toMatch(/@media \(width < 1000px\) \{\s*\.hm-header:not\(#hm-x\) li\.hm-not-phone \{\s*display: none;/);
+  });
+  test('draw an icon that repeats once, and refer to it', () => {
+    expect(markup.match(/<symbol id="hm-symbol-icon-reed"/g)).toHaveLength(1);
+    expect(markup.match(/<use href="#hm-symbol-icon-reed">/g)).toHaveLength(3);
+    const once = compile(changed((raw) => { dress(raw); delete raw.menus[0].items[1].icon; delete raw.menus[0].items[0].children[0].icon; }));
+    expect(once.markup).not.toContain('<symbol');
+    expect(once.markup).toContain('<svg class="hm-glyph" aria-hidden="true" viewBox="0 0 24 24">');
+  });
+  test('open panels, each with its own menu, and icons bring their licence', () => {
+    expect(markup).toContain('<button class="hm-link" type="button" command="show-modal" commandfor="hm-panel-2" aria-haspopup="dialog" aria-controls="hm-panel-2">More</button>');
+    expect(markup.match(/<dialog /g)).toHaveLength(2);
+    expect(markup).toContain('aria-label="Social"');
+    expect(handOffFiles(site, FONTS)?.map((file) => file.name)).toContain('icons-LICENSE.txt');
+  });
+  test('show as many levels as a placement says, from the link it says', () => {
+    expect(markup).toContain('Upper floor');
+    expect(compile(changed((raw) => { dress(raw); menuPart(raw).levels = 3; })).markup).not.toContain('Upper floor');
+    const branch = compile(changed((raw) => { menuPart(raw).branch = raw.menus[0].items[1].id; })).markup;
+    expect([branch.includes('Ringing log'), branch.includes('News')]).toEqual([true, false]);
+    expect(compile(changed((raw) => { menuPart(raw).branch = 'gone'; })).markup).not.toContain('<li>');
+  });
+  test('style only what is there', () => {
+    expect(compile().stylesheet).not.toMatch(/hm-(?:glyph|picture|description|action|heading|divider|not-)/);
+    for (const slot of ['glyph', 'picture', 'description', 'action', 'heading', 'divider']) expect(stylesheet).toContain(`.hm-${slot}`);
+  });
 });

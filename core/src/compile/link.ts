@@ -28,9 +28,11 @@ export function itemContent(context: CompileContext, part: MenuPart, item: MenuI
   const at = (slot: string) => context.names.slotClass(part.id, slot);
   const { description } = item;
   const label = item.labelHidden ? null : text(item.label);
+  // Nothing stands behind the last one where the label is hidden.
+  const alone = item.labelHidden ? ` ${context.names.name('alone')}` : '';
   return [
-    item.icon === undefined ? null : glyph(context, at('glyph'), item.icon),
-    item.image === undefined ? null : element('img', { class: at('picture'), src: item.image, alt: item.imageText ?? '', loading: 'lazy' }),
+    item.icon === undefined ? null : glyph(context, at('glyph') + (item.image === undefined ? alone : ''), item.icon),
+    item.image === undefined ? null : element('img', { class: at('picture') + alone, src: item.image, alt: item.imageText ?? '', loading: 'lazy' }),
     // Two lines need an element around them; a bare label needs none.
     description === undefined || item.labelHidden ? label : element('span', {}, text(item.label), element('span', { class: at('description') }, text(description))),
   ];

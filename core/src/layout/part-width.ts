@@ -78,7 +78,7 @@ function itemExtent(site: Site, part: MenuPart, band: number, item: MenuItem, me
     ...(item.icon === undefined ? [] : [reader('glyph').size]), ...(item.image === undefined ? [] : [reader('picture').pixels('width')]),
   ];
   const pieces = shown.length + (item.labelHidden ? 0 : 1);
-  const spaces = item.image === undefined && item.labelHidden ? Math.max(0, shown.length - 1) : shown.length;
+  const spaces = item.labelHidden ? Math.max(0, shown.length - 1) : shown.length;
   const beside = shown.reduce((sum, width) => sum + width, 0) + spaces * ICON_SPACE + Math.max(0, pieces - 1) * reader(slot).pixels('gap');
   return { ...sumExtents([wider, exact(beside)], 0), certain: label.certain && description.certain, unmeasured: [...label.unmeasured, ...description.unmeasured] };
 }

@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, rawDemo } from '../../test/demo.ts';
 import { migrate, FORMAT_VERSION, MIGRATIONS } from '../migrate/migrate.ts';
@@ -43,6 +44,19 @@ describe('loading a site', () => {
     ['a value out of bounds', '/pieces/0/rows/0/look/row/all/rest/all/height', (site) => { site.pieces[0].rows[0].look.row.all.rest.all.height = 9000; }],
     ['a look with an unknown swatch', '/pieces/0/look/bar/all/rest/all/fill/swatch', (site) => { site.pieces[0].look = { bar: { all: { rest: { all: { fill: { swatch: 'gone' } } } } } }; }],
     ['SVG with a script', '/pieces/0/rows/0/zones/start/0/svg', (site) => { site.pieces[0].rows[0].zones.start[0].svg = '<svg><script/></svg>'; }],
+    ['a link of an unknown role', '/menus/0/items/0/role', (site) => { site.menus[0].items[0].role = 'hero'; }],
+    ['a link with an unknown key', '/menus/0/items/0', (site) => { site.menus[0].items[0].onclick = 'x'; }],
+    ['a link with a picture that runs', '/menus/0/items/0/image', (site) => { site.menus[0].items[0].image = 'data:image/svg+xml,<svg onload=1>'; }],
+    ['a link with classes that break out', '/menus/0/items/0/className', (site) => { site.menus[0].items[0].className = 'a" onclick="x'; }],
+    ['a link with an icon that is gone', '/menus/0/items/0/icon', (site) => { site.menus[0].items[0].icon = 'gone'; }],
+    ['a link in a band that is gone', '/menus/0/items/0/bands/0', (site) => { site.menus[0].items[0].bands = ['watch']; }],
+    ['a link to a panel that is gone', '/menus/0/items/0/target/panel', (site) => { site.menus[0].items[0].target = { kind: 'panel', panel: 'gone' }; }],
+    ['links that are no list', '/menus/0/items/0/children', (site) => { site.menus[0].items[0].children = {}; }],
+    ['an icon with a script', '/icons/0/svg', (site) => { site.icons = [{ id: 'i', name: 'i', svg: '<svg onload=1></svg>', set: null }]; }],
+    ['a page without a path', '/pages/0/path', (site) => { site.pages[0].path = 'visit'; }],
+    ['a section without an id', '/pages/0/sections/0/id', (site) => { site.pages[0].sections = [{ id: '', title: '' }]; }],
+    ['five levels in a placement', '/pieces/0/rows/0/zones/middle/0/levels', (site) => { site.pieces[0].rows[0].zones.middle[0].levels = 5; }],
+    ['a panel’s menu that is gone', '/pieces/1/parts/0/menu', (site) => { site.pieces[1].parts = [{ ...site.pieces[0].rows[0].zones.middle[0], id: 'p', menu: 'gone', look: {} }]; }],
     ['a scene without a ground', '/scenes/0/ground', (site) => { delete site.scenes[0].ground; }],
   ];
   test.each(breaks)('%s is refused at %j', (_what, path, spoil) => {
@@ -86,6 +100,15 @@ describe('migrating', () => {
     const newer = { format: 'hamaca-site', formatVersion: FORMAT_VERSION + 1 };
     expect(migrate(newer)).toMatchObject({ ok: false, error: [{ path: '/formatVersion' }] });
     expect(newer).toEqual({ format: 'hamaca-site', formatVersion: FORMAT_VERSION + 1 });
+  });
+  test('a site of the first version loads as today’s, its links and looks unchanged', () => {
+    const old = JSON.parse(readFileSync(new URL('../../test/old/version-1.hamaca.json', import.meta.url), 'utf8')) as { menus: unknown; pages: { sections: string[] }[] };
+    const loaded = loadSite(old);
+    if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+    expect(loaded.value.menus).toEqual(old.menus);
+    expect(loaded.value.icons).toEqual([]);
+    expect(loaded.value.pages.flatMap((page) => page.sections.map((section) => section.id))).toEqual(old.pages.flatMap((page) => page.sections));
+    expect(loaded.value.pieces[1]).toMatchObject({ parts: [] });
   });
   test('there is a step for every version before today’s', () => {
     expect(MIGRATIONS.map((step) => step.from)).toEqual(Array.from({ length: FORMAT_VERSION - 1 }, (_, index) => index + 1));

@@ -36,12 +36,12 @@ export interface Fetched {
 function guardedLookup(host: string): LookupFunction {
   return (name, options, done) => {
     lookupName(name, { ...options, all: true }, (error, found) => {
-      const addresses = found as LookupAddress[];
+      const addresses = found;
       if (error) { done(new FetchRefused(`there is no host “${host}”`), '', 0); return; }
       const inside = addresses.find(({ address }) => isPrivateAddress(address));
       const [first] = addresses;
       if (inside || !first) { done(new FetchRefused(`“${host}” is a private address, which is not fetched`), '', 0); return; }
-      if (options.all === true) done(null, addresses as never);
+      if (options.all === true) done(null, addresses);
       else done(null, first.address, first.family);
     });
   };

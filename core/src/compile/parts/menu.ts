@@ -80,9 +80,9 @@ function extraRules(context: CompileContext, part: MenuPart, { unfolded }: Arran
     ...(worn('action') ? [rule(at('action'), [...box, ['cursor', 'pointer']])] : []),
     ...(worn('heading') ? [rule(at('heading'), box)] : []),
     // The drawing's own colours are attributes, so it is not reset as a whole; its size is its font size.
-    ...(worn('glyph') ? [rule(at('glyph'), [...DRAWN, ['inline-size', '1em'], ['block-size', '1em'], ['margin', `0 ${ICON_SPACE}px 0 0`]]), rule(at('glyph', ':last-child'), [['margin', '0']]),
-      rule(at('glyph', ':dir(rtl):not(:last-child)'), [['margin', `0 0 0 ${ICON_SPACE}px`]])] : []),
-    ...(worn('picture') ? [rule(at('picture'), [['display', 'block'], ['block-size', 'auto'], ['margin-inline-end', `${ICON_SPACE}px`], ['flex', 'none']])] : []),
+    ...(worn('glyph') ? [rule(at('glyph'), [...DRAWN, ['inline-size', '1em'], ['block-size', '1em'], ['margin', '0'], SPACED])] : []),
+    ...(worn('picture') ? [rule(at('picture'), [['display', 'block'], ['block-size', 'auto'], SPACED, ['flex', 'none']])] : []),
+    ...(links.some((item) => item.labelHidden) ? [rule(within(context, `.${context.names.name('alone')}`), [['margin-inline-end', '0']])] : []),
     ...(worn('description') ? [rule(at('description'), [['display', 'block']])] : []),
     ...(worn('divider') ? [rule(at('divider'), [['display', 'block'], ['inline-size', '100%']]), ...unfolded([[at('list', `>li>.${context.names.slotClass(part.id, 'divider')}`), [['inline-size', '1px'], ['align-self', 'stretch']]]])] : []),
     ...partial.map((band) => rule(within(context, `li.${context.names.name(`not-${band.id}`)}`), [['display', 'none']], bandQuery(context, band.id))),
@@ -97,6 +97,9 @@ function bandQuery(context: CompileContext, id: string): string {
   if (below === undefined) return `@media (width >= ${from}px)`;
   return from === 0 ? `@media (width < ${below}px)` : `@media (${from}px <= width < ${below}px)`;
 }
+
+/** Room between an icon or picture and the label. */
+const SPACED = ['margin-inline-end', `${ICON_SPACE}px`] as const;
 
 /** What the page's own rules for drawings cannot change. */
 const DRAWN = [
