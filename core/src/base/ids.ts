@@ -17,10 +17,10 @@ export function countingIds(prefix: string, taken: ReadonlySet<string> = new Set
  * characters; `fallback` where nothing of the text can be kept.
  */
 export function slugify(text: string, fallback: string): string {
-  const slug = text
-    .slice(0, 400)
-    .normalize('NFKD')
-    .replace(/\p{M}/gu, '')
+  const start = text.slice(0, 400);
+  // Most text is ASCII, which has nothing to take apart.
+  const plain = /^[\x20-\x7e]*$/.test(start) ? start : start.normalize('NFKD').replace(/\p{M}/gu, '');
+  const slug = plain
     .toLowerCase()
     .replace(/[^a-z0-9]+/g, '-')
     .slice(0, 40)

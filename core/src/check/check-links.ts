@@ -34,38 +34,41 @@ function ownHost(site: Site): LinkWorld['own'] {
   return { host: (match?.[2] ?? '').toLowerCase().replace(/^www\./, ''), secure: match?.[1]?.toLowerCase() === 'https' };
 }
 
-function worldOf(site: Site, menu: Menu, items: readonly PlacedItem[], fetched: ReadonlyMap<string, FetchedLink>): LinkWorld {
+function worldOf(site: Site, menu: Menu, items: readonly PlacedItem[]): LinkWorld {
   return {
-    site, menu, fetched, own: ownHost(site), shownDepth: shownDepth(site, menu.id), hasListedPages: site.pages.some((page) => page.listed),
+    site, menu, fetched: NOTHING_FETCHED, own: ownHost(site), shownDepth: shownDepth(site, menu.id), hasListedPages: site.pages.some((page) => page.listed),
     byTarget: group(items, ({ item }) => targetKey(site, item.target)),
     byLabel: group(items, ({ item }) => item.label.trim().toLowerCase() || null),
   };
 }
 
-function checkPlaced(placed: PlacedItem, world: LinkWorld): Finding[] {
-  return LINK_RULES.flatMap((rule): Finding[] => {
+function checkPlaced(placed: PlacedItem, world: LinkWorld, findings: Finding[] = []): Finding[] {
+  for (const rule of LINK_RULES) {
     const fault = rule.check(placed, world);
-    return fault ? [{ rule: rule.id, menu: world.menu.id, item: placed.item.id, path: placed.path, ...fault }] : [];
-  });
+    if (fault) findings.push({ rule: rule.id, menu: world.menu.id, item: placed.item.id, path: placed.path, ...fault });
+  }
+  return findings;
 }
 
-function checkMenu(site: Site, menu: Menu, path: string, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
-  const items: PlacedItem[] = [];
-  walkMenu(menu, path, (placed) => { items.push(placed); });
-  const world = worldOf(site, menu, items, fetched);
-  return items.flatMap((placed) => checkPlaced(placed, world));
-}
-
-const worldsOf = memoise((site: Site): ReadonlyMap<string, LinkWorld> => new Map(site.menus.map((menu, index) => {
+/** The worlds of all menus, made once for a document: checks of the whole and of single links share them. */
+const worldsOf = memoise((site: Site): ReadonlyMap<string, { world: LinkWorld; items: readonly PlacedItem[] }> => new Map(site.menus.map((menu, index) => {
   const items: PlacedItem[] = [];
   walkMenu(menu, `/menus/${index}`, (placed) => { items.push(placed); });
-  return [menu.id, worldOf(site, menu, items, NOTHING_FETCHED)];
+  return [menu.id, { world: worldOf(site, menu, items), items }];
 })));
+
+function checkMenu(site: Site, menu: Menu, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
+  const known = worldsOf(site).get(menu.id);
+  const findings: Finding[] = [];
+  const world = known && { ...known.world, fetched };
+  if (world) for (const placed of known.items) checkPlaced(placed, world, findings);
+  return findings;
+}
 
 /** What would be found about one link if its label were another: an answer while it is typed. */
 export function checkTypedLabel(site: Site, id: string, label: string): readonly Finding[] {
   const placed = itemsOf(site).get(id);
-  const world = placed && worldsOf(site).get(placed.menu.id);
+  const world = placed && worldsOf(site).get(placed.menu.id)?.world;
   return placed && world ? checkPlaced({ ...placed, item: { ...placed.item, label } }, world) : [];
 }
 
@@ -96,7 +99,7 @@ function checkPanels(site: Site): Finding[] {
 const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED));
 
 function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
-  return [...site.menus.flatMap((menu, index) => checkMenu(site, menu, `/menus/${index}`, fetched)), ...checkPlacements(site), ...checkPanels(site)];
+  return [...site.menus.flatMap((menu) => checkMenu(site, menu, fetched)), ...checkPlacements(site), ...checkPanels(site)];
 }
 
 /** Every finding about a site's links, menu by menu in document order; within a link the gravest first. */

@@ -15,14 +15,14 @@ export interface ReadSitemap {
 
 /**
  * Reads a sitemap or an index of sitemaps (sitemaps.org protocol 0.9), or plain text with one address a line. Other
- * namespaces (pictures, languages) are passed over.
+ * namespaces (pictures, languages) are passed over. `onProgress` hears the share that was read, 0 to 1.
  */
-export function readSitemap(text: string): ReadSitemap {
+export function readSitemap(text: string, onProgress: (share: number) => void = () => undefined): ReadSitemap {
   const start = text.slice(0, 1000).replace(/^\ufeff/, '').trimStart();
-  return start.startsWith('<') ? readXmlSitemap(text.replace(/^\ufeff/, '').trimStart()) : readTextSitemap(text);
+  return start.startsWith('<') ? readXmlSitemap(text.replace(/^\ufeff/, '').trimStart(), onProgress) : readTextSitemap(text);
 }
 
-function readXmlSitemap(text: string): ReadSitemap {
+function readXmlSitemap(text: string, onProgress: (share: number) => void): ReadSitemap {
   const addresses = new Set<string>();
   const notes: ImportNote[] = [];
   let kind: ReadSitemap['kind'] = 'pages';
@@ -48,7 +48,7 @@ function readXmlSitemap(text: string): ReadSitemap {
       if (/^https?:\/\//i.test(address) && address.length <= LIMITS.url) addresses.add(address);
       else notes.push({ line: 0, text: address.slice(0, 80), reason: 'This is no address of a page.' });
     },
-  });
+  }, onProgress);
   if (failure !== null) notes.unshift({ line: Number(/^line (\d+)/.exec(failure)?.[1] ?? 0), text: '', reason: `The sitemap is broken: ${failure}.` });
   else if (root !== 'urlset' && root !== 'sitemapindex') notes.push({ line: 1, text: `<${root}>`.slice(0, 80), reason: 'This is no sitemap: its first element should be <urlset> or <sitemapindex>.' });
   return { kind, addresses: [...addresses].slice(0, LIMITS.pages), notes };
@@ -80,8 +80,8 @@ export function sitemapPages(addresses: readonly string[], siteUrl: string): { p
   let foreign = 0;
   for (const address of addresses) {
     const { host, path } = splitAddress(address);
-    if (host.replace(/^www\./, '') !== own) { foreign++; continue; }
-    const clean = path.replace(/[\s<>"']/g, (sign) => encodeURIComponent(sign));
+    if (host !== own && host.replace(/^www\./, '') !== own) { foreign++; continue; }
+    const clean = /[\s<>"']/.test(path) ? path.replace(/[\s<>"']/g, (sign) => encodeURIComponent(sign)) : path;
     if (pages.has(clean)) continue;
     const id = nextId(`page-${slugify(clean, 'home')}`, ids);
     pages.set(clean, { id, path: clean, title: titleOf(clean).slice(0, LIMITS.label), sections: [], listed: true });

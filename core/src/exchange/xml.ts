@@ -16,7 +16,7 @@ const localName = (name: string) => name.slice(name.indexOf(':') + 1);
  * Reads XML as a stream (XML 1.0). Document types are not followed: an entity that they define is an error, so nothing
  * can grow or be loaded. Answers why reading stopped, with the line, or null.
  */
-export function readXml(text: string, { open, text: say, close }: XmlHandlers): string | null {
+export function readXml(text: string, { open, text: say, close }: XmlHandlers, onProgress: (share: number) => void = () => undefined): string | null {
   const parser = new SaxesParser({ position: true });
   const failures: string[] = [];
   let depth = 0;
@@ -36,7 +36,10 @@ export function readXml(text: string, { open, text: say, close }: XmlHandlers): 
     if (goesOn()) close(localName(name));
   });
   // In pieces, so that reading stops soon after the first error.
-  for (let at = 0; at < text.length && goesOn(); at += PIECE) parser.write(text.slice(at, at + PIECE));
+  for (let at = 0; at < text.length && goesOn(); at += PIECE) {
+    parser.write(text.slice(at, at + PIECE));
+    onProgress(Math.min(1, (at + PIECE) / text.length));
+  }
   if (goesOn()) parser.close();
   return failures[0] ?? null;
 }

@@ -1,4 +1,4 @@
-import { lookup as lookupName, type LookupAddress } from 'node:dns';
+import { lookup as lookupName } from 'node:dns';
 import { request as requestHttp, type IncomingMessage } from 'node:http';
 import { request as requestHttps } from 'node:https';
 import { isIP, type LookupFunction } from 'node:net';

@@ -34,7 +34,7 @@ type Progress = (words: string) => void;
 
 /** Reads files as pages; sitemaps that they name are fetched too, each once, up to a bound. */
 export async function readFiles(files: readonly { path: string; bytes: Uint8Array; type?: string }[], siteUrl: string, signal: AbortSignal, onProgress: Progress): Promise<FoundPages> {
-  const read = await runReadPages({ files, siteUrl }, signal, (done, of) => { onProgress(of > 1 ? `reading ${done} of ${of} files` : 'reading'); });
+  const read = await runReadPages({ files, siteUrl }, signal, (done, of) => { onProgress(files.length > 1 ? `reading ${done} of ${of} files` : of === 100 ? `reading, ${done} %` : 'reading'); });
   const pages = [...read.pages];
   const notes = [...read.notes];
   const seen = new Set<string>();

@@ -59,7 +59,7 @@ self.addEventListener('message', (event: MessageEvent<PagesRequest>) => {
       notes.push({ line: 0, text: file.path, reason: 'This is neither a sitemap nor a page.' });
       return;
     }
-    const read = readSitemap(text);
+    const read = readSitemap(text, (share) => { if (files.length === 1) tell({ kind: 'progress', done: Math.round(share * 100), of: 100 }); });
     notes.push(...read.notes);
     if (read.kind === 'index') sitemaps.push(...read.addresses);
     else for (const address of read.addresses) addresses.push(address);

@@ -4,6 +4,7 @@ import type { LinkRule } from '../finding.ts';
 export const labelCapitals: LinkRule = {
   id: 'label-capitals', label: 'Capitals by hand', why: 'Screen readers may spell them out, and the look cannot take them back.',
   check: ({ item }) => {
+    if (!/\p{Lu}{2}/u.test(item.label)) return null;
     const words = item.label.split(/\s+/).filter((word) => /\p{L}{2,}/u.test(word));
     const shouted = words.filter((word) => /\p{Lu}{2,}/u.test(word) && word === word.toUpperCase() && word !== word.toLowerCase());
     // One short word may be an abbreviation.

@@ -6,6 +6,7 @@ import type { LinkRule } from '../finding.ts';
 export const redirected: LinkRule = {
   id: 'redirected', label: 'Redirected', why: 'Every visit takes a detour, and one day the signpost is gone.',
   check: ({ item }, { site, fetched, own }) => {
+    if (fetched.size === 0) return null;
     const found = fetched.get(fetchAddress(site, item.target) ?? '');
     if (!found || found.error !== null || found.finalUrl === found.url || (found.status ?? 0) >= 400) return null;
     const certain = found.permanent && item.target.kind === 'url';

@@ -5,6 +5,7 @@ import type { LinkRule } from '../finding.ts';
 export const unanswered: LinkRule = {
   id: 'unanswered', label: 'Does not answer', why: 'Visitors find an error there.',
   check: ({ item }, { site, fetched }) => {
+    if (fetched.size === 0) return null;
     const found = fetched.get(fetchAddress(site, item.target) ?? '');
     if (!found) return null;
     if (found.error !== null) return { outcome: 'unknown', reason: `It could not be fetched: ${found.error}.`, evidence: found.url };
