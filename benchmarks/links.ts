@@ -80,7 +80,7 @@ export async function measureLinks(page: Page, url: string, site: Site) {
   const dragging = await dragWork(page, 60);
   await page.keyboard.press('Escape');
   await page.mouse.up();
-  await page.getByRole('button', { name: 'Fill from the site…' }).click();
+  await page.getByRole('button', { name: 'Fill…' }).click();
   await page.getByLabel('Sitemap or page as text').fill('https://marisma.example/');
   await page.evaluate((text) => {
     const files = new DataTransfer();

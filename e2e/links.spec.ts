@@ -247,14 +247,14 @@ test('imports show what they understood, merge or replace, and exports read back
 test('the inventory is filled from the site’s own address, from an archive and by hand', async ({ page }) => {
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
-  await page.getByRole('button', { name: 'Fill from the site…' }).click();
+  await page.getByRole('button', { name: 'Fill…' }).click();
   await page.getByRole('button', { name: 'Fetch', exact: true }).click();
   await expect(page.getByText('4 new pages, 25 known already')).toBeVisible();
   await page.getByRole('button', { name: 'Take in 29 pages' }).click();
   await page.getByRole('button', { name: /in no menu/ }).click();
   await expect(page.getByRole('grid', { name: 'Pages' }).getByRole('row')).toHaveCount(7);
   // A round of sitemaps that name each other ends; a page gives its sections.
-  await page.getByRole('button', { name: 'Fill from the site…' }).click();
+  await page.getByRole('button', { name: 'Fill…' }).click();
   await page.getByLabel('Address of a sitemap or page').fill('https://marisma.example/sitemap-round.xml');
   await page.keyboard.press('Enter');
   await expect(page.getByText('0 new pages, 29 known already')).toBeVisible();
@@ -270,7 +270,7 @@ test('the inventory is filled from the site’s own address, from an archive and
   await page.getByRole('button', { name: /at the caret/ }).click();
   await expect(page.getByLabel('Target of Where to see it')).toHaveValue('/birds/ibis/#where');
   // Pages out of an archive.
-  await page.getByRole('button', { name: 'Fill from the site…' }).click();
+  await page.getByRole('button', { name: 'Fill…' }).click();
   const zip = zipSync({ 'site/index.html': strToU8('<title>Start</title>'), 'site/boats/index.html': strToU8('<title>Boat trips</title><h2 id="fares">Fares</h2>'), '../evil.html': strToU8('<title>Evil</title>'), 'site/a.css': strToU8('a{}') });
   await page.getByLabel('Sitemaps, pages or archives').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
   await expect(page.getByText('Boat trips')).toBeVisible();
@@ -291,7 +291,7 @@ test('bad input for the inventory is told and nothing is taken in', async ({ pag
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
   const count = (await storedSite(page, id)).pages.length;
-  await page.getByRole('button', { name: 'Fill from the site…' }).click();
+  await page.getByRole('button', { name: 'Fill…' }).click();
   const input = page.getByLabel('Sitemaps, pages or archives');
   const gives = async (name: string, content: Uint8Array | string, words: RegExp) => {
     await input.setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });

@@ -13,6 +13,28 @@ Birds /birds/
 --------
 Contact javascript:contact()`;
 
+const PAGE = `<header>
+  <nav aria-label="Main">
+    <ul>
+      <li><a href="/visit/">Visit</a>
+        <ul>
+          <li><a href="/visit/boats/">Boat trips</a></li>
+          <li><a href="/visit/access/">Access for all</a></li>
+        </ul>
+      </li>
+      <li><a href="/birds/">Birds</a></li>
+      <li><a href="/shop/">Shop</a></li>
+    </ul>
+  </nav>
+</header>
+<nav aria-label="Breadcrumb"><a href="/">Home</a> › <a href="/visit/">Visit</a></nav>
+<footer>
+  <ul>
+    <li><a href="/privacy/">Privacy</a></li>
+    <li><a href="/imprint/">Imprint</a></li>
+  </ul>
+</footer>`;
+
 const narrow = async (page: Page) => {
   await page.getByRole('slider', { name: 'Width of the stage' }).focus();
   await page.keyboard.press('Home');
@@ -29,7 +51,28 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page.getByLabel('Outline of links').fill(OUTLINE);
     },
   },
-  links: { path: '/sites/marisma/links', prepare: async (page) => { await page.getByLabel('Label').nth(3).click(); } },
+  links: {
+    path: '/sites/marisma/links',
+    prepare: async (page) => {
+      await page.getByRole('tab', { name: /Footer/ }).click();
+      await page.getByRole('row').filter({ has: page.locator('input[value="Gift shop"]') }).getByRole('button', { name: /Details/ }).click();
+    },
+  },
+  'links-import': {
+    path: '/sites/marisma/links',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Import…' }).click();
+      await page.getByLabel('Links as text').fill(PAGE);
+      await page.getByText('5 links, 0 remarks').waitFor();
+    },
+  },
+  checks: {
+    path: '/sites/marisma/checks',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /Ask \d+ addresses/ }).click();
+      await page.getByRole('button', { name: /Ask \d+ addresses/ }).waitFor({ timeout: 60_000 });
+    },
+  },
   'bench-wide': {
     path: '/sites/marisma/bench/header',
     prepare: async (page) => {

@@ -3,7 +3,7 @@ import type { Menu, Site } from '../document/site.ts';
 import { levelCount } from '../document/states.ts';
 import { itemsOf, placedParts, placementsOf, walkMenu, type PlacedItem } from '../document/walk.ts';
 import { targetKey } from '../links/target.ts';
-import type { FetchedLink, Finding, LinkWorld } from './finding.ts';
+import type { FetchedLink, Finding, Fix, LinkWorld } from './finding.ts';
 import { LINK_RULES } from './link-rules.ts';
 
 const NOTHING_FETCHED: ReadonlyMap<string, FetchedLink> = new Map();
@@ -96,10 +96,32 @@ function checkPanels(site: Site): Finding[] {
   });
 }
 
+/** A fix of a link as a fix of a button, which is a part of its own; only label and target are the same. */
+function fixForPart(id: string, fix: Fix): Fix | null {
+  if (fix.edit.name !== 'set-item') return fix;
+  const { label, target, ...others } = fix.edit.args.fields;
+  if (Object.keys(others).length > 0) return null;
+  return { label: fix.label, edit: { name: 'set-owner', args: { id, fields: { ...(label === undefined ? {} : { label }), ...(target === undefined ? {} : { target }) } } } };
+}
+
+/** Calls to action are links too: each is judged like a link of a menu of its own. */
+function checkButtons(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
+  return placedParts(site).flatMap(({ part, piece, path }): Finding[] => {
+    if (part.kind !== 'button') return [];
+    const item = { id: part.id, label: part.label, target: part.target, children: [] };
+    const menu: Menu = { id: part.id, name: piece.name, items: [item] };
+    const placed: PlacedItem = { item, menu, depth: 1, index: 0, parent: null, siblings: menu.items, path };
+    return checkPlaced(placed, { ...worldOf(site, menu, [placed]), fetched }).map(({ fix, ...finding }): Finding => {
+      const own = fix ? fixForPart(part.id, fix) : null;
+      return { ...finding, menu: null, item: null, evidence: `${piece.name} › ${part.label}`, ...(own ? { fix: own } : {}) };
+    });
+  });
+}
+
 const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED));
 
 function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
-  return [...site.menus.flatMap((menu) => checkMenu(site, menu, fetched)), ...checkPlacements(site), ...checkPanels(site)];
+  return [...site.menus.flatMap((menu) => checkMenu(site, menu, fetched)), ...checkButtons(site, fetched), ...checkPlacements(site), ...checkPanels(site)];
 }
 
 /** Every finding about a site's links, menu by menu in document order; within a link the gravest first. */

@@ -36,7 +36,7 @@ export function ChecksPlace() {
   const open = (finding: Finding) => {
     enterSite(siteId);
     if (finding.menu !== null && finding.item !== null) showLink(finding.menu, finding.item);
-    void navigate(`/sites/${siteId}/links`);
+    void navigate(`/sites/${siteId}/${finding.item === null ? 'bench/header' : 'links'}`);
   };
   return (
     <main className="h-full overflow-auto">
@@ -55,8 +55,8 @@ export function ChecksPlace() {
               </h2>
               <ul>
                 {found.slice(0, MOST).map((finding) => (
-                  <li key={`${finding.item ?? finding.path}`} className="grid grid-cols-[240px_1fr] items-center gap-3 border-b border-linen px-3 py-1 last:border-b-0">
-                    <button type="button" onClick={() => { open(finding); }} className="truncate text-left hover:underline"><span className="text-ink-faint">{menuName(finding.menu)} › </span>{finding.item === null ? finding.evidence : (itemsOf(site).get(finding.item)?.item.label || 'without a label')}</button>
+                  <li key={finding.item ?? finding.path} className="grid grid-cols-[240px_1fr] items-center gap-3 border-b border-linen px-3 py-1 last:border-b-0">
+                    <button type="button" onClick={() => { open(finding); }} className="truncate text-left hover:underline">{finding.menu !== null && <span className="text-ink-faint">{menuName(finding.menu)} › </span>}{finding.item === null ? finding.evidence : (itemsOf(site).get(finding.item)?.item.label || 'without a label')}</button>
                     <FindingLine finding={finding} />
                   </li>
                 ))}

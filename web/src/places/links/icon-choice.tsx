@@ -49,7 +49,7 @@ export function IconChoice({ site, item }: { readonly site: Site; readonly item:
         </Popover.Trigger>
         <Popover.Portal>
           <Popover.Content side="bottom" align="start" sideOffset={4} aria-label="Icons" className="z-50 w-[404px] rounded-[3px] border border-rope bg-white p-2 text-bench">
-            <input className="field mb-2 w-full" aria-label="Find an icon" placeholder="Find an icon: bird, map, calendar …" value={typed} onChange={(event) => { setTyped(event.target.value); }} />
+            <input className="field mb-2 w-full" aria-label="Find an icon" placeholder="Find an icon: bird, map, clock …" value={typed} onChange={(event) => { setTyped(event.target.value); }} />
             <div className="max-h-64 overflow-auto">
               {own.length > 0 && <><p className="pb-1 text-small text-ink-faint">On this site</p><div className="mb-2 flex flex-wrap">{own.map((icon) => <button key={icon.id} type="button" title={icon.name} aria-label={icon.name} className={cell} onClick={() => { set(icon); }}><Drawing svg={icon.svg} /></button>)}</div></>}
               <p className="pb-1 text-small text-ink-faint">{failed ? 'The library could not be loaded; close this and try again.' : library ? 'Tabler icons, MIT licence' : 'Loading the library…'}</p>

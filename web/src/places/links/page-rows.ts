@@ -1,4 +1,4 @@
-import { itemsOf, unreachedPages, type Page, type Section, type Site } from '@hamaca/core';
+import { itemsOf, placedParts, unreachedPages, type Page, type Section, type Site } from '@hamaca/core';
 
 /** Which pages of the inventory are looked at. */
 export type PageView = 'all' | 'unreached' | 'unlisted';
@@ -12,13 +12,16 @@ export interface PageRow {
   readonly menus: readonly string[];
 }
 
-/** Names of the menus that lead to each page. */
+/** What leads to each page: menus by name, and buttons. */
 export function menusByPage(site: Site): ReadonlyMap<string, readonly string[]> {
   const found = new Map<string, string[]>();
   for (const { item, menu } of itemsOf(site).values()) {
     if (item.target.kind !== 'page') continue;
     const names = found.get(item.target.page) ?? [];
     if (!names.includes(menu.name)) found.set(item.target.page, [...names, menu.name]);
+  }
+  for (const { part } of placedParts(site)) {
+    if (part.kind === 'button' && part.target.kind === 'page') found.set(part.target.page, [...(found.get(part.target.page) ?? []), 'a button']);
   }
   return found;
 }

@@ -101,7 +101,7 @@ export function PagesPane({ site, actions }: { readonly site: Site; readonly act
     <section aria-label="Pages of the site" className="flex min-h-0 grow flex-col">
       <div className="flex flex-wrap items-center gap-1 pb-2 text-bench">
         <input className="field w-36 grow" aria-label="Find a page" placeholder="path or title" value={filter} onChange={(event) => { setFilter(event.target.value); }} />
-        {VIEWS.map(([id, words]) => <Button key={id} className="!h-6 !px-1.5" pressed={view === id} onClick={() => { setView(id); }}>{words} <span className="text-ink-faint tabular">{counts[id]}</span></Button>)}
+        {VIEWS.filter(([id]) => id !== 'unlisted' || counts.unlisted > 0 || view === id).map(([id, words]) => <Button key={id} className="!h-6 !px-1.5" pressed={view === id} onClick={() => { setView(id); }}>{words} <span className="text-ink-faint tabular">{counts[id]}</span></Button>)}
       </div>
       <div ref={scroller} role="grid" aria-label="Pages" aria-multiselectable="true" tabIndex={0} onKeyDown={move} className="min-h-0 grow overflow-auto border border-twine bg-white text-bench">
         {rows.length === 0 && (
@@ -135,7 +135,7 @@ export function PagesPane({ site, actions }: { readonly site: Site; readonly act
         <Button disabled={!chosen.some((row) => row.section === null)} onClick={remove}>Remove</Button>
         <span className="ml-auto" />
         <Button onClick={addByHand}>Add a page</Button>
-        <Button onClick={() => { setFilling(true); }}>Fill from the site…</Button>
+        <Button title="From a sitemap, from files or from an address" onClick={() => { setFilling(true); }}>Fill…</Button>
       </div>
       {filling && <PagesDialog site={site} onClose={() => { setFilling(false); }} />}
     </section>

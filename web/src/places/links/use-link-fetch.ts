@@ -1,4 +1,4 @@
-import { fetchAddress, itemsOf, type Site } from '@hamaca/core';
+import { fetchAddress, itemsOf, placedParts, type Site } from '@hamaca/core';
 import { useRef, useState } from 'react';
 import { linksStore } from './links-state.ts';
 import { fetchLinks } from '../../state/fetching.ts';
@@ -20,6 +20,10 @@ export function linkAddresses(site: Site): string[] {
   const found = new Set<string>();
   for (const { item } of itemsOf(site).values()) {
     const address = fetchAddress(site, item.target);
+    if (address !== null) found.add(address);
+  }
+  for (const { part } of placedParts(site)) {
+    const address = part.kind === 'button' ? fetchAddress(site, part.target) : null;
     if (address !== null) found.add(address);
   }
   return [...found];

@@ -1,4 +1,5 @@
-import { findHeader } from '@hamaca/core';
+import { checkLinks, findHeader } from '@hamaca/core';
+import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { Button } from '../../controls/button.tsx';
@@ -34,6 +35,14 @@ function Drawn({ site }: { readonly site: Awaited<ReturnType<typeof fetchSite>>[
   );
 }
 
+/** How many problems the checks find in a site's links. */
+function OpenProblems({ id }: { readonly id: string }) {
+  const { data } = useSWR(['site', id], () => fetchSite(id));
+  const count = useMemo(() => (data ? checkLinks(data.site).length : null), [data]);
+  if (count === null) return null;
+  return <Link to={`/sites/${id}/checks`} className="text-bench text-ink-faint tabular hover:underline">{count === 0 ? '✓ no open problems' : `${count} open ${count === 1 ? 'problem' : 'problems'}`}</Link>;
+}
+
 function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelete: () => void }) {
   return (
     <li className="w-[740px] max-w-full border border-twine bg-white">
@@ -41,6 +50,7 @@ function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelet
       <div className="flex items-center gap-4 px-4 py-2.5">
         <Link to={`/sites/${site.id}/bench/header`} className="font-semibold hover:underline">{site.name}</Link>
         <span className="text-bench text-ink-faint tabular">last edit {dateFormat.format(new Date(site.updatedAt))}</span>
+        <OpenProblems id={site.id} />
         <span className="ml-auto flex gap-1">
           <Link to={`/sites/${site.id}/links`} className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen">Links</Link>
           <Link to={`/sites/${site.id}/hand-off`} className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen">Hand-off</Link>
