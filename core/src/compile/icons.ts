@@ -58,6 +58,7 @@ export function glyph(context: CompileContext, className: string, id: string): H
 
 /** The symbols of the icons drawn more than once; null where there are none. */
 export function symbols(context: CompileContext): HtmlElement | null {
+  if (context.site.icons.length === 0) return null;
   const repeated = context.site.icons.filter(({ id }) => countOf(context, id) > 1);
   if (repeated.length === 0) return null;
   const drawings = repeated.map(({ id, svg }): HtmlNode => {
@@ -69,6 +70,7 @@ export function symbols(context: CompileContext): HtmlElement | null {
 
 /** The libraries that the drawn icons come from, each once. */
 export function usedIconSets(context: CompileContext): string[] {
+  if (context.site.icons.length === 0) return [];
   const sets = outputLinks(context).flatMap(({ icon: id }) => (id === undefined ? [] : (findIcon(context.site, id)?.set ?? [])));
   return [...new Set(sets)];
 }

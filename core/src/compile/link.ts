@@ -20,11 +20,13 @@ export function linkElement(context: CompileContext, attributes: Attributes, tar
     const { class: className, href: _none, target: _tab, rel: _rel, ...rest } = attributes;
     return element('button', { class: className ?? null, ...invoker(context, target.panel), ...rest }, ...content);
   }
-  return element('a', { ...attributes, href: hrefOf(context.site, target) }, ...content);
+  const href = hrefOf(context.site, target);
+  return element('a', href === null ? attributes : { ...attributes, href }, ...content);
 }
 
 /** What a link shows: icon, picture, label and description. */
 export function itemContent(context: CompileContext, part: MenuPart, item: MenuItem): (HtmlNode | null)[] {
+  if (item.icon === undefined && item.image === undefined && item.description === undefined && !item.labelHidden) return [text(item.label)];
   const at = (slot: string) => context.names.slotClass(part.id, slot);
   const { description } = item;
   const label = item.labelHidden ? null : text(item.label);
@@ -41,14 +43,14 @@ export function itemContent(context: CompileContext, part: MenuPart, item: MenuI
 /** The name of a link where it is not its label. */
 export const accessibleName = (item: MenuItem): string | null => item.name ?? (item.labelHidden ? item.label : null);
 
-/** The attributes a link takes from its item. */
+/** The attributes a link takes from its item; most have none but the class. */
 export function itemAttributes(item: MenuItem, className: string): Attributes {
-  const rel = [...(item.newTab ? ['noopener'] : []), ...(item.rel?.split(' ') ?? [])];
-  return {
-    class: item.className === undefined ? className : `${className} ${item.className}`,
-    target: item.newTab ? '_blank' : null,
-    rel: rel.length > 0 ? [...new Set(rel)].join(' ') : null,
-    title: item.title ?? null,
-    'aria-label': accessibleName(item),
-  };
+  const attributes: Record<string, string | true | null | false> = { class: item.className === undefined ? className : `${className} ${item.className}` };
+  if (item.newTab) attributes['target'] = '_blank';
+  const rel = item.newTab ? `noopener ${item.rel ?? ''}`.trim() : item.rel;
+  if (rel !== undefined) attributes['rel'] = [...new Set(rel.split(' '))].join(' ');
+  if (item.title !== undefined) attributes['title'] = item.title;
+  const name = accessibleName(item);
+  if (name !== null) attributes['aria-label'] = name;
+  return attributes;
 }

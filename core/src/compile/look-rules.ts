@@ -87,7 +87,8 @@ const madeByLook = new WeakMap<Look, Made>();
 
 /** A menu's slots are styled where one of its links has them. */
 function isWorn(site: Site, owner: Owner, slot: string): boolean {
-  const part = owner.kind === 'menu' ? placedParts(site).find((placed) => placed.part.id === owner.id)?.part : null;
+  if (owner.kind !== 'menu') return true;
+  const part = placedParts(site).find((placed) => placed.part.id === owner.id)?.part;
   return part?.kind !== 'menu' || wearsSlot(site, part, slot);
 }
 

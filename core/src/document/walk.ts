@@ -60,11 +60,22 @@ export function placementsOf(site: Site, menu: string): Placement[] {
   return placedParts(site).flatMap(({ part, piece }) => (part.kind === 'menu' && part.menu === menu ? [{ part, piece }] : []));
 }
 
+const shownByPart = memoise((_site: Site) => new Map<MenuPart, readonly MenuItem[]>());
+
 /** Every link a placement shows, as deep as it shows them. */
-export function shownLinks(site: Site, part: MenuPart): MenuItem[] {
+export function shownLinks(site: Site, part: MenuPart): readonly MenuItem[] {
+  const known = shownByPart(site).get(part);
+  if (known) return known;
   const links: MenuItem[] = [];
-  const menu: Menu = { id: part.menu, name: '', items: shownItems(site, part) };
-  walkMenu(menu, '', ({ item, depth }) => { if (depth <= levelCount(part.levels)) links.push(item); });
+  const most = levelCount(part.levels);
+  const visit = (items: readonly MenuItem[], depth: number) => {
+    for (const item of items) {
+      links.push(item);
+      if (depth < most && item.children.length > 0) visit(item.children, depth + 1);
+    }
+  };
+  visit(shownItems(site, part), 1);
+  shownByPart(site).set(part, links);
   return links;
 }
 

@@ -293,11 +293,7 @@ function levelled(links: readonly LinkLine[]): LinkLine[] {
   });
 }
 
-/** Whether every link of a list stands in the ones read before: the menu once more, for another width. */
-function repeats(before: readonly LinkLine[], links: readonly LinkLine[]): boolean {
-  const known = new Set(before.map((link) => `${link.label} ${link.href ?? ''}`));
-  return links.length > 1 && links.every((link) => known.has(`${link.label} ${link.href ?? ''}`));
-}
+const sameLink = (link: LinkLine) => `${link.label} ${link.href ?? ''}`;
 
 /**
  * The links of a menu as they are nested. Where it has lists, bare links beside them (a logo, a skip link) are none of
@@ -307,11 +303,18 @@ export function readMenu(element: PageElement): Reading {
   const reading: Reading = { links: [], notes: [] };
   const lists = outerLists(element);
   if (lists.length === 0 || (lists.length > 1 && isHeaded(element)) || isMixed(element, lists)) readFlow(reading, element, 1, true, nothing);
-  else for (const list of lists) {
-    const own: Reading = { links: [], notes: reading.notes };
-    readList(own, list, 1);
-    if (lists.length > 1 && isSteps(own.links)) continue;
-    if (!repeats(reading.links, own.links)) reading.links.push(...own.links);
+  else {
+    const known = new Set<string>();
+    for (const list of lists) {
+      const own: Reading = { links: [], notes: reading.notes };
+      readList(own, list, 1);
+      // The menu once more, for another width, or steps between pages beside it.
+      if (lists.length > 1 && (isSteps(own.links) || (own.links.length > 1 && own.links.every((link) => known.has(sameLink(link)))))) continue;
+      for (const link of own.links) {
+        known.add(sameLink(link));
+        reading.links.push(link);
+      }
+    }
   }
   return { links: levelled(reading.links).slice(0, LIMITS.links), notes: reading.notes };
 }
