@@ -149,6 +149,8 @@ async function bareMessageToPaint(page: Page, count: number): Promise<number[]> 
 
 async function browserRows(): Promise<Row[]> {
   const app = await launchApp();
+  // Database and server are still busy with their start.
+  await new Promise((resolve) => { setTimeout(resolve, 4000); });
   const browser = await chromium.launch(config.use?.launchOptions);
   try {
     const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
