@@ -25,7 +25,8 @@ export { ITEM_ROLES, type ItemField, type ItemFields, type ItemRole, type MenuIt
 export type { SlotKind } from './document/slot.ts';
 export { LEVELS, levelCount, SHOWN_LEVELS, STATES, type ShownLevels, type Level, type LevelKey, type State } from './document/states.ts';
 export { NO_TARGET, type Target } from './document/target.ts';
-export { LANGUAGE_TAG, refuseUrl, SITE_ADDRESS } from './document/url.ts';
+export { TOKENS } from './document/faults.ts';
+export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS } from './document/url.ts';
 export { ROLES, toPixels, type ColourValue, type LengthValue, type Role, type Value } from './document/values.ts';
 export {
   findHeader, findIcon, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,
@@ -37,7 +38,7 @@ export { loadSite, parseSiteFile, printSiteFile } from './load/load-site.ts';
 export { applyPatch, guardPatch, readPatch, type JsonPatch, type PatchOperation } from './edit/json-patch.ts';
 export { EMPTY_HISTORY, recordChange, redoChange, replayHistory, undoChange, type Change, type History } from './edit/history.ts';
 export { applyCheckedPatch, OPERATIONS, runEdit, type Edit, type OperationArgs, type OperationName } from './edit/operations.ts';
-export { topmostItems, type ItemChange, type ItemPlace, type NewItems, type Step } from './edit/operations/items.ts';
+export { topmostItems, type ItemChange, type ItemPlace, type Step } from './edit/operations/items.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
 export type { CellValue } from './edit/operations/look.ts';
 export { swatchUses } from './edit/operations/palette.ts';
@@ -51,6 +52,7 @@ export { adoptItems } from './links/adopt.ts';
 export { buildMenu, type BuiltMenu } from './links/build-menu.ts';
 export { mergeItems, type Merged } from './links/merge.ts';
 export { titleOf } from './links/page-title.ts';
+export type { NewItems } from './links/new-items.ts';
 export { menuLines } from './links/menu-lines.ts';
 export type { ImportNote, LineFields, LinkLine, ReadLinks } from './links/link-line.ts';
 export { fetchAddress, formatTarget, hrefOf, parseTarget } from './links/target.ts';
@@ -65,6 +67,7 @@ export { headerNames, type Names } from './compile/names.ts';
 export { handOffFiles, type HandOffFile } from './exchange/hand-off.ts';
 export { KIND_WORDS, readHtmlLinks, readHtmlMenus, type FoundMenu, type MenuKind, type MenuPlace } from './exchange/html-menus.ts';
 export { LINK_FORMAT_NAMES, LINK_FORMATS, guessLinkFormat, type LinkFormat, type LinkFormatName } from './exchange/link-formats.ts';
+export { printBranches, readBranches } from './exchange/branches.ts';
 export { sniffEncoding } from './exchange/encoding.ts';
 export { commonFolder, filePages, pathOfFile, readPageFacts, type PageFacts } from './exchange/page-facts.ts';
 export { isGzip, isZip, safePath, unpackGzip, unpackZip, UNPACK_LIMITS, type Archive, type ArchiveFile } from './exchange/unpack.ts';

@@ -27,7 +27,7 @@ const url: Check = (value) => {
 };
 
 /** A picture: an address, or a small raster picture as data. */
-export const IMAGE_DATA = /^data:image\/(?:png|jpeg|webp|gif|avif);base64,[A-Za-z0-9+/]+=*$/;
+const IMAGE_DATA = /^data:image\/(?:png|jpeg|webp|gif|avif);base64,[A-Za-z0-9+/]+=*$/;
 const image: Check = (value) => {
   if (typeof value === 'string' && value.startsWith('data:') && value.length <= LIMITS.image && IMAGE_DATA.test(value)) return null;
   return url(value) === null ? null : `a picture’s address, or a PNG, JPEG, WebP, AVIF or GIF as data of at most ${LIMITS.image} characters`;
@@ -82,7 +82,7 @@ const bandIds: Check = (value) =>
 const ITEM_REQUIRED: Fields = { id, label: text(LIMITS.label), target: () => null, children: () => null };
 
 /** What a link may have besides, with what is allowed there. */
-export const ITEM_CHECKS: Readonly<Record<ItemField, Check>> = {
+const ITEM_CHECKS: Readonly<Record<ItemField, Check>> = {
   role: (value) => ((ITEM_ROLES as readonly unknown[]).includes(value) ? null : `one of ${ITEM_ROLES.join(', ')}`),
   description: text(LIMITS.label, 1), icon: id, image, imageText: text(LIMITS.label, 1), name: text(LIMITS.label, 1), labelHidden: literal(true),
   title: text(LIMITS.label, 1), newTab: literal(true), rel: matching(TOKENS, 'words such as nofollow, separated by single spaces'),

@@ -119,6 +119,12 @@ describe('the clipboard', () => {
     expect(held.getData('text/html')).toContain('<a href="/learn/">Learn</a>');
     expect(pastedLinks(DEMO, held)?.items).toEqual([DEMO.menus[0]?.items[2]]);
   });
+  test('is not trusted: what another page put there as ours is read like any text, or not at all', () => {
+    const own = (value: unknown) => { const held = clipboard(); held.setData('application/x-hamaca-links', typeof value === 'string' ? value : JSON.stringify(value)); return pastedLinks(DEMO, held); };
+    const link = { id: 'a', label: 'A', target: { kind: 'none' }, children: [] };
+    for (const wrong of ['{', '5', 'null', {}, { items: 5 }, { items: [{ ...link, children: null }] }, { items: [{ ...link, target: { kind: 'url', url: 'javascript:x' } }] }, { items: [link], icons: [{ id: 'i', name: 'i', svg: '<svg onload=x></svg>', set: null }] }, { items: [link], pages: [{ id: 'p' }] }]) expect(own(wrong)).toBeNull();
+    expect(own({ items: [link] })).toEqual({ items: [link], pages: [], icons: [] });
+  });
   test.each([
     ['lines', 'text/plain', 'Visit /visit\n  Hours', [['Visit', 1]]], ['a list from a page', 'text/html', '<ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul>', [['A', 0], ['B', 0]]],
     ['one line', 'text/plain', 'Visit', null], ['words from a page', 'text/html', '<b>Visit</b>', null],

@@ -7,6 +7,7 @@ import type { Target } from '../../document/target.ts';
 import { findIcon, findPage, idsOf, itemsOf, walkMenu, type PlacedItem } from '../../document/walk.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import { mergeItems } from '../../links/merge.ts';
+import type { NewItems } from '../../links/new-items.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';
 import { pagesPatch } from './pages.ts';
@@ -38,13 +39,6 @@ function deepest(items: readonly MenuItem[]): number {
 }
 
 const tooDeep = (): Result<never> => refuse('too-deep', '', `Links can be nested at most ${LIMITS.depth} deep`);
-
-/** Links from elsewhere: with the pages their targets name and the icons they show, where the site has none of them yet. */
-export interface NewItems {
-  readonly items: readonly MenuItem[];
-  readonly pages?: readonly Page[];
-  readonly icons?: readonly Icon[];
-}
 
 /** Operations that add the icons a site has not yet. */
 export const iconsPatch = (site: Site, icons: readonly Icon[]): PatchOperation[] =>

@@ -5,7 +5,8 @@ import { idsOf, placedParts } from '../../document/walk.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import type { EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';
-import { iconsPatch, type NewItems } from './items.ts';
+import type { NewItems } from '../../links/new-items.ts';
+import { iconsPatch } from './items.ts';
 import { pagesPatch } from './pages.ts';
 
 const gone = (): Result<never> => refuse('gone', '/menus', 'The menu is no longer there; it was removed in the meantime');

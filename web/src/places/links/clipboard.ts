@@ -1,4 +1,4 @@
-import { buildMenu, findIcon, findPage, guessLinkFormat, LINK_FORMATS, menuLines, topmostItems, walkMenu, type Icon, type MenuItem, type NewItems, type Page, type Site } from '@hamaca/core';
+import { buildMenu, findIcon, findPage, guessLinkFormat, LINK_FORMATS, menuLines, printBranches, readBranches, topmostItems, walkMenu, type Icon, type MenuItem, type NewItems, type Page, type Site } from '@hamaca/core';
 
 /** The clipboard's name for branches of ours: they come back with everything they have. */
 const OWN_TYPE = 'application/x-hamaca-links';
@@ -16,13 +16,9 @@ export function copyBranches(site: Site, ids: readonly string[], clipboard: Data
   });
   const branches: NewItems = { items, pages: [...pages.values()], icons: [...icons.values()] };
   const lines = menuLines(site, items);
-  clipboard.setData(OWN_TYPE, JSON.stringify(branches));
+  clipboard.setData(OWN_TYPE, printBranches(branches));
   clipboard.setData('text/plain', LINK_FORMATS.outline.print(lines));
   clipboard.setData('text/html', LINK_FORMATS.html.print(lines, 'Links'));
-}
-
-function isBranches(value: unknown): value is NewItems {
-  return typeof value === 'object' && value !== null && Array.isArray((value as NewItems).items);
 }
 
 /**
@@ -31,10 +27,8 @@ function isBranches(value: unknown): value is NewItems {
  */
 export function pastedLinks(site: Site, clipboard: DataTransfer): NewItems | null {
   const own = clipboard.getData(OWN_TYPE);
-  if (own !== '') {
-    const parsed: unknown = JSON.parse(own);
-    return isBranches(parsed) ? parsed : null;
-  }
+  const branches = own === '' ? null : readBranches(own);
+  if (branches) return branches;
   const text = clipboard.getData('text/plain');
   const html = clipboard.getData('text/html');
   if (/<li[\s>]/i.test(html)) {

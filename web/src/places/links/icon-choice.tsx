@@ -9,9 +9,10 @@ import { useEdit } from '../../state/open-site.tsx';
 
 const MOST = 96;
 
-/** A cleaned drawing in the interface. */
+/** A drawing in the interface: as a picture, in which nothing can run. */
 function Drawing({ svg }: { readonly svg: string }) {
-  return <span aria-hidden="true" className="grid size-5 place-items-center [&_svg]:size-5" dangerouslySetInnerHTML={{ __html: svg }} />;
+  const source = svg.includes('xmlns=') ? svg : svg.replace(/^\s*<svg/i, '<svg xmlns="http://www.w3.org/2000/svg"');
+  return <img alt="" className="size-5" src={`data:image/svg+xml,${encodeURIComponent(source)}`} />;
 }
 
 /** A link's icon: one the site has already, one of the library, or a drawing of the designer's own. */

@@ -1,4 +1,4 @@
-import { ITEM_ROLES, type Finding, type ItemChange, type ItemRole, type MenuItem, type Site } from '@hamaca/core';
+import { ITEM_ROLES, TOKENS, type Finding, type ItemChange, type ItemRole, type MenuItem, type Site } from '@hamaca/core';
 import { useRef, type ReactNode } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
@@ -24,8 +24,6 @@ function Field({ label, children, wide = false }: { readonly label: string; read
 function Group({ label, children }: { readonly label: string; readonly children: ReactNode }) {
   return <div role="group" aria-label={label} className={fieldClass(false)}><span className={FIELD_LABEL}>{label}</span>{children}</div>;
 }
-
-const TOKENS = /^[^\s"'<>&=`]+(?: [^\s"'<>&=`]+)*$/;
 
 interface Props {
   readonly site: Site;

@@ -1,4 +1,4 @@
-import { idsOf, pagesByPath, slugify, unreachedPages, uniqueName, type Page, type Site } from '@hamaca/core';
+import { idsOf, PAGE_PATH, pagesByPath, slugify, unreachedPages, uniqueName, type Page, type Site } from '@hamaca/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Button } from '../../controls/button.tsx';
@@ -20,7 +20,7 @@ function PageStrip({ site, page }: { readonly site: Site; readonly page: Page })
   const set = (fields: Partial<Omit<Page, 'id'>>, label: string) => { edit({ name: 'set-page', args: { id: page.id, fields } }, label); return null; };
   const setPath = (text: string) => {
     const path = text.trim();
-    if (!/^\/[^\s<>"']*$/.test(path)) return 'A path starts with / and has no spaces.';
+    if (!PAGE_PATH.test(path)) return 'A path starts with / and has no spaces.';
     const holder = pagesByPath(site).get(path);
     return holder && holder.id !== page.id ? `“${holder.title}” has this path already.` : set({ path }, 'Path of a page');
   };

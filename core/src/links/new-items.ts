@@ -1,0 +1,9 @@
+import type { MenuItem } from '../document/menu-item.ts';
+import type { Icon, Page } from '../document/site.ts';
+
+/** Links from elsewhere: with the pages their targets name and the icons they show, where the site has none of them yet. */
+export interface NewItems {
+  readonly items: readonly MenuItem[];
+  readonly pages?: readonly Page[];
+  readonly icons?: readonly Icon[];
+}
