@@ -2,7 +2,7 @@ import { countingIds } from '../../base/ids.ts';
 import { refuse, succeed, type Result } from '../../base/result.ts';
 import { LIMITS } from '../../document/limits.ts';
 import type { ItemFields, MenuItem } from '../../document/menu-item.ts';
-import type { Icon, Page, Site } from '../../document/site.ts';
+import type { Icon, Site } from '../../document/site.ts';
 import type { Target } from '../../document/target.ts';
 import { findIcon, findPage, idsOf, itemsOf, walkMenu, type PlacedItem } from '../../document/walk.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
