@@ -12,7 +12,8 @@ export interface LinksOptions {
   readonly all: boolean;
 }
 
-const plain = (links: readonly LinkLine[]) => links.map(({ label, href, depth }) => ({ label, href, depth }));
+/** Lines between links are no links. */
+const plain = (links: readonly LinkLine[]) => links.filter(({ label }) => label !== '').map(({ label, href, depth }) => ({ label, href, depth }));
 
 /** `hamaca links`: what the imports of the interface understand of a file. */
 export function runLinks(file: string, { from, json, all }: LinksOptions, output: Output): number {

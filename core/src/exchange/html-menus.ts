@@ -31,13 +31,19 @@ interface Surroundings {
   readonly hidden: boolean;
 }
 
+/** A narrow cell beside a wide one: how pages were laid out with tables. */
+function isNarrowCell({ tag, attributes }: PageElement): boolean {
+  const match = /^(\d+)(%?)$/.exec(attributes['width'] ?? '');
+  return tag === 'td' && match !== null && Number(match[1]) > 0 && Number(match[1]) <= (match[2] === '%' ? 30 : 260);
+}
+
 const around = (element: PageElement, outer: Surroundings): Surroundings => {
   const { tag, attributes } = element;
   const hints = hintsOf(element);
   return {
     header: outer.header || ((tag === 'header' || attributes['role'] === 'banner' || /\b(?:page-?|site-?|main-?|global-?|top-?)?header\b|\bmasthead\b|\btop-?(?:bar|nav)\b/i.test(hints)) && !outer.content),
     footer: outer.footer || tag === 'footer' || attributes['role'] === 'contentinfo' || /\b(?:page-?|site-?)?footer\b|\bbottom-?nav\b/i.test(hints),
-    side: outer.side || tag === 'aside' || attributes['role'] === 'complementary' || /side-?(?:bar|nav|menu)|\bsidebar|off-?canvas|\bdrawer\b|\bleft-?(?:col|nav|menu)|\brail\b/i.test(hints),
+    side: outer.side || isNarrowCell(element) || tag === 'aside' || attributes['role'] === 'complementary' || /side-?(?:bar|nav|menu)|\bsidebar|off-?canvas|\bdrawer\b|\bleft-?(?:col|nav|menu)|\brail\b/i.test(hints),
     content: outer.content || tag === 'main' || tag === 'article' || attributes['role'] === 'main' || /\b(?:article|post|entry|prose)\b|\bpage-?content\b|\bmain-?content\b/i.test(attributes['id'] ?? ''),
     after: outer.after || tag === 'main' || tag === 'article' || attributes['role'] === 'main',
     hidden: outer.hidden || attributes['aria-hidden'] === 'true' || attributes['hidden'] !== undefined || /display:\s*none/i.test(attributes['style'] ?? ''),
@@ -121,6 +127,8 @@ function measureDensity(element: PageElement, known: Map<PageElement, Density>):
   // A linked heading is the page's title, not part of a menu; other headings and buttons name what they open.
   if (/^h[1-6]$/.test(element.tag)) density = density.links > 0 ? { ...EMPTY, letters: density.letters } : EMPTY;
   if (['button', 'summary', 'label', 'form', 'select', 'dt'].includes(element.tag) && density.links === 0) density = EMPTY;
+  // A bold word among links is a heading or the open page.
+  if (['b', 'strong'].includes(element.tag) && density.links === 0 && density.letters < 30) density = EMPTY;
   if (isTitle(element)) density = { ...density, titles: 1 };
   if (isList(element)) density = { ...density, lists: density.lists + 1 };
   if (isNavigation(element)) density = { ...density, landmarks: density.landmarks + 1 };

@@ -184,9 +184,32 @@ function heads(element: PageElement, next: PageElement | undefined, alone: boole
   if (!next || nameOf(element) === '' || isBeside(element) || !holdsLinks(next) || isHeading(next) || isLink(next)) return false;
   if (isHeading(element)) return true;
   const opens = element.tag === 'button' || isLink(element) || (element.tag === 'a' && element.attributes['href'] === undefined);
-  const caption = ['p', 'span', 'strong', 'b', 'div'].includes(element.tag) && !holdsLinks(element) && (isList(next) || SUBMENU.test(hintsOf(next)) || next.attributes['role'] === 'menu');
+  // A caption may be a link itself, where a list stands right behind it.
+  const linked = [...descendants(element)].filter(isLink);
+  const isCaption = linked.length === 0 || (linked.length === 1 && isList(next) && nameOf(linked[0] as PageElement) === nameOf(element));
+  const caption = ['p', 'span', 'strong', 'b', 'div'].includes(element.tag) && isCaption && (isList(next) || SUBMENU.test(hintsOf(next)) || next.attributes['role'] === 'menu');
   if (!opens) return caption && !isLongText(nameOf(element));
   return alone || isControlledBy(next, element) || SUBMENU.test(hintsOf(next)) || next.attributes['role'] === 'menu' || next.attributes['hidden'] !== undefined || isList(next);
+}
+
+const isBold = (element: PageElement) => (element.tag === 'b' || element.tag === 'strong' || element.attributes['aria-current'] !== undefined) && !holdsLinksOrIsLink(element) && nameOf(element) !== '' && !isLongText(nameOf(element));
+
+/**
+ * What bold words among bare links are: several of them over links of their own are headings, one before all links names
+ * the menu, any other is the page that is open.
+ */
+function boldRole(children: readonly PageElement[], index: number): 'heading' | 'name' | 'current' {
+  const bolds = children.filter(isBold);
+  if (children[0] !== bolds[0]) return 'current';
+  if (bolds.length > 1) return 'heading';
+  return index === 0 ? 'name' : 'current';
+}
+
+const HOME = /^(?:#|\.?\/?|(?:index|default|home)\.\w+|https?:\/\/[^/?#]+\/?)$/i;
+
+/** The mark that leads home: the first link, a picture. */
+function isMark(reading: Reading, link: PageElement, depth: number): boolean {
+  return depth === 1 && reading.links.length === 0 && HOME.test(link.attributes['href'] ?? '') && [...descendants(link)].some((child) => child.tag === 'img' || child.tag === 'svg' || child.tag === 'picture');
 }
 
 /** Controls of forms and pictures between a heading and what it opens. */
@@ -206,7 +229,15 @@ function readFlow(reading: Reading, element: PageElement, depth: number, root: b
     const next = children[index + 1];
     if (isList(child)) readList(reading, child, depth);
     else if (child.tag === 'details') readDisclosure(reading, child, depth, skip);
-    else if (!skip(child) && heads(child, next, alone) && !(root && isOnlyHeading(children, index))) {
+    else if (controls.length > 1 && isBold(child) && !skip(child)) {
+      const role = boldRole(children, index);
+      if (role !== 'name') pushLink(reading, nameOf(child), null, depth);
+      // The bare links behind a heading belong to it.
+      for (let link = children[index + 1]; role === 'heading' && link && isLink(link); link = children[index + 1]) {
+        if (nameOf(link) !== '' && !isBeside(link)) pushLink(reading, nameOf(link), link.attributes['href'] ?? null, depth + 1, { from: link });
+        index++;
+      }
+    } else if (!skip(child) && ![...descendants(child)].some((inner) => isLink(inner) && skip(inner)) && heads(child, next, alone) && !(root && isOnlyHeading(children, index))) {
       const name = nameOf(child);
       const isName = depth === 1 && MENU_NAME.test(name);
       const into = depth === 1 && ASIDE.test(name) ? { links: [], notes: [] } : reading;
@@ -218,7 +249,7 @@ function readFlow(reading: Reading, element: PageElement, depth: number, root: b
       }
     } else if (isLink(child)) {
       const label = nameOf(child);
-      if (label !== '' && !skip(child) && !isBeside(child)) pushLink(reading, label, child.attributes['href'] ?? null, depth, { from: child });
+      if (label !== '' && !skip(child) && !isBeside(child) && !isMark(reading, child, depth)) pushLink(reading, label, child.attributes['href'] ?? null, depth, { from: child });
     } else if (!(BRAND.test(hintsOf(child)) && [...descendants(child)].filter(isLink).length === 1)) readFlow(reading, child, child.tag === 'dd' && reading.links.length > 0 ? depth + 1 : depth, false, skip);
   }
 }
@@ -264,7 +295,8 @@ const REAL_STEP = /prev|next|^up$|older|newer|^\d+$/i;
 
 /** Whether links are steps between pages: previous, next, page numbers. */
 export function isSteps(links: readonly LinkLine[]): boolean {
-  return links.every((link) => link.depth === 1) && links.filter((link) => STEPS.test(link.label)).length >= 0.6 * links.length && links.some((link) => REAL_STEP.test(link.label));
+  const isStep = ({ label }: LinkLine) => STEPS.test(label.replace(/\s*:$/, ''));
+  return links.every((link) => link.depth <= 2) && links.filter(isStep).length >= 0.6 * links.length && links.some((link) => REAL_STEP.test(link.label.replace(/\s*:$/, '')));
 }
 
 /** Whether an element has lists under two or more headings. */
