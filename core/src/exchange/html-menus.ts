@@ -1,5 +1,6 @@
 import type { LinkLine, ReadLinks } from '../links/link-line.ts';
-import { hintsOf, isHeaded, isLink, isList, nameOf, readMenu, isSteps, type Reading } from './html-reading.ts';
+import { hintsOf, isLink, isList, nameOf, isSteps } from './html-names.ts';
+import { isHeaded, readMenu, type Reading } from './html-reading.ts';
 import { descendants, isPageElement, parsePage, type PageElement } from './html-tree.ts';
 
 /** Where on a page a menu stands. */

@@ -1,56 +1,15 @@
 import { LIMITS } from '../document/limits.ts';
 import { refuseUrl } from '../document/url.ts';
-import type { ImportNote, LineFields, LinkLine } from '../links/link-line.ts';
-import { descendants, isPageElement, readableText, type PageElement } from './html-tree.ts';
+import type { ImportNote, LinkLine } from '../links/link-line.ts';
+import {
+  BRAND, CAPTION, elementsIn, fieldsOf, HEADINGS, hintsOf, holdsLinks, holdsLinksOrIsLink, HOME, isBeside, isBold, isFiller, isHeading, isLink, isList, isLongText, isScript, isSteps, nameOf, saysSomething, TOGGLE,
+} from './html-names.ts';
+import { descendants, isPageElement, type PageElement } from './html-tree.ts';
 
 /** What was read of one menu. */
 export interface Reading {
   readonly links: LinkLine[];
   readonly notes: ImportNote[];
-}
-
-const LISTS = new Set(['ul', 'ol', 'menu']);
-const HEADINGS = new Set(['h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'summary', 'legend', 'dt', 'label', 'caption']);
-
-export const isList = (element: PageElement) => LISTS.has(element.tag);
-/** A link to somewhere: `area` is one on a picture. */
-export const isLink = (element: PageElement) => (element.tag === 'a' || element.tag === 'area') && element.attributes['href'] !== undefined;
-
-/** Class, id and accessible name: what page authors call a thing. */
-export const hintsOf = (element: PageElement) =>
-  [element.attributes['id'], element.attributes['class'], element.attributes['aria-label'], element.attributes['role'], element.attributes['summary']].join(' ');
-
-const elementsIn = (element: PageElement) => element.children.filter(isPageElement);
-
-const squeeze = (text: string) => text.replace(/\s+/g, ' ').trim();
-
-/** Letters or digits of any script: a label of signs alone (an icon font, a pilcrow, an arrow) says nothing. */
-const saysSomething = (text: string) => /[\p{L}\p{N}]/u.test(text.replace(/[\ue000-\uf8ff]/g, ''));
-
-/** What a link, button or heading is called: its words, else the names of its pictures, else its own name or tooltip. */
-export function nameOf(element: PageElement): string {
-  const text = squeeze(readableText(element).replace(/[\ue000-\uf8ff\u00b6▸▾▼►▲◂»«›‹]/gu, ' '));
-  if (saysSomething(text)) return text.slice(0, LIMITS.label);
-  const drawn = [...descendants(element)].find((child) => child.tag === 'title')?.children.find((child) => !isPageElement(child));
-  const within = [...descendants(element)].map((child) => child.attributes['aria-label'] ?? '').find(saysSomething);
-  const { attributes } = element;
-  const names = [attributes['aria-label'], typeof drawn === 'string' ? drawn : undefined, within, attributes['alt'], attributes['title']];
-  return squeeze(names.find((name) => name !== undefined && saysSomething(name)) ?? '').slice(0, LIMITS.label);
-}
-
-/** Controls that work the menu and are none of it. */
-const TOGGLE = /^(?:menu|navigation|search|close|open|toggle\b.*|(?:show|hide|open|close|main) (?:menu|navigation|nav|submenu)|more options|theme|dark mode|light mode|top|back to top)$/i;
-const SKIP = /^(?:skip|jump) (?:to|over|navigation|links|past)\b/i;
-const BRAND = /(?:^|[\s_-])(?:brand|logo|wordmark|site-?title|branding)(?:$|[\s_-])/i;
-
-const isScript = (href: string | undefined) => /^\s*javascript:/i.test(href ?? '');
-
-/** A link or button that carries no page: the way past the menu, what opens it, the mark that leads home. */
-export function isBeside(element: PageElement): boolean {
-  const name = nameOf(element);
-  if (SKIP.test(name) || /^logo$/i.test(name) || BRAND.test(hintsOf(element))) return true;
-  const works = ['button', 'label', 'summary', 'span'].includes(element.tag) || isScript(element.attributes['href']) || element.attributes['href'] === '#';
-  return works && TOGGLE.test(name);
 }
 
 function pushLink(reading: Reading, label: string, href: string | null, depth: number, { opens = false, from }: { opens?: boolean; from?: PageElement } = {}): void {
@@ -62,24 +21,6 @@ function pushLink(reading: Reading, label: string, href: string | null, depth: n
   const fields = from ? fieldsOf(from, label) : null;
   reading.links.push({ label, href: refused === null && trimmed !== '' ? trimmed : null, depth: Math.min(depth, LIMITS.depth), ...(fields ? { fields } : {}) });
 }
-
-/** Link types that say something about the link itself, and no more (HTML, section 4.6.6). */
-const KEPT_TYPES = new Set(['alternate', 'author', 'bookmark', 'external', 'help', 'license', 'me', 'next', 'nofollow', 'prev', 'privacy-policy', 'search', 'tag', 'terms-of-service']);
-
-/** What a link says besides label and target; classes are the page's own and stay there. */
-function fieldsOf(link: PageElement, label: string): LineFields | null {
-  const { attributes } = link;
-  const title = squeeze(attributes['title'] ?? '').slice(0, LIMITS.label);
-  const name = squeeze(attributes['aria-label'] ?? '').slice(0, LIMITS.label);
-  const rel = (attributes['rel'] ?? '').toLowerCase().split(/\s+/).filter((word) => KEPT_TYPES.has(word)).join(' ');
-  const fields: LineFields = {
-    ...(name !== '' && name !== label ? { name } : {}), ...(title !== '' && title !== label && title !== name ? { title } : {}),
-    ...(attributes['target'] === '_blank' ? { newTab: true as const } : {}), ...(rel !== '' ? { rel } : {}),
-  };
-  return Object.keys(fields).length > 0 ? fields : null;
-}
-
-const holdsLinks = (element: PageElement) => [...descendants(element)].some(isLink);
 
 /** Whether what stands behind a link or heading is its submenu, by what its author calls it. */
 const SUBMENU = /sub-?(?:menu|nav|list)|drop-?down|mega|flyout|child(?:ren)?\b|collapse|accordion|popover|menu-?panel|\bmenu\b|\bpanel\b|\bitems?\b/i;
@@ -111,8 +52,6 @@ function findNamer(item: PageElement): PageElement | null {
   };
   return search(item) ?? other;
 }
-
-const holdsLinksOrIsLink = (element: PageElement) => isLink(element) || holdsLinks(element);
 
 /** An item's own words, without its nested lists. */
 function ownText(item: PageElement): string {
@@ -166,18 +105,11 @@ function linksBeside(item: PageElement, namer: PageElement): PageElement[] {
   return line && isLink(namer) ? elementsIn(line).filter((child) => child !== namer && isLink(child) && nameOf(child) !== '' && !isBeside(child)) : [];
 }
 
-const CAPTION = /head|title|caption|label|text|divider|separator|brand|logo/i;
-
-const isLongText = (label: string) => label.length > 60 || /[.!?]\s/.test(label);
-
 /** A heading (its link, if it is one) over what follows it. */
 function readHeading(reading: Reading, heading: PageElement, depth: number): void {
   const link = heading.tag === 'a' ? heading : [...descendants(heading)].find((child) => child.tag === 'a' && nameOf(child) !== '');
   pushLink(reading, nameOf(link ?? heading), link?.attributes['href'] ?? null, depth, { opens: true });
 }
-
-/** A page's title is over everything, so over nothing in particular. */
-const isHeading = (element: PageElement) => (HEADINGS.has(element.tag) && element.tag !== 'h1') || element.attributes['role'] === 'heading';
 
 /** Whether an element is a heading that the element behind it belongs to. */
 function heads(element: PageElement, next: PageElement | undefined, alone: boolean): boolean {
@@ -192,8 +124,6 @@ function heads(element: PageElement, next: PageElement | undefined, alone: boole
   return alone || isControlledBy(next, element) || SUBMENU.test(hintsOf(next)) || next.attributes['role'] === 'menu' || next.attributes['hidden'] !== undefined || isList(next);
 }
 
-const isBold = (element: PageElement) => (element.tag === 'b' || element.tag === 'strong' || element.attributes['aria-current'] !== undefined) && !holdsLinksOrIsLink(element) && nameOf(element) !== '' && !isLongText(nameOf(element));
-
 /**
  * What bold words among bare links are: several of them over links of their own are headings, one before all links names
  * the menu, any other is the page that is open.
@@ -205,15 +135,10 @@ function boldRole(children: readonly PageElement[], index: number): 'heading' | 
   return index === 0 ? 'name' : 'current';
 }
 
-const HOME = /^(?:#|\.?\/?|(?:index|default|home)\.\w+|https?:\/\/[^/?#]+\/?)$/i;
-
 /** The mark that leads home: the first link, a picture. */
 function isMark(reading: Reading, link: PageElement, depth: number): boolean {
   return depth === 1 && reading.links.length === 0 && HOME.test(link.attributes['href'] ?? '') && [...descendants(link)].some((child) => child.tag === 'img' || child.tag === 'svg' || child.tag === 'picture');
 }
-
-/** Controls of forms and pictures between a heading and what it opens. */
-const isFiller = (element: PageElement) => ['input', 'hr', 'br', 'svg', 'img', 'i'].includes(element.tag) && !holdsLinks(element);
 
 /**
  * Reads what stands in an element in order: lists and disclosures nest, a heading or button takes in what stands behind
@@ -287,16 +212,6 @@ function readList(reading: Reading, list: PageElement, depth: number): void {
     else if (isLink(child)) { if (!isBeside(child) && nameOf(child) !== '') pushLink(reading, nameOf(child), child.attributes['href'] ?? null, depth, { from: child }); }
     else readItem(reading, child, depth);
   }
-}
-
-/** What links that lead from page to page are called. */
-const STEPS = /^(?:[«‹<←\s]*(?:prev(?:ious)?|back|older|newer|up|first|start)(?:\s+(?:page|chapter|section|topic|post))?|(?:next|last|end|forward)(?:\s+(?:page|chapter|section|topic|post))?[»›>→\s]*|\d{1,4}|home|top|index|contents|table of contents)$/i;
-const REAL_STEP = /prev|next|^up$|older|newer|^\d+$/i;
-
-/** Whether links are steps between pages: previous, next, page numbers. */
-export function isSteps(links: readonly LinkLine[]): boolean {
-  const isStep = ({ label }: LinkLine) => STEPS.test(label.replace(/\s*:$/, ''));
-  return links.every((link) => link.depth <= 2) && links.filter(isStep).length >= 0.6 * links.length && links.some((link) => REAL_STEP.test(link.label.replace(/\s*:$/, '')));
 }
 
 /** Whether an element has lists under two or more headings. */
