@@ -134,6 +134,34 @@ test('branches are cut, copied and pasted within and between menus, and as text'
   await expect(row(page, 'Heroner')).toHaveCount(1);
 });
 
+test('lines are dragged on to another menu, and pages into the outline', async ({ page }) => {
+  const id = await copyDemo(page);
+  await page.goto(`/sites/${id}/links`);
+  const drag = async (from: { x: number; y: number }, to: { x: number; y: number }) => {
+    await page.mouse.move(from.x, from.y);
+    await page.mouse.down();
+    await page.mouse.move(from.x + 20, from.y + 10, { steps: 3 });
+    await page.mouse.move(to.x, to.y, { steps: 6 });
+    await page.mouse.up();
+  };
+  const middle = async (locator: ReturnType<Page['locator']>, left = 0.5, top = 0.5) => { const box = await locator.boundingBox(); if (!box) throw new Error('not drawn'); return { x: box.x + box.width * left, y: box.y + box.height * top }; };
+  await drag(await middle(row(page, 'Learn').locator('[title^="Drag to move"]')), await middle(page.getByRole('tab', { name: /Social/ })));
+  await expect(page.getByRole('tab', { name: /Social/ })).toContainText('8');
+  await page.getByLabel('Find a page').fill('flamingo');
+  await drag(await middle(page.getByRole('row', { name: /Flamingo count/ })), await middle(row(page, 'Birds'), 0.3, 0.5));
+  await expect(page.getByLabel('Target of Flamingo count')).toHaveValue('/birds/flamingo-count/');
+  expect((await labels(page)).slice(8, 13)).toEqual(['Birds', '  Today’s sightings', '  Species A–Z', '  Ringing log', '  Flamingo count']);
+  // Escape gives a drag up.
+  const before = await labels(page);
+  const from = await middle(row(page, 'News').locator('[title^="Drag to move"]'));
+  await page.mouse.move(from.x, from.y);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 60, from.y - 200, { steps: 5 });
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  expect(await labels(page)).toEqual(before);
+});
+
 test('everything a link has stands beneath it and reaches the output', async ({ page }) => {
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
@@ -275,6 +303,10 @@ test('the inventory is filled from the site’s own address, from an archive and
   await page.getByLabel('Sitemaps, pages or archives').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
   await expect(page.getByText('Boat trips')).toBeVisible();
   await expect(page.getByText(/leads out of the archive/)).toBeVisible();
+  await page.getByLabel('Folder of pages').setInputFiles('demo/website');
+  await expect(page.getByText(/0 new pages, \d+ known already|1 new pages/)).toBeVisible();
+  await expect(page.getByText('Trails & hides').last()).toBeVisible();
+  await page.getByLabel('Sitemaps, pages or archives').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
   await page.getByRole('button', { name: 'Take in 2 pages' }).click();
   await page.getByRole('button', { name: 'Add a page' }).click();
   await page.getByLabel('Path', { exact: true }).fill('/visit/');
