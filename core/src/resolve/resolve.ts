@@ -57,12 +57,13 @@ export function levelKeys(level: Level | null): readonly LevelKey[] {
   return level === null ? ['all'] : [String(level) as LevelKey, 'all'];
 }
 
-/** What applies where no look says anything: type style, slot default, reset. */
+/** What applies where no look says anything: the slot's own default, else its type style, else the reset. */
 export function fallbackValue(site: Site, kind: SlotKind, id: PropertyId): Resolved {
+  const own = kind.defaults[id];
+  if (own !== undefined) return { value: own, origin: { kind: 'slot-default' } };
   const style = kind.typeStyle === undefined ? undefined : site.typeStyles.find((entry) => entry.id === kind.typeStyle);
   if (style && id in TYPE_FIELDS) return { value: style[id as keyof typeof TYPE_FIELDS], origin: { kind: 'type-style', id: style.id } };
-  const own = kind.defaults[id];
-  return own === undefined ? { value: property(id).initial, origin: { kind: 'initial' } } : { value: own, origin: { kind: 'slot-default' } };
+  return { value: property(id).initial, origin: { kind: 'initial' } };
 }
 
 function lookOf(site: Site, owner: string): Look {
@@ -72,7 +73,7 @@ function lookOf(site: Site, owner: string): Look {
 /**
  * The single answer to "what applies here". Candidates are ordered by state (pressed before focus, hover, open,
  * current, scrolled, rest), then level (this one before all), then band (this one, then the next wider); without
- * one, type style or slot default, then the catalogue. Null where the slot does not exist.
+ * one, slot default or type style, then the catalogue. Null where the slot does not exist.
  */
 export function resolve(site: Site, question: Question): Resolved | null {
   const kind = slotKind(site, question);

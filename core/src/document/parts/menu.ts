@@ -33,7 +33,7 @@ export const MENU_SLOTS = {
   },
   description: {
     label: 'Description', levels: [1, 2, 3], states: LINK_STATES, text: 'label', typeStyle: 'menu', inside: 'link',
-    properties: TYPE_PROPERTIES, defaults: { colour: { role: 'ink' } },
+    properties: TYPE_PROPERTIES, defaults: { colour: { role: 'ink' }, size: 13, weight: 400 },
   },
   glyph: {
     label: 'Icon', levels: [1, 2, 3], states: BOX_STATES, text: 'none', inside: 'link', properties: ['size'], defaults: { size: 20 },
@@ -44,11 +44,11 @@ export const MENU_SLOTS = {
   action: {
     label: 'Call to action', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'action',
     properties: [...TYPE_PROPERTIES, 'fill', 'radius', 'paddingInline', 'paddingBlock', 'gap'],
-    defaults: { colour: { role: 'on-accent' }, fill: { role: 'accent' }, gap: 8 },
+    defaults: { colour: { role: 'on-accent' }, fill: { role: 'accent' }, gap: 8, paddingInline: 14, paddingBlock: 8, radius: 4 },
   },
   heading: {
     label: 'Heading', levels: [], states: BOX_STATES, text: 'label', typeStyle: 'menu',
-    properties: [...TYPE_PROPERTIES, 'paddingInline', 'paddingBlock', 'gap'], defaults: { colour: { role: 'ink' }, gap: 8 },
+    properties: [...TYPE_PROPERTIES, 'paddingInline', 'paddingBlock', 'gap'], defaults: { colour: { role: 'ink' }, gap: 8, paddingInline: 12, paddingBlock: 8 },
   },
   divider: {
     label: 'Divider', levels: [], states: BOX_STATES, text: 'none', properties: ['fill', 'height'],
