@@ -35,7 +35,7 @@ export function ChecksPlace() {
   const menuName = (id: string | null) => site.menus.find((menu) => menu.id === id)?.name ?? '';
   const open = (finding: Finding) => {
     enterSite(siteId);
-    if (finding.menu !== null && finding.item !== null) showLink(finding.menu, finding.item);
+    if (finding.item !== null) showLink(site, finding.item);
     void navigate(`/sites/${siteId}/${finding.item === null ? 'bench/header' : 'links'}`);
   };
   return (

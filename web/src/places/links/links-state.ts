@@ -1,4 +1,4 @@
-import type { FetchedLink } from '@hamaca/core';
+import { itemsOf, type FetchedLink, type Site } from '@hamaca/core';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 
@@ -54,9 +54,12 @@ export function goToLine(id: string, column: Column = 'label'): void {
   linksStore.setState({ wanted: { id, column }, caret: id, selected: new Set([id]), anchor: id });
 }
 
-/** Shows a link wherever it is: its menu, its line. */
-export function showLink(menu: string, id: string): void {
-  linksStore.setState({ menu });
+/** Shows a link wherever it is: its menu, its line, unfolded. */
+export function showLink(site: Site, id: string): void {
+  const placed = itemsOf(site).get(id);
+  if (!placed) return;
+  linksStore.setState({ menu: placed.menu.id });
+  setFolded((folded) => { for (let parent = placed.parent; parent; parent = itemsOf(site).get(parent.id)?.parent ?? null) folded.delete(parent.id); });
   goToLine(id);
 }
 

@@ -134,8 +134,11 @@ describe('seeing', () => {
     expect(linksStore.getState().open).toBe(idOf(site(), 'Visit'));
     actions.toggleDetails();
     expect(linksStore.getState().open).toBeNull();
-    showLink('social', idOf(site(), 'Pond'));
+    showLink(site(), idOf(site(), 'Pond'));
     expect(linksStore.getState()).toMatchObject({ menu: 'social', caret: idOf(site(), 'Pond') });
+    actions.foldAll(true);
+    showLink(site(), idOf(site(), 'Reed hide'));
+    expect(actions.visibleIds()).toContain(idOf(site(), 'Reed hide'));
     enterSite('elsewhere');
     expect(linksStore.getState()).toMatchObject({ menu: null, caret: null, site: 'elsewhere' });
   });

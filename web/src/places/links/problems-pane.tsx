@@ -26,7 +26,7 @@ export function ProblemsPane({ site, findings }: { readonly site: Site; readonly
         {findings.length === 0 && <li className="p-4 text-ink-soft"><span className="text-reed">✓</span> Nothing is wrong with these links, as far as can be seen without asking the web.</li>}
         {findings.slice(0, 400).map((finding) => (
           <li key={`${finding.item ?? finding.path} ${finding.rule}`} className="border-b border-linen px-2 py-1">
-            {finding.item !== null && <button type="button" className="block max-w-full truncate pl-6 text-left font-semibold hover:underline" onClick={() => { if (finding.menu !== null && finding.item !== null) showLink(finding.menu, finding.item); }}>{itemsOf(site).get(finding.item)?.item.label || 'without a label'}</button>}
+            {finding.item !== null && <button type="button" className="block max-w-full truncate pl-6 text-left font-semibold hover:underline" onClick={() => { if (finding.item !== null) showLink(site, finding.item); }}>{itemsOf(site).get(finding.item)?.item.label || 'without a label'}</button>}
             <FindingLine finding={finding} />
           </li>
         ))}
