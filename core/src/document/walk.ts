@@ -187,6 +187,7 @@ function indexItems(site: Site): ReadonlyMap<string, PlacedItem> {
 export const itemsOf = memoise(indexItems);
 
 const indexPages = memoise((pages: readonly Page[]) => ({
+  sections: new Set(pages.flatMap((page) => page.sections.map((section) => section.id))),
   byId: new Map(pages.map((page) => [page.id, page])),
   byPath: new Map([...pages].reverse().map((page) => [page.path, page])),
   byTitle: new Map([...pages].reverse().map((page) => [page.title.toLowerCase(), page])),
@@ -195,6 +196,11 @@ const indexPages = memoise((pages: readonly Page[]) => ({
 /** Pages by path; where two share one, the first. */
 export function pagesByPath({ pages }: Pick<Site, 'pages'>): ReadonlyMap<string, Page> {
   return indexPages(pages).byPath;
+}
+
+/** The ids of all sections of all pages. */
+export function sectionIds({ pages }: Pick<Site, 'pages'>): ReadonlySet<string> {
+  return indexPages(pages).sections;
 }
 
 /** Pages by title in small letters; where two share one, the first. */

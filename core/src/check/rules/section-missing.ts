@@ -1,4 +1,4 @@
-import { findPage } from '../../document/walk.ts';
+import { findPage, sectionIds } from '../../document/walk.ts';
 import type { LinkRule } from '../finding.ts';
 
 /** A section that the page does not have. */
@@ -7,9 +7,8 @@ export const sectionMissing: LinkRule = {
   check: ({ item }, { site, hasListedPages }) => {
     const { target } = item;
     if (target.kind === 'section') {
-      const known = site.pages.some((page) => page.sections.some((section) => section.id === target.section));
-      const anySections = site.pages.some((page) => page.sections.length > 0);
-      return known || !anySections || target.section === 'top' ? null : { outcome: 'fail', reason: `No page of the site has a section #${target.section}.`, evidence: `#${target.section}` };
+      const known = sectionIds(site);
+      return known.size === 0 || known.has(target.section) || target.section === 'top' ? null : { outcome: 'fail', reason: `No page of the site has a section #${target.section}.`, evidence: `#${target.section}` };
     }
     if (target.kind !== 'page' || target.section === undefined) return null;
     const page = findPage(site, target.page);
