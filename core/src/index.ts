@@ -1,4 +1,4 @@
-export { countingIds, slugify, uniqueName, type IdSource } from './base/ids.ts';
+export { countingIds, slugify, uniqueName, uniqueTitle, type IdSource } from './base/ids.ts';
 export { isRecord, sameJson, type Json } from './base/json.ts';
 export { toPointer } from './base/json-pointer.ts';
 export { describeValue, fail, refuse, succeed, type Problem, type Result } from './base/result.ts';
@@ -50,7 +50,7 @@ export { originTrail } from './resolve/origin.ts';
 export { formatValue, parseValue, stepValue } from './resolve/value-text.ts';
 export { adoptItems } from './links/adopt.ts';
 export { buildMenu, type BuiltMenu } from './links/build-menu.ts';
-export { mergeItems, type Merged } from './links/merge.ts';
+export { countItems, mergeItems, type Merged } from './links/merge.ts';
 export { titleOf } from './links/page-title.ts';
 export type { NewItems } from './links/new-items.ts';
 export { menuLines } from './links/menu-lines.ts';

@@ -28,10 +28,19 @@ export function slugify(text: string, fallback: string): string {
   return slug === '' ? fallback : slug;
 }
 
-/** `wanted`, or `wanted-2`, `wanted-3` … where it is taken. */
-export function uniqueName(wanted: string, taken: ReadonlySet<string>): string {
+function firstFree(wanted: string, separator: string, taken: ReadonlySet<string>): string {
   if (!taken.has(wanted)) return wanted;
   let count = 2;
-  while (taken.has(`${wanted}-${count}`)) count++;
-  return `${wanted}-${count}`;
+  while (taken.has(`${wanted}${separator}${count}`)) count++;
+  return `${wanted}${separator}${count}`;
+}
+
+/** `wanted`, or `wanted-2`, `wanted-3` … where it is taken. */
+export function uniqueName(wanted: string, taken: ReadonlySet<string>): string {
+  return firstFree(wanted, '-', taken);
+}
+
+/** The same for names that people read: `Wanted`, `Wanted 2`, `Wanted 3` … */
+export function uniqueTitle(wanted: string, taken: ReadonlySet<string>): string {
+  return firstFree(wanted, ' ', taken);
 }

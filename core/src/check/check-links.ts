@@ -57,14 +57,6 @@ const worldsOf = memoise((site: Site): ReadonlyMap<string, { world: LinkWorld; i
   return [menu.id, { world: worldOf(site, menu, items), items }];
 })));
 
-function checkMenu(site: Site, menu: Menu, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
-  const known = worldsOf(site).get(menu.id);
-  const findings: Finding[] = [];
-  const world = known && { ...known.world, fetched };
-  if (world) for (const placed of known.items) checkPlaced(placed, world, findings);
-  return findings;
-}
-
 /** What would be found about one link if its label were another: an answer while it is typed. */
 export function checkTypedLabel(site: Site, id: string, label: string): readonly Finding[] {
   const placed = itemsOf(site).get(id);
@@ -121,7 +113,12 @@ function checkButtons(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Fi
 const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED));
 
 function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
-  return [...site.menus.flatMap((menu) => checkMenu(site, menu, fetched)), ...checkButtons(site, fetched), ...checkPlacements(site), ...checkPanels(site)];
+  const findings: Finding[] = [];
+  for (const { world, items } of worldsOf(site).values()) {
+    const asked = { ...world, fetched };
+    for (const placed of items) checkPlaced(placed, asked, findings);
+  }
+  return [...findings, ...checkButtons(site, fetched), ...checkPlacements(site), ...checkPanels(site)];
 }
 
 /** Every finding about a site's links, menu by menu in document order; within a link the gravest first. */

@@ -2,7 +2,7 @@ import type { Header } from '../document/pieces/header.ts';
 import type { Panel } from '../document/pieces/panel.ts';
 import type { Site } from '../document/site.ts';
 import type { Part } from '../document/part.ts';
-import { openedPanel, panelsOf } from '../document/walk.ts';
+import { headerParts, openedPanel, panelsOf } from '../document/walk.ts';
 import type { FontMetrics } from '../text/font-table.ts';
 import { createNames, DEFAULT_PREFIX, type Names } from './names.ts';
 
@@ -44,19 +44,13 @@ function findFold(site: Site, header: Header): CompileContext['fold'] {
   return index >= 0 && panel ? { panel, below: wider?.min ?? 100_000 } : null;
 }
 
-/** The panels that something opens: the folding one only where the menu folds, unless a link leads to it. */
-function reachedPanels(site: Site, header: Header): readonly Panel[] {
-  if (findFold(site, header)) return panelsOf(site, header);
-  const withoutOpeners: Header = { ...header, rows: header.rows.map((row) => ({ ...row, zones: { start: barParts(row.zones.start), middle: barParts(row.zones.middle), end: barParts(row.zones.end) } })) };
-  return panelsOf(site, withoutOpeners);
-}
-
-const barParts = (parts: readonly Part[]) => parts.filter((part) => part.kind !== 'opener');
-
 export function createContext(site: Site, header: Header, options: CompileOptions): CompileContext {
   const names = createNames(site, header, options.prefix ?? DEFAULT_PREFIX);
+  const fold = findFold(site, header);
   return {
-    site, header, names, fold: findFold(site, header), panels: reachedPanels(site, header), root: `.${names.name('header')}:not(#${names.name('x')})`,
+    site, header, names, fold,
+    // The folding panel is opened by its opener only where the menu folds; a link may lead to it anywhere.
+    panels: panelsOf(site, header, fold !== null), root: `.${names.name('header')}:not(#${names.name('x')})`,
     fontBase: options.fontBase ?? 'fonts/', pinnable: options.pinnable ?? false, fonts: options.fonts,
   };
 }
@@ -64,4 +58,9 @@ export function createContext(site: Site, header: Header, options: CompileOption
 /** A selector below the root. */
 export function within(context: CompileContext, selector: string): string {
   return `${context.root} ${selector}`;
+}
+
+/** Every part that the output holds: those of the header, then the menus of its panels. */
+export function outputParts(context: CompileContext): readonly Part[] {
+  return [...headerParts(context.header), ...context.panels.flatMap((panel) => panel.parts)];
 }

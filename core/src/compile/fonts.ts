@@ -1,8 +1,8 @@
-import { headerParts, shownLinks } from '../document/walk.ts';
+import { shownLinks } from '../document/walk.ts';
 import { property } from '../document/properties.ts';
 import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
 import { findTypeface, type Typeface } from '../text/typefaces.ts';
-import type { CompileContext } from './context.ts';
+import { outputParts, type CompileContext } from './context.ts';
 import { cssString } from './print/css.ts';
 import { rule, type ConditionalRule, type Declaration } from './trees.ts';
 import { familyName } from './values.ts';
@@ -17,7 +17,7 @@ export function usedTypefaces(context: CompileContext, rules: readonly Condition
 
 /** All labels of the header: the sample its fallback faces are fitted to. */
 function labels(context: CompileContext): string {
-  const texts = [...headerParts(context.header), ...context.panels.flatMap((panel) => panel.parts)].flatMap((part) => {
+  const texts = outputParts(context).flatMap((part) => {
     if (part.kind === 'logo') return [part.text];
     if (part.kind === 'button') return [part.label];
     return part.kind === 'menu' ? shownLinks(context.site, part).flatMap((item) => [item.label, item.description ?? '']) : [];

@@ -1,6 +1,6 @@
 import type { MenuItem } from '../document/menu-item.ts';
-import { findIcon, headerParts, shownLinks } from '../document/walk.ts';
-import type { CompileContext } from './context.ts';
+import { findIcon, shownLinks } from '../document/walk.ts';
+import { outputParts, type CompileContext } from './context.ts';
 import { element, type HtmlElement, type HtmlNode } from './trees.ts';
 
 /** Line drawings on a 24 by 24 grid, stroked with the text colour. */
@@ -15,9 +15,8 @@ export function icon(className: string, drawing: keyof typeof DRAWINGS): HtmlEle
 }
 
 /** All links of the header and its panels that the output holds. */
-export function outputLinks(context: CompileContext): MenuItem[] {
-  const parts = [...headerParts(context.header), ...context.panels.flatMap((panel) => panel.parts)];
-  return parts.flatMap((part) => (part.kind === 'menu' ? shownLinks(context.site, part) : []));
+function outputLinks(context: CompileContext): MenuItem[] {
+  return outputParts(context).flatMap((part) => (part.kind === 'menu' ? shownLinks(context.site, part) : []));
 }
 
 /** How often each icon is drawn: one drawn twice is written once as a symbol. */

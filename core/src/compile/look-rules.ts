@@ -85,16 +85,16 @@ interface Made {
 /** An edit leaves every other look the same object, and its rules with it. */
 const madeByLook = new WeakMap<Look, Made>();
 
-/** A menu's slots are styled where one of its links has them. */
-function isWorn(site: Site, owner: Owner, slot: string): boolean {
-  if (owner.kind !== 'menu') return true;
-  const part = placedParts(site).find((placed) => placed.part.id === owner.id)?.part;
-  return part?.kind !== 'menu' || wearsSlot(site, part, slot);
+/** The slots of an owner that are there: a menu's are where one of its links has them. */
+function wornSlots(site: Site, owner: Owner): [slot: string, kind: SlotKind][] {
+  const slots = Object.entries(slotsOf(owner.kind));
+  const part = owner.kind === 'menu' ? placedParts(site).find((placed) => placed.part.id === owner.id)?.part : undefined;
+  return part?.kind === 'menu' ? slots.filter(([slot]) => wearsSlot(site, part, slot)) : slots;
 }
 
 function ownerRules(context: CompileContext, owner: Owner, inherited: InheritedBase, inheritedKey: string): readonly ConditionalRule[] {
   const { bands, typeStyles } = context.site;
-  const slots = Object.entries(slotsOf(owner.kind)).filter(([slot]) => isWorn(context.site, owner, slot));
+  const slots = wornSlots(context.site, owner);
   const key = `${slots.map(([slot]) => slot).join()} ${owner.id} ${context.names.slotClass(owner.id, '')} ${context.pinnable} ${inheritedKey}`;
   const made = madeByLook.get(owner.look);
   if (made?.bands === bands && made.typeStyles === typeStyles && made.key === key) return made.rules;

@@ -79,12 +79,12 @@ export function shownLinks(site: Site, part: MenuPart): readonly MenuItem[] {
   return links;
 }
 
-/** The panels a header can open: the one its menu folds into first, then those that buttons and links lead to. */
-export function panelsOf(site: Site, header: Header): readonly Panel[] {
+/** The panels a header can open: first, unless openers do not count, the one its menu folds into, then those that buttons and links lead to. */
+export function panelsOf(site: Site, header: Header, withOpeners = true): readonly Panel[] {
   const ids = new Set<string>();
   const add = (target: Target) => { if (target.kind === 'panel') ids.add(target.panel); };
-  const parts: Part[] = [...headerParts(header)];
-  for (const part of parts) if (part.kind === 'opener') ids.add(part.panel);
+  const parts = headerParts(header);
+  for (const part of parts) if (withOpeners && part.kind === 'opener') ids.add(part.panel);
   for (const part of parts) {
     if (part.kind === 'button') add(part.target);
     if (part.kind === 'menu') for (const item of shownLinks(site, part)) add(item.target);

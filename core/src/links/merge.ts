@@ -10,7 +10,10 @@ export interface Merged {
 
 const wordsOf = (label: string) => label.trim().toLowerCase();
 
-const countItems = (items: readonly MenuItem[]): number => items.reduce((sum, item) => sum + 1 + countItems(item.children), 0);
+/** How many links there are in some branches. */
+export function countItems(items: readonly MenuItem[]): number {
+  return items.reduce((sum, item) => sum + 1 + countItems(item.children), 0);
+}
 
 /** The link among siblings that says the same: the same target, else the same label. */
 function findSame(siblings: readonly MenuItem[], item: MenuItem, used: ReadonlySet<string>): number {

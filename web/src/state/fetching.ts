@@ -58,19 +58,12 @@ export async function readFiles(files: readonly { path: string; bytes: Uint8Arra
   return { pages, notes };
 }
 
-/** The path of an address, as a file name that says where the page lies. */
-function pathOf(url: string): string {
-  const path = new URL(url).pathname;
-  return path.endsWith('/') ? `${path}index.html` : /\.[a-z]+$/i.test(path) ? path : `${path}.html`;
-}
-
 /** Reads a sitemap or a page from an address. */
 export async function readAddress(url: string, siteUrl: string, signal: AbortSignal, onProgress: Progress): Promise<FoundPages> {
   onProgress('fetching');
   const fetched = await fetchAddressBytes(url, signal);
-  const isPage = /text\/html/i.test(fetched.type);
-  const found = await readFiles([{ path: isPage ? pathOf(fetched.url) : fetched.url, bytes: fetched.bytes, type: fetched.type }], siteUrl, signal, onProgress);
-  if (!isPage) return found;
+  const found = await readFiles([{ path: fetched.url, bytes: fetched.bytes, type: fetched.type }], siteUrl, signal, onProgress);
+  if (!/text\/html/i.test(fetched.type)) return found;
   // A page at an address has just that path, whatever its file would be called.
   const path = new URL(fetched.url).pathname;
   return { ...found, pages: found.pages.map((page) => ({ ...page, path })) };

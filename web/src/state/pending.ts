@@ -15,6 +15,9 @@ export function randomId(): string {
   return [...crypto.getRandomValues(new Uint8Array(12))].map((byte) => (byte % 36).toString(36)).join('');
 }
 
+/** An id for a new link. */
+export const newLinkId = () => `link-${randomId()}`;
+
 /** Keeps unconfirmed changes in the browser, so that closing the page loses nothing. */
 export function keepPending(siteId: string, tab: string, pending: readonly PendingChange[]): void {
   try {

@@ -1,4 +1,5 @@
-import { guessLinkFormat, isGzip, LINK_FORMATS, readHtmlMenus, sniffEncoding, unpackGzip, type FoundMenu, type LinkFormatName, type ReadLinks } from '@hamaca/core';
+import { guessLinkFormat, LINK_FORMATS, readHtmlMenus, succeed, type FoundMenu, type LinkFormatName, type ReadLinks } from '@hamaca/core';
+import { decodeText } from './decode-text.ts';
 
 /** Text or a file's bytes; without `from` the format is found out. */
 export interface ReadRequest {
@@ -15,19 +16,13 @@ export interface ReadAnswer extends ReadLinks {
   readonly menus: readonly FoundMenu[];
 }
 
-function textOf(content: string | Uint8Array): { text: string; reason: string | null } {
-  if (typeof content === 'string') return { text: content, reason: null };
-  const unpacked = isGzip(content) ? unpackGzip(content) : { ok: true as const, value: content };
-  if (!unpacked.ok) return { text: '', reason: `The file cannot be read: ${unpacked.error}.` };
-  return { text: new TextDecoder(sniffEncoding(unpacked.value)).decode(unpacked.value), reason: null };
-}
-
 self.addEventListener('message', (event: MessageEvent<ReadRequest>) => {
   const { id, from, name, text: content } = event.data;
-  const { text, reason } = textOf(content);
+  const decoded = typeof content === 'string' ? succeed(content) : decodeText(content);
+  const text = decoded.ok ? decoded.value : '';
   const format = from ?? guessLinkFormat(text, name);
   const read = LINK_FORMATS[format].read(text);
   const menus = format === 'html' ? readHtmlMenus(text) : [];
-  const notes = reason === null ? read.notes : [{ line: 0, text: '', reason }];
+  const notes = decoded.ok ? read.notes : [{ line: 0, text: '', reason: `The file cannot be read: ${decoded.error}.` }];
   self.postMessage({ id, format, menus, links: read.links, notes } satisfies ReadAnswer);
 });

@@ -1,4 +1,5 @@
-import { commonFolder, filePages, isGzip, isZip, readSitemap, sitemapPages, sniffEncoding, unpackGzip, unpackZip, UNPACK_LIMITS, type ImportNote, type Page } from '@hamaca/core';
+import { filePages, isZip, readSitemap, sitemapPages, unpackZip, type ImportNote, type Page } from '@hamaca/core';
+import { decodeText } from './decode-text.ts';
 
 /** Files or texts to be read as pages of a site. */
 export interface PagesRequest {
@@ -14,8 +15,6 @@ const PAGE_NAME = /\.(?:x?html?|php)$/i;
 const SITEMAP_NAME = /\.(?:xml|txt)(?:\.gz)?$/i;
 /** Files read between two words of progress. */
 const STEP = 40;
-
-const decode = (bytes: Uint8Array, type = '') => new TextDecoder(sniffEncoding(bytes, /charset=["']?([\w-]+)/i.exec(type)?.[1])).decode(bytes);
 
 const tell = (answer: PagesAnswer) => { self.postMessage(answer); };
 
@@ -33,15 +32,6 @@ function unpacked(request: PagesRequest, notes: ImportNote[]): { path: string; b
   });
 }
 
-function plain(file: { path: string; bytes: Uint8Array; type?: string }, notes: ImportNote[]): string | null {
-  const content = isGzip(file.bytes) ? unpackGzip(file.bytes, UNPACK_LIMITS.gzip) : { ok: true as const, value: file.bytes };
-  if (!content.ok) {
-    notes.push({ line: 0, text: file.path, reason: `The file was left out: ${content.error}.` });
-    return null;
-  }
-  return decode(content.value, file.type);
-}
-
 self.addEventListener('message', (event: MessageEvent<PagesRequest>) => {
   const notes: ImportNote[] = [];
   const files = unpacked(event.data, notes);
@@ -50,8 +40,12 @@ self.addEventListener('message', (event: MessageEvent<PagesRequest>) => {
   const html: { path: string; html: string }[] = [];
   files.forEach((file, index) => {
     if (index % STEP === 0) tell({ kind: 'progress', done: index, of: files.length });
-    const text = plain(file, notes);
-    if (text === null) return;
+    const decoded = decodeText(file.bytes, file.type);
+    if (!decoded.ok) {
+      notes.push({ line: 0, text: file.path, reason: `The file was left out: ${decoded.error}.` });
+      return;
+    }
+    const text = decoded.value;
     const start = text.slice(0, 600).replace(/^\ufeff/, '').trimStart();
     const isPage = PAGE_NAME.test(file.path) || /^<!doctype html|^<html/i.test(start) || /text\/html/i.test(file.type ?? '');
     if (isPage && !/<(?:\w+:)?(?:urlset|sitemapindex)[\s>]/i.test(start)) { html.push({ path: file.path, html: text }); return; }
@@ -67,7 +61,6 @@ self.addEventListener('message', (event: MessageEvent<PagesRequest>) => {
   tell({ kind: 'progress', done: files.length, of: files.length });
   const listed = sitemapPages(addresses, event.data.siteUrl);
   if (listed.foreign > 0) notes.push({ line: 0, text: '', reason: `${listed.foreign} addresses of other hosts were left out.` });
-  const folder = commonFolder(html.map((file) => file.path));
-  const pages = [...listed.pages, ...filePages(html.map((file) => (html.length === 1 && !file.path.startsWith('/') ? { ...file, path: file.path.slice(folder.length) } : file)))];
+  const pages = [...listed.pages, ...filePages(html)];
   tell({ kind: 'done', pages, sitemaps, notes });
 });

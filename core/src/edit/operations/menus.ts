@@ -1,4 +1,4 @@
-import { countingIds, uniqueName } from '../../base/ids.ts';
+import { countingIds, uniqueTitle } from '../../base/ids.ts';
 import { refuse, succeed, type Result } from '../../base/result.ts';
 import type { Menu, Site } from '../../document/site.ts';
 import { idsOf, placedParts } from '../../document/walk.ts';
@@ -35,7 +35,7 @@ export const duplicateMenu: EditOperation<{ readonly id: string; readonly copy: 
   const menu = site.menus[index];
   if (!menu) return gone();
   if (idsOf(site).has(copy)) return refuse('duplicate', '/menus', `There is something with the id "${copy}" already`);
-  const name = uniqueName(`${menu.name} copy`, new Set(site.menus.map((entry) => entry.name))).replace(/-(\d+)$/, ' $1');
+  const name = uniqueTitle(`${menu.name} copy`, new Set(site.menus.map((entry) => entry.name)));
   const items = copyItems(menu.items, countingIds('link', idsOf(site)));
   return succeed([{ op: 'add', path: `/menus/${index + 1}`, value: { id: copy, name, items } }]);
 };

@@ -1,4 +1,4 @@
-import { buildMenu, findIcon, findPage, guessLinkFormat, LINK_FORMATS, menuLines, printBranches, readBranches, topmostItems, walkMenu, type Icon, type MenuItem, type NewItems, type Page, type Site } from '@hamaca/core';
+import { buildMenu, findIcon, findPage, guessLinkFormat, LINK_FORMATS, menuLines, printBranches, readBranches, topmostItems, walkMenu, type Icon, type NewItems, type Page, type Site } from '@hamaca/core';
 
 /** The clipboard's name for branches of ours: they come back with everything they have. */
 const OWN_TYPE = 'application/x-hamaca-links';
@@ -38,9 +38,4 @@ export function pastedLinks(site: Site, clipboard: DataTransfer): NewItems | nul
   if (!/[\r\n]/.test(text.trim())) return null;
   const read = LINK_FORMATS[guessLinkFormat(text)].read(text);
   return read.links.length > 0 ? buildMenu(read.links, site.url) : null;
-}
-
-/** Pages as links to them. */
-export function pageLinks(pages: readonly Page[], nextId: () => string): MenuItem[] {
-  return pages.map((page) => ({ id: nextId(), label: page.title || page.path, target: { kind: 'page', page: page.id }, children: [] }));
 }

@@ -1,4 +1,4 @@
-import { buildMenu, LINK_FORMATS, mergeItems, uniqueName, adoptItems, idsOf, slugify, type LinkFormatName, type Menu, type Site } from '@hamaca/core';
+import { buildMenu, countItems, LINK_FORMATS, mergeItems, uniqueName, adoptItems, idsOf, slugify, type LinkFormatName, type Menu, type Site } from '@hamaca/core';
 import { useMemo, useRef, useState } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
@@ -19,12 +19,10 @@ function effect(site: Site, menu: Menu | null, mode: Mode, built: ReturnType<typ
   if (count === 0) return '';
   if (mode === 'new' || !menu) return `A new menu with ${count} links.`;
   const existing = site.menus.find((entry) => entry.id === menu.id)?.items ?? [];
-  if (mode === 'replace') return `The ${countAll(existing)} links of ${menu.name} give way to these ${count}.`;
+  if (mode === 'replace') return `The ${countItems(existing)} links of ${menu.name} give way to these ${count}.`;
   const merged = mergeItems(existing, adoptItems(site, built.items, built.pages).items);
   return `${merged.added} links are new; ${merged.matched} are there already and stay as they are.`;
 }
-
-const countAll = (items: Menu['items']): number => items.reduce((sum, item) => sum + 1 + countAll(item.children), 0);
 
 /** Links from text, a file or an address, looked at before anything is changed. */
 export function ImportDialog({ site, menu, onClose }: { readonly site: Site; readonly menu: Menu | null; readonly onClose: () => void }) {

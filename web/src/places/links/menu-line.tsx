@@ -1,20 +1,17 @@
-import { idsOf, LINK_FORMATS, menuLines, placementsOf, slugify, uniqueName, walkMenu, type LinkFormatName, type Menu, type PartPlace, type Site } from '@hamaca/core';
+import { countItems, idsOf, LINK_FORMATS, menuLines, placementsOf, slugify, uniqueName, uniqueTitle, type LinkFormatName, type Menu, type PartPlace, type Site } from '@hamaca/core';
 import { DropdownMenu, Popover } from 'radix-ui';
-import { useState } from 'react';
 import { useNavigate } from 'react-router';
+import { CommandButton } from '../../commands/command-button.tsx';
 import { Button } from '../../controls/button.tsx';
 import { TextField } from '../../controls/text-field.tsx';
 import { saveFile } from '../../state/files.ts';
 import { notify } from '../../state/notices.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
 import { WORDS } from '../../words/words.ts';
-import { ImportDialog } from './import-dialog.tsx';
 import { linksStore, useLinks } from './links-state.ts';
 import { levelWords, PlacementFields } from './placement-fields.tsx';
 
 const PRINTABLE = (Object.keys(LINK_FORMATS) as LinkFormatName[]).filter((name) => LINK_FORMATS[name].print !== null);
-
-export const countLinks = (menu: Menu): number => { let count = 0; walkMenu(menu, '', () => { count++; }); return count; };
 
 const item = 'flex h-7 cursor-default items-center justify-between gap-6 rounded-[2px] px-2 text-bench outline-none select-none data-highlighted:bg-ochre-wash data-disabled:opacity-45';
 const sheet = 'z-50 min-w-44 rounded-[3px] border border-rope bg-white p-1';
@@ -24,7 +21,7 @@ export function MenuTabs({ site, current }: { readonly site: Site; readonly curr
   const edit = useEdit();
   const drop = useLinks((state) => (state.drag?.drop && 'menu' in state.drag.drop ? state.drag.drop.menu : null));
   const add = () => {
-    const name = uniqueName('New menu', new Set(site.menus.map((menu) => menu.name))).replace(/-(\d+)$/, ' $1');
+    const name = uniqueTitle('New menu', new Set(site.menus.map((menu) => menu.name)));
     const id = uniqueName(`menu-${slugify(name, 'menu')}`, idsOf(site));
     if (edit({ name: 'add-menu', args: { id, name, items: [] } }, 'Add a menu')) linksStore.setState({ menu: id, caret: null, selected: new Set(), anchor: null });
   };
@@ -32,11 +29,11 @@ export function MenuTabs({ site, current }: { readonly site: Site; readonly curr
     <div className="flex flex-wrap items-end gap-x-4 border-b border-twine text-bench">
       <div role="tablist" aria-label="Menus" className="flex flex-wrap items-end gap-x-4">
         {site.menus.map((menu) => (
-        <button key={menu.id} type="button" role="tab" aria-selected={menu.id === current} data-menu-tab={menu.id} onClick={() => { linksStore.setState({ menu: menu.id, caret: null, selected: new Set(), anchor: null, open: null }); }}
-          className={`h-8 border-b-[3px] pt-[3px] ${menu.id === current ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'} ${drop === menu.id ? 'bg-ochre-wash' : ''}`}>
-          {menu.name} <span className="font-normal text-ink-faint tabular">{countLinks(menu)}</span>
-        </button>
-      ))}
+          <button key={menu.id} type="button" role="tab" aria-selected={menu.id === current} data-menu-tab={menu.id} onClick={() => { linksStore.setState({ menu: menu.id, caret: null, selected: new Set(), anchor: null, open: null }); }}
+            className={`h-8 border-b-[3px] pt-[3px] ${menu.id === current ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'} ${drop === menu.id ? 'bg-ochre-wash' : ''}`}>
+            {menu.name} <span className="font-normal text-ink-faint tabular">{countItems(menu.items)}</span>
+          </button>
+        ))}
       </div>
       <Button tone="quiet" className="mb-0.5" onClick={add}>+ menu</Button>
     </div>
@@ -93,7 +90,6 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
 export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: Menu }) {
   const edit = useEdit();
   const store = useSiteStore();
-  const [importing, setImporting] = useState(false);
   const copy = async (format: LinkFormatName) => {
     const printed = LINK_FORMATS[format].print?.(menuLines(site, menu.items), menu.name) ?? '';
     await navigator.clipboard.writeText(printed).then(() => { notify({ tone: 'info', text: WORDS.copied }); }, () => { notify({ tone: 'error', text: WORDS.copyFailed }); });
@@ -119,7 +115,7 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
         onCommit={(name) => (name.trim() === '' ? 'A menu needs a name.' : (edit({ name: 'set-menu-name', args: { id: menu.id, name: name.trim() } }, 'Menu name'), null))} />
       <Placements site={site} menu={menu} />
       <span className="ml-auto flex gap-1">
-        <Button onClick={() => { setImporting(true); }}>Import…</Button>
+        <CommandButton id="links-import" label="Import…" tone="plain" />
         <DropdownMenu.Root>
           <DropdownMenu.Trigger asChild><Button>Export ▾</Button></DropdownMenu.Trigger>
           <DropdownMenu.Portal>
@@ -148,7 +144,6 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
           </DropdownMenu.Portal>
         </DropdownMenu.Root>
       </span>
-      {importing && <ImportDialog site={site} menu={menu} onClose={() => { setImporting(false); }} />}
     </div>
   );
 }

@@ -1,10 +1,8 @@
 import { findMenu, itemsOf, NO_TARGET, runEdit, type Edit, type ItemPlace, type NewItems, type Site, type Step } from '@hamaca/core';
 import type { SiteStore } from '../../state/site-store.ts';
-import { randomId } from '../../state/pending.ts';
+import { newLinkId } from '../../state/pending.ts';
 import { goToLine, linksStore, selectTo, setFolded, type Column } from './links-state.ts';
 import { outlineRows, placeAfter } from './outline-rows.ts';
-
-const newId = () => `link-${randomId()}`;
 
 const plural = (count: number) => (count === 1 ? 'a link' : `${count} links`);
 
@@ -47,7 +45,7 @@ export function createOutlineActions(store: SiteStore, menuId: string): OutlineA
     selectTo(added.filter((id) => itemsOf(site()).get(id)?.parent?.id === place.parent).at(-1) ?? first, visibleIds());
   };
   const addAt = (place: ItemPlace) => {
-    const id = newId();
+    const id = newLinkId();
     if (edit({ name: 'add-items', args: { place, items: [{ id, label: '', target: NO_TARGET, children: [] }] } }, 'Add a link')) goToLine(id);
   };
 

@@ -1,4 +1,5 @@
-import { itemsOf, placedParts, unreachedPages, type Page, type Section, type Site } from '@hamaca/core';
+import { itemsOf, placedParts, unreachedPages, type MenuItem, type Page, type Section, type Site } from '@hamaca/core';
+import { newLinkId } from '../../state/pending.ts';
 
 /** Which pages of the inventory are looked at. */
 export type PageView = 'all' | 'unreached' | 'unlisted';
@@ -43,9 +44,9 @@ export function pageRows(site: Site, view: PageView, filter: string, opened: Rea
 }
 
 /** Lines as links: a page's title, or a section's. */
-export function rowLinks(rows: readonly PageRow[], nextId: () => string) {
+export function rowLinks(rows: readonly Pick<PageRow, 'page' | 'section'>[]): MenuItem[] {
   return rows.map(({ page, section }) => ({
-    id: nextId(), label: section ? (section.title || section.id) : (page.title || page.path), children: [],
+    id: newLinkId(), label: section ? (section.title || section.id) : (page.title || page.path), children: [],
     target: { kind: 'page', page: page.id, ...(section ? { section: section.id } : {}) } as const,
   }));
 }

@@ -3,7 +3,6 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { TextField } from '../../controls/text-field.tsx';
-import { randomId } from '../../state/pending.ts';
 import { useEdit } from '../../state/open-site.tsx';
 import type { OutlineActions } from './outline-actions.ts';
 import { pageRows, parseSections, rowLinks, type PageRow, type PageView } from './page-rows.ts';
@@ -55,7 +54,7 @@ export function PagesPane({ site, actions }: { readonly site: Site; readonly act
   const chosen = rows.filter((row) => selected.has(row.key));
   const [single] = chosen;
 
-  const insert = (picked: readonly PageRow[]) => { if (picked.length > 0) actions?.insert({ items: rowLinks(picked, () => `link-${randomId()}`) }, picked.length === 1 ? 'Add a page' : `Add ${picked.length} pages`); };
+  const insert = (picked: readonly PageRow[]) => { if (picked.length > 0) actions?.insert({ items: rowLinks(picked) }, picked.length === 1 ? 'Add a page' : `Add ${picked.length} pages`); };
   const choose = (row: PageRow, { shift, toggle }: { shift: boolean; toggle: boolean }) => {
     if (shift && anchor !== null) {
       const [from, to] = [rows.findIndex((entry) => entry.key === anchor), rows.findIndex((entry) => entry.key === row.key)];

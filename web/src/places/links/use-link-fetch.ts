@@ -1,5 +1,5 @@
 import { fetchAddress, itemsOf, placedParts, type Site } from '@hamaca/core';
-import { useRef, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { linksStore } from './links-state.ts';
 import { fetchLinks } from '../../state/fetching.ts';
 
@@ -34,7 +34,7 @@ export function useLinkFetch(site: Site): LinkFetch {
   const [running, setRunning] = useState<LinkFetch['running']>(null);
   const [failure, setFailure] = useState<string | null>(null);
   const controller = useRef<AbortController | null>(null);
-  const addresses = linkAddresses(site).slice(0, MOST);
+  const addresses = useMemo(() => linkAddresses(site).slice(0, MOST), [site]);
   const start = () => {
     const stop = new AbortController();
     controller.current = stop;

@@ -1,10 +1,9 @@
 import { findPage, itemsOf, type ItemPlace, type Site } from '@hamaca/core';
 import { useEffect, type PointerEvent as ReactPointerEvent } from 'react';
 import { useSiteStore } from '../../state/open-site.tsx';
-import { randomId } from '../../state/pending.ts';
-import { pageLinks } from './clipboard.ts';
 import { linksStore, useLinks, type Drag, type Drop } from './links-state.ts';
 import { dropPlace } from './outline-rows.ts';
+import { rowLinks } from './page-rows.ts';
 
 /** Rows at the edge of the list that make it scroll while something is dragged over them, in px. */
 const EDGE = 28;
@@ -58,7 +57,7 @@ export function useOutlineDrag(): void {
       if (!drag || !site || !place) return;
       const count = drag.ids.length;
       if (drag.kind === 'items') store.edit({ name: 'move-items', args: { ids: drag.ids, place } }, count === 1 ? 'Move a link' : `Move ${count} links`);
-      else store.edit({ name: 'add-items', args: { place, items: pageLinks(drag.ids.map((id) => findPage(site, id)).filter((page) => page !== null), () => `link-${randomId()}`) } }, `Add ${count === 1 ? 'a page' : `${count} pages`}`);
+      else store.edit({ name: 'add-items', args: { place, items: rowLinks(drag.ids.map((id) => findPage(site, id)).filter((page) => page !== null).map((page) => ({ page, section: null }))) } }, `Add ${count === 1 ? 'a page' : `${count} pages`}`);
     };
     const key = (event: KeyboardEvent) => { if (event.key === 'Escape') { event.stopPropagation(); end(); } };
     window.addEventListener('pointermove', move);
