@@ -1,7 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { formatColour, layOver, parseColour, withAlpha, type Rgba } from './colour.ts';
-import { contrastOver, contrastRatio, flatten, luminance, nearestPassing, requiredRatio } from './contrast.ts';
+import { colourDistance, formatOklch, isInSrgb, mixColours, oklchOf } from './mix.ts';
+import { contrastOver, contrastRatio, evenLayering, flatten, luminance, nearestPassing, requiredRatio } from './contrast.ts';
 
 const colour = (text: string): Rgba => {
   const parsed = parseColour(text);
@@ -56,13 +57,34 @@ describe('the nearest passing colour', () => {
   const opaque = fc.record({ r: channel, g: channel, b: channel, a: fc.constant(1) });
   test('passes whenever black or white would', () => {
     fc.assert(fc.property(opaque, opaque, (text, ground) => {
-      const found = nearestPassing(text, [ground], 4.5);
+      const found = nearestPassing(text, evenLayering([ground]), 4.5);
       const possible = Math.max(contrastRatio(colour('#000'), ground), contrastRatio(colour('#fff'), ground)) >= 4.6;
       if (possible) expect(found && contrastRatio(found, ground)).toBeGreaterThanOrEqual(4.5);
       else if (found) expect(contrastRatio(found, ground)).toBeGreaterThanOrEqual(4.5);
     }), { numRuns: 60 });
   });
   test('a colour that passes already stays as it is', () => {
-    expect(formatColour(nearestPassing(colour('#12343b'), [colour('#fff')], 4.5) ?? colour('#f00'))).toBe('#12343b');
+    expect(formatColour(nearestPassing(colour('#12343b'), evenLayering([colour('#fff')]), 4.5) ?? colour('#f00'))).toBe('#12343b');
+  });
+});
+
+describe('mixing', () => {
+  const colour = (text: string) => parseColour(text) ?? { r: 0, g: 0, b: 0, a: 1 };
+  test('in OKLab, as browsers do', () => {
+    expect(formatColour(mixColours(colour('#ffffff'), colour('#000000'), 0.5))).toBe('#636363');
+    expect(formatColour(mixColours(colour('#ff0000'), colour('#0000ff'), 0))).toBe('#ff0000');
+    expect(formatColour(mixColours(colour('#ff0000'), colour('transparent'), 0.25))).toBe('#ff0000bf');
+    expect(mixColours(colour('transparent'), colour('transparent'), 0.5).a).toBe(0);
+  });
+  test('OKLCH there and back', () => {
+    const reed = oklchOf(colour('#2f6b4f'));
+    expect(reed).toEqual({ l: 47.9, c: 0.078, h: 161.1 });
+    expect(colourDistance(colour(formatOklch(reed)), colour('#2f6b4f'))).toBeLessThan(0.002);
+    expect(formatOklch(reed, 0.5)).toBe('oklch(47.9% 0.078 161.1 / 0.5)');
+    expect([isInSrgb(reed), isInSrgb({ l: 60, c: 0.35, h: 150 })]).toEqual([true, false]);
+  });
+  test('colours that look alike are near', () => {
+    expect(colourDistance(colour('#2f6b4f'), colour('#306b50'))).toBeLessThan(0.01);
+    expect(colourDistance(colour('#2f6b4f'), colour('#f0b541'))).toBeGreaterThan(0.2);
   });
 });

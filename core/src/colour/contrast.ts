@@ -18,6 +18,15 @@ export function flatten(layers: readonly Rgba[]): Rgba {
   return layers.reduceRight<Rgba>((below, layer) => layOver(layer, below), { r: 1, g: 1, b: 1, a: 1 });
 }
 
+/** For a text colour, the pairs of colours that are seen: the text's and its neighbour's. */
+export type Layering = (text: Rgba) => readonly { readonly text: Rgba; readonly behind: Rgba }[];
+
+/** A layering of even layers, topmost first; the last should be opaque. */
+export function evenLayering(behind: readonly Rgba[]): Layering {
+  const ground = flatten(behind);
+  return (text) => [{ text: layOver(text, ground), behind: ground }];
+}
+
 /** Contrast of a text colour with what is behind it, topmost layer first; translucency is laid over at each step. */
 export function contrastOver(text: Rgba, behind: readonly Rgba[]): number {
   const ground = flatten(behind);
@@ -35,14 +44,14 @@ export function requiredRatio(size: number, weight: number): 3 | 4.5 {
 const toOklch = converter('oklch');
 
 /**
- * The colour nearest to `text` (same hue and chroma, lightness changed in OKLCH) that reaches `required` over
- * `behind`; where only greys can, a grey; null where nothing does. Lightness is searched in steps of 0.5 %, the
+ * The colour nearest to `text` (same hue and chroma, lightness changed in OKLCH) that reaches `required` in
+ * every pair of the layering; where only greys can, a grey; null where nothing does. Lightness is searched in steps of 0.5 %, the
  * smaller change first.
  */
-export function nearestPassing(text: Rgba, behind: readonly Rgba[], required: number): Rgba | null {
+export function nearestPassing(text: Rgba, layering: Layering, required: number): Rgba | null {
   const { r, g, b } = text;
   const { l, c, h } = toOklch({ mode: 'rgb', r, g, b });
-  const passes = (candidate: Rgba) => contrastOver(candidate, behind) >= required;
+  const passes = (candidate: Rgba) => layering(candidate).every((pair) => contrastRatio(pair.text, pair.behind) >= required);
   return searchLightness(l, c, h ?? 0, passes) ?? searchLightness(l, 0, 0, passes);
 }
 

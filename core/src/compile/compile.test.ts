@@ -178,7 +178,7 @@ describe('links with everything they can have', () => {
     expect(markup).toContain('<span class="hm-heading">On the spot</span>');
     expect(markup).toContain('<a class="hm-action" href="/give/">Give</a>');
     expect(markup).toContain('<li class="hm-not-phone">');
-    expect(stylesheet).toMatch(/@media \(width < 1000px\) \{\s*\.hm-header:not\(#hm-x\) li\.hm-not-phone \{\s*display: none;/);
+    expect(stylesheet).toMatch(/@media \(width < 1000px\) \{\s*\.hm-header:not\(#hm-x\) \.hm-not-phone\.hm-not-phone \{\s*display: none;/);
   });
   test('draw an icon that repeats once, and refer to it', () => {
     expect(markup.match(/<symbol id="hm-symbol-icon-reed"/g)).toHaveLength(1);

@@ -11,6 +11,7 @@ import { mergeRules } from './passes/merge.ts';
 import { printCss } from './print/css.ts';
 import { printHtml } from './print/html.ts';
 import { commonRules, inheritedBase, modeRules, resetRules } from './reset.ts';
+import { hidingRules } from './shown.ts';
 import { printScript } from './script/script.ts';
 import { rule, type ConditionalRule, type Stylesheet } from './trees.ts';
 import { paletteDeclarations } from './values.ts';
@@ -29,7 +30,7 @@ function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Ty
   const inherited = inheritedBase(context);
   const rules: ConditionalRule[] = [
     ...resetRules(context, inherited), ...commonRules(context), ...headerRules(context), ...panelsRules(context), ...lookRules(context, inherited),
-    ...modeRules(context),
+    ...hidingRules(context), ...modeRules(context),
   ];
   const typefaces = usedTypefaces(context, rules);
   const palette = paletteDeclarations(context, rules.flatMap(({ rule: { declarations } }) => declarations.map(([, value]) => value).filter((value) => value.includes('var('))).join(' '));

@@ -10,17 +10,22 @@ import { familyName } from './values.ts';
 /** The typefaces a stylesheet names, in the order it does. */
 export function usedTypefaces(context: CompileContext, rules: readonly ConditionalRule[]): Typeface[] {
   const families = rules.flatMap(({ rule: { declarations } }) =>
-    declarations.filter(([name]) => name === property('family').css).map(([, value]) => value.split(',')[0] ?? ''));
+    declarations.filter(([name]) => name === property('family').css[0]).map(([, value]) => value.split(',')[0] ?? ''));
   const ids = new Set(families.map((name) => name.slice(context.names.prefix.length)));
   return [...ids].map(findTypeface).filter((typeface) => typeface !== null);
 }
 
 /** All labels of the header: the sample its fallback faces are fitted to. */
 function labels(context: CompileContext): string {
-  const texts = outputParts(context).flatMap((part) => {
-    if (part.kind === 'logo') return [part.text];
-    if (part.kind === 'button') return [part.label];
-    return part.kind === 'menu' ? shownLinks(context.site, part).flatMap((item) => [item.label, item.description ?? '']) : [];
+  const texts = outputParts(context).flatMap((part): readonly string[] => {
+    switch (part.kind) {
+      case 'logo': return [part.text];
+      case 'button': case 'shortcut': return [part.label];
+      case 'menu': return shownLinks(context.site, part).flatMap((item) => [item.label, item.description ?? '']);
+      case 'text': return part.entries.map((entry) => entry.text);
+      case 'search': return [part.placeholder];
+      case 'social': case 'image': case 'rule': case 'opener': return [];
+    }
   });
   return texts.join(' ').slice(0, 5000);
 }

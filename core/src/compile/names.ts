@@ -16,6 +16,8 @@ export interface Names {
   readonly variable: (word: string) => string;
   /** The attribute the script sets once it runs. */
   readonly readyAttribute: string;
+  /** The attribute the script sets while the page is scrolled. */
+  readonly scrolledAttribute: string;
 }
 
 /** How many owners of its kind stand before each part: 0 for the first. */
@@ -49,6 +51,7 @@ export function createNames(site: Site, header: Header, prefix: string): Names {
     name: (word) => `${prefix}${word}`,
     variable: (word) => `--${prefix}${word}`,
     readyAttribute: `data-${prefix}ready`,
+    scrolledAttribute: `data-${prefix}scrolled`,
   };
 }
 

@@ -4,9 +4,10 @@ import { headerParts } from '../document/walk.ts';
 import type { Value } from '../document/values.ts';
 import { within, type CompileContext } from './context.ts';
 import { symbols } from './icons.ts';
+import { positionDeclarations } from './parts/header.ts';
 import type { InheritedBase } from './look-rules.ts';
 import { rule, type ConditionalRule } from './trees.ts';
-import { valueCss } from './values.ts';
+import { valueDeclarations } from './values.ts';
 
 /** The text every slot inherits: the first menu's links at rest, as they are the most. */
 export function inheritedBase(context: CompileContext): InheritedBase {
@@ -23,11 +24,11 @@ export function inheritedBase(context: CompileContext): InheritedBase {
  * reaches ours. Drawings keep their own attributes.
  */
 export function resetRules(context: CompileContext, inherited: InheritedBase): ConditionalRule[] {
-  const css = (id: keyof InheritedBase) => valueCss(context, id, inherited[id] ?? 0);
+  const css = (id: keyof InheritedBase) => valueDeclarations(context, id, inherited[id] ?? 0)[0]?.[1] ?? '';
   const tracking = css('tracking');
   return [
     rule(context.root, [
-      ['all', 'initial'], ['box-sizing', 'border-box'], ['display', 'block'], ['position', 'relative'], ['z-index', '100'],
+      ['all', 'initial'], ['box-sizing', 'border-box'], ['display', 'block'], ...positionDeclarations(context.header), ['z-index', '100'],
       ['color', css('colour')], ['font-family', css('family')], ['font-size', css('size')], ['font-weight', css('weight')],
       ...(tracking === '0' ? [] : [['letter-spacing', tracking] as const]), ['line-height', '1.4'],
     ]),
@@ -40,14 +41,15 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
 
 /** What no look decides: the ring of focus, icons, and the page's own settings for colours and print. */
 export function commonRules(context: CompileContext): ConditionalRule[] {
-  const iconRules = context.panels.length > 0 ? [rule(within(context, `.${context.names.name('icon')}`), [
+  const draws = context.panels.length > 0 || headerParts(context.header).some((part) => part.kind === 'search');
+  const iconRules = draws ? [rule(within(context, `.${context.names.name('icon')}`), [
     ['all', 'unset'], ['box-sizing', 'border-box'], ['display', 'block'], ['inline-size', '1em'], ['block-size', '1em'], ['fill', 'none'], ['stroke', 'currentColor'],
     ['stroke-width', '2'], ['stroke-linecap', 'round'],
   ])] : [];
   return [
     ...iconRules,
     ...(symbols(context) ? [rule(within(context, `.${context.names.name('symbols')}`), [['display', 'none']])] : []),
-    rule(within(context, ':focus-visible'), [['outline', '2px solid currentColor'], ['outline-offset', '2px']]),
+    rule(context.pinnable ? `${within(context, ':focus-visible')}, ${within(context, '[data-pin~=focus]')}` : within(context, ':focus-visible'), [['outline', '2px solid currentColor'], ['outline-offset', '2px']]),
   ];
 }
 

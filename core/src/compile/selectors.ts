@@ -19,7 +19,8 @@ const STATE_CONDITIONS: Readonly<Record<Exclude<State, 'rest' | 'scrolled'>, str
 const LINK_OPEN = '[aria-expanded=true],:has(+[aria-expanded=true])';
 
 function stateCondition(context: CompileContext, slot: string, kind: SlotKind, state: State): string {
-  if (state === 'rest' || state === 'scrolled') return '';
+  if (state === 'rest') return '';
+  if (state === 'scrolled') return `:where([${context.names.scrolledAttribute}]${slot === 'bar' ? '' : ' *'})`;
   const own = STATE_CONDITIONS[state];
   const around = kind.inside === undefined ? null : state === 'open' ? LINK_OPEN : own;
   if (around !== null) return `:where(${around.split(',').map((condition) => `${condition} *`).join()}${context.pinnable ? `,[data-pin~=${state}],[data-pin~=${state}] *` : ''})`;

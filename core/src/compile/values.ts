@@ -1,18 +1,19 @@
 import { formatColour } from '../colour/colour.ts';
-import { property, type PropertyId } from '../document/properties.ts';
-import type { Site } from '../document/site.ts';
-import { readLength, ROLES, type ColourValue, type LengthValue, type Role, type Value } from '../document/values.ts';
-import { colourOf } from '../resolve/colours.ts';
+import { lengthTree, printLength, type LengthValue } from '../document/length.ts';
+import { FOCUS_RING, property, type Property, type PropertyId } from '../document/properties.ts';
+import { isDerived, type DerivedSwatch } from '../document/swatch.ts';
+import {
+  isColourValue, ROLES, type ColourValue, type CornersValue, type LineValue, type PaintValue, type Role, type ShadowValue, type Value,
+} from '../document/values.ts';
+import { colourOf, findSwatch, swatchColour, swatchFamily } from '../resolve/colours.ts';
 import { findTypeface, SYSTEM_FAMILY } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
+import { cssString } from './print/css.ts';
 import type { Declaration } from './trees.ts';
 
-const round = (amount: number) => String(Math.round(amount * 10_000) / 10_000);
-
 export function lengthCss(value: LengthValue): string {
-  const length = readLength(value);
-  if (!length || length.amount === 0) return '0';
-  return `${round(length.amount)}${length.unit}`;
+  const tree = lengthTree(value);
+  return tree ? printLength(tree) : '0';
 }
 
 /** The name our own copy of a typeface has in the output, so that it never mixes with the host page's. */
@@ -38,12 +39,79 @@ export function colourCss(context: CompileContext, value: ColourValue): string {
   return percent === 100 ? link : `color-mix(in srgb, ${link} ${percent}%, transparent)`;
 }
 
-/** Any value of the catalogue as CSS. */
-export function valueCss(context: CompileContext, id: PropertyId, value: Value): string {
-  if (typeof value === 'object') return colourCss(context, value);
-  const { kind } = property(id);
-  if (kind === 'family') return familyCss(context, String(value));
-  return kind === 'number' ? String(value) : lengthCss(value);
+/** A number of px; 0 needs no unit. */
+const px = (amount: number) => (amount === 0 ? '0' : `${amount}px`);
+
+function lineCss(context: CompileContext, { line }: LineValue): string {
+  return line ? `${px(line.width)} ${line.style} ${colourCss(context, line.colour)}` : 'none';
+}
+
+function shadowsCss(context: CompileContext, { shadows }: ShadowValue): string {
+  if (shadows.length === 0) return 'none';
+  return shadows.map(({ x, y, blur, spread, inset, colour }) =>
+    [...(inset ? ['inset'] : []), px(x), px(y), px(blur), ...(spread === undefined ? [] : [px(spread)]), colourCss(context, colour)].join(' ')).join(', ');
+}
+
+function paintCss(context: CompileContext, { paint }: PaintValue): string {
+  if (!paint) return 'none';
+  if ('image' in paint) return `url(${cssString(paint.image)})`;
+  const stops = paint.gradient.stops.map(({ colour, at }) => `${colourCss(context, colour)} ${at}%`);
+  return `linear-gradient(${paint.gradient.angle}deg, ${stops.join(', ')})`;
+}
+
+const UNIT_CSS = { ms: (value: number) => `${value}ms`, '%': (value: number) => String(value / 100) } as const;
+
+/** A value of one kind as CSS, without the names it is declared under. */
+function plainCss(context: CompileContext, entry: Property, value: Value): string {
+  if (typeof value === 'object') {
+    if ('line' in value) return lineCss(context, value);
+    if ('shadows' in value) return shadowsCss(context, value);
+    if ('paint' in value) return paintCss(context, value);
+    return isColourValue(value) ? colourCss(context, value) : '';
+  }
+  switch (entry.kind) {
+    case 'family': return familyCss(context, String(value));
+    case 'number': return entry.unit === undefined ? String(value) : UNIT_CSS[entry.unit](Number(value));
+    case 'choice': return entry.choices[String(value)] ?? '';
+    case 'line': return value === FOCUS_RING ? '2px solid currentColor' : 'none';
+    default: return lengthCss(value);
+  }
+}
+
+function cornerDeclarations(entry: Property, value: LengthValue | CornersValue): Declaration[] {
+  if (typeof value !== 'object') return [['border-radius', lengthCss(value)]];
+  return value.corners.map((corner, index): Declaration => [entry.css[index] ?? '', lengthCss(corner)]);
+}
+
+/** The declarations a value becomes. Names that start with `--` get the output's prefix. */
+export function valueDeclarations(context: CompileContext, id: PropertyId, value: Value): Declaration[] {
+  const entry = property(id);
+  if (entry.kind === 'corners') return cornerDeclarations(entry, value as LengthValue | CornersValue);
+  const css = plainCss(context, entry, value);
+  switch (id) {
+    case 'blur': return [['backdrop-filter', css === '0' ? 'none' : `blur(${css})`]];
+    case 'paint': return [['background-image', css], ...(typeof value === 'object' && 'paint' in value && value.paint && 'image' in value.paint ? [['background-repeat', 'no-repeat'] as const] : [])];
+    // What grows is drawn at no width where it is hidden; without growing it only fades.
+    case 'markFrom': return [[context.names.variable('mark-hidden'), value === 'at once' ? '1' : '0 1'], ['transform-origin', css]];
+    default: return entry.css.map((name): Declaration => [name.startsWith('--') ? context.names.variable(name.slice(2)) : name, css]);
+  }
+}
+
+/** A swatch as CSS: its colour, or how it is made from those it follows, so that it still follows them in the output. */
+function swatchCss(context: CompileContext, id: string): string {
+  const swatch = findSwatch(context.site, id);
+  if (!swatch || !isDerived(swatch)) return formatColour(swatchColour(context.site, id));
+  return derivedCss(context, swatch);
+}
+
+function derivedCss(context: CompileContext, { from, change, by, with: other }: DerivedSwatch): string {
+  const base = `var(${swatchVariable(context, from)})`;
+  switch (change) {
+    case 'lighter': return `color-mix(in oklab, ${base}, white ${by}%)`;
+    case 'darker': return `color-mix(in oklab, ${base}, black ${by}%)`;
+    case 'thinner': return `color-mix(in srgb, ${base} ${100 - by}%, transparent)`;
+    case 'mixed': return `color-mix(in oklab, ${base}, var(${swatchVariable(context, other ?? from)}) ${by}%)`;
+  }
 }
 
 /** The custom properties of the palette that `css` uses, roles first, each after what it leads to. */
@@ -51,22 +119,19 @@ export function paletteDeclarations(context: CompileContext, css: string): Decla
   const { site } = context;
   const used = variablesIn(css);
   const roles = usedRoles(context, used);
-  const swatches = site.palette.filter(({ id }) => isUsed(used, swatchVariable(context, id)) || roles.some((role) => leadsTo(site, role, id)));
+  const named = [
+    ...site.palette.map((swatch) => swatch.id).filter((id) => used.has(swatchVariable(context, id))),
+    ...roles.flatMap((role) => ('swatch' in site.roles[role] ? [site.roles[role].swatch] : [])),
+  ];
+  const family = new Set(named.flatMap((id) => [...swatchFamily(site, id)]));
   return [
-    ...swatches.map(({ id, value }): Declaration => [swatchVariable(context, id), formatColour(colourOf(site, { literal: value }))]),
+    ...site.palette.filter(({ id }) => family.has(id)).map(({ id }): Declaration => [swatchVariable(context, id), swatchCss(context, id)]),
     ...roles.map((role): Declaration => [roleVariable(context, role), colourCss(context, site.roles[role])]),
   ];
 }
 
-const isUsed = (used: ReadonlySet<string>, variable: string) => used.has(variable);
-
 /** The custom properties a text of CSS reads. */
 const variablesIn = (css: string): ReadonlySet<string> => new Set([...css.matchAll(/var\((--[\w-]+)\)/g)].map((match) => match[1] ?? ''));
-
-const leadsTo = (site: Site, role: Role, swatch: string) => {
-  const value = site.roles[role];
-  return 'swatch' in value && value.swatch === swatch;
-};
 
 function usedRoles(context: CompileContext, variables: ReadonlySet<string>): Role[] {
   const used = new Set<Role>();
@@ -76,6 +141,6 @@ function usedRoles(context: CompileContext, variables: ReadonlySet<string>): Rol
     const value = context.site.roles[role];
     if ('role' in value) use(value.role);
   };
-  for (const role of ROLES) if (isUsed(variables, roleVariable(context, role))) use(role);
+  for (const role of ROLES) if (variables.has(roleVariable(context, role))) use(role);
   return ROLES.filter((role) => used.has(role));
 }

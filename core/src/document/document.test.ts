@@ -2,10 +2,12 @@ import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
 import { SLOTS } from './catalogue.ts';
 import { PROPERTIES, property, PROPERTY_IDS } from './properties.ts';
-import { acceptsValue, allowedValue, isCleanSvg } from './schema.ts';
+import { acceptsValue, allowedValue } from './accepts.ts';
+import { isCleanSvg } from './schema.ts';
 import { STATES } from './states.ts';
 import { refuseUrl } from './url.ts';
-import { readLength, toPixels, type Value } from './values.ts';
+import { readLength, toPixels } from './length.ts';
+import type { Value } from './values.ts';
 import { idsOf, itemsOf, ownersOf, walkMenu } from './walk.ts';
 import type { SlotKind } from './slot.ts';
 
@@ -27,7 +29,7 @@ describe('the catalogues', () => {
     for (const id of PROPERTY_IDS) {
       expect(used).toContain(id);
       const initial = property(id).initial;
-      if (id !== 'width') expect(acceptsValue(property(id), initial)).toBe(true);
+      if (!['width', 'thickness', 'drawnHeight'].includes(id)) expect(acceptsValue(property(id), initial)).toBe(true);
       for (const nonsense of [null, undefined, true, {}, [], 'nonsense', NaN, -1e9, { swatch: 5 }, { literal: 'red;' }]) expect(acceptsValue(property(id), nonsense)).toBe(false);
       expect(allowedValue(property(id)).length).toBeGreaterThan(5);
     }
@@ -37,8 +39,9 @@ describe('the catalogues', () => {
 test('lengths are px, or carry their unit', () => {
   expect(readLength('1.5rem')).toEqual({ amount: 1.5, unit: 'rem' });
   expect(readLength('16')).toEqual({ amount: 16, unit: 'px' });
-  for (const wrong of ['1vw', 'abc', '1..2px', '']) expect(readLength(wrong)).toBeNull();
-  expect([toPixels(12, 16), toPixels('1rem', 20), toPixels('0.5em', 20)]).toEqual([12, 16, 10]);
+  for (const wrong of ['1ch', 'abc', '1..2px', '', 'calc(1px + 1rem)']) expect(readLength(wrong)).toBeNull();
+  const at = { fontSize: 20, width: 1000, whole: 50 };
+  expect([12, '1rem', '0.5em', '2vw', '50%', 'clamp(1px, 1vw, 8px)', 'x'].map((length) => toPixels(length, at))).toEqual([12, 16, 10, 20, 25, 8, 0]);
   expect(acceptsValue(property('size'), '16' as Value)).toBe(false);
   expect(acceptsValue(property('size'), '1rem')).toBe(true);
 });

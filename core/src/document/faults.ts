@@ -1,4 +1,5 @@
 import { isRecord } from '../base/json.ts';
+import { parseColour } from '../colour/colour.ts';
 import { ITEM_ROLES, type ItemField } from './menu-item.ts';
 import { LIMITS } from './limits.ts';
 import { ID, PAGE_PATH, refuseUrl } from './url.ts';
@@ -28,7 +29,9 @@ const url: Check = (value) => {
 
 /** A picture: an address, or a small raster picture as data. */
 const IMAGE_DATA = /^data:image\/(?:png|jpeg|webp|gif|avif);base64,[A-Za-z0-9+/]+=*$/;
-const image: Check = (value) => {
+
+/** Why a value is no picture that may be shown, or null. */
+export const pictureFault: Check = (value) => {
   if (typeof value === 'string' && value.startsWith('data:') && value.length <= LIMITS.image && IMAGE_DATA.test(value)) return null;
   return url(value) === null ? null : `a picture’s address, or a PNG, JPEG, WebP, AVIF or GIF as data of at most ${LIMITS.image} characters`;
 };
@@ -76,7 +79,8 @@ export function targetFaults(value: unknown, path: readonly string[] = []): Faul
   return faults;
 }
 
-const bandIds: Check = (value) =>
+/** Which bands something shows in. */
+export const bandIds: Check = (value) =>
   (Array.isArray(value) && value.length > 0 && value.length <= 8 && value.every((entry) => id(entry) === null) ? null : 'a list of the ids of 1 to 8 bands');
 
 const ITEM_REQUIRED: Fields = { id, label: text(LIMITS.label), target: () => null, children: () => null };
@@ -84,7 +88,7 @@ const ITEM_REQUIRED: Fields = { id, label: text(LIMITS.label), target: () => nul
 /** What a link may have besides, with what is allowed there. */
 const ITEM_CHECKS: Readonly<Record<ItemField, Check>> = {
   role: (value) => ((ITEM_ROLES as readonly unknown[]).includes(value) ? null : `one of ${ITEM_ROLES.join(', ')}`),
-  description: text(LIMITS.label, 1), icon: id, image, imageText: text(LIMITS.label, 1), name: text(LIMITS.label, 1), labelHidden: literal(true),
+  description: text(LIMITS.label, 1), icon: id, image: pictureFault, imageText: text(LIMITS.label, 1), name: text(LIMITS.label, 1), labelHidden: literal(true),
   title: text(LIMITS.label, 1), newTab: literal(true), rel: matching(TOKENS, 'words such as nofollow, separated by single spaces'),
   className: matching(TOKENS, 'class names separated by single spaces'), bands: bandIds,
 };
@@ -126,3 +130,27 @@ export function pageFaults(pages: unknown): Fault[] {
   });
   return faults;
 }
+
+const hexColour: Check = (value) => (value === null || (typeof value === 'string' && parseColour(value) !== null) ? null : 'a CSS colour or null');
+const nullableId: Check = (value) => (value === null ? null : id(value));
+const SOCIAL_FIELDS: Fields = { id, name: text(LIMITS.label), url, icon: id, colour: hexColour };
+const ENTRY_FIELDS: Fields = { id, text: text(LIMITS.label), icon: nullableId, target: () => null };
+
+/** Most social marks or texts in one part. */
+export const MOST_ENTRIES = 30;
+
+function listFaults(value: unknown, fields: Fields, withTarget: boolean): Fault[] {
+  if (!Array.isArray(value) || value.length > MOST_ENTRIES) return [{ path: [], allowed: `a list of at most ${MOST_ENTRIES}` }];
+  const faults: Fault[] = [];
+  value.forEach((entry: unknown, index) => {
+    const path = [String(index)];
+    if (recordFaults(entry, path, fields, {}, faults) && withTarget) faults.push(...targetFaults(entry['target'], [...path, 'target']));
+  });
+  return faults;
+}
+
+/** What is wrong with the marks of a social part. */
+export const socialFaults = (value: unknown): Fault[] => listFaults(value, SOCIAL_FIELDS, false);
+
+/** What is wrong with the texts of a text part. */
+export const textFaults = (value: unknown): Fault[] => listFaults(value, ENTRY_FIELDS, true);

@@ -4,9 +4,10 @@ import { LIMITS } from './limits.ts';
 import type { MenuItem } from './menu-item.ts';
 import type { Site } from './site.ts';
 import type { Target } from './target.ts';
-import type { ColourValue, Value } from './values.ts';
+import { isDerived } from './swatch.ts';
+import { coloursIn, type ColourValue, type Value } from './values.ts';
 import type { Part } from './part.ts';
-import { ownersOf, placedParts, rowParts, walkMenu } from './walk.ts';
+import { ownersOf, placedParts, rowParts, slotKind, walkMenu } from './walk.ts';
 
 /** What a site refers to by id, gathered once. */
 interface Known {
@@ -25,8 +26,8 @@ const dangling = (path: string, what: string, id: string, known: ReadonlySet<str
   }];
 
 function colourProblems(value: Value | undefined, path: string, known: Known): Problem[] {
-  if (typeof value !== 'object' || !('swatch' in value)) return [];
-  return dangling(`${path}/swatch`, 'swatch', value.swatch, known.swatches);
+  if (typeof value !== 'object') return [];
+  return coloursIn(value).flatMap((colour) => ('swatch' in colour ? dangling(`${path}/swatch`, 'swatch', colour.swatch, known.swatches) : []));
 }
 
 function targetProblems(target: Target, path: string, known: Known): Problem[] {
@@ -36,7 +37,7 @@ function targetProblems(target: Target, path: string, known: Known): Problem[] {
 
 function itemProblems(item: MenuItem, path: string, known: Known): Problem[] {
   const icon = item.icon === undefined ? [] : dangling(`${path}/icon`, 'icon', item.icon, known.icons);
-  const bands = (item.bands ?? []).flatMap((band, index) => dangling(`${path}/bands/${index}`, 'band', band, known.bands));
+  const bands = shownProblems(item.bands, path, known);
   return [...targetProblems(item.target, `${path}/target`, known), ...icon, ...bands];
 }
 
@@ -64,7 +65,10 @@ function uniqueIds(site: Site): Problem[] {
     piece.rows.forEach((row, rowIndex) => {
       const path = `/pieces/${index}/rows/${rowIndex}`;
       note(row.id, path);
-      for (const part of rowParts(row)) note(part.id, `${path}/zones`);
+      for (const part of rowParts(row)) {
+        note(part.id, `${path}/zones`);
+        for (const entry of part.kind === 'social' ? part.links : part.kind === 'text' ? part.entries : []) note(entry.id, `${path}/zones`);
+      }
     });
   });
   return problems;
@@ -107,15 +111,30 @@ function lookProblems(site: Site, known: Known): Problem[] {
 
 /** A part's references. The link a menu starts from may be gone: then nothing is shown, and a check says so. */
 function partProblems(part: Part, at: string, known: Known): Problem[] {
-  if (part.kind === 'menu') return dangling(`${at}/menu`, 'menu', part.menu, known.menus);
-  if (part.kind === 'opener') return dangling(`${at}/panel`, 'panel', part.panel, known.panels);
-  return part.kind === 'button' ? targetProblems(part.target, `${at}/target`, known) : [];
+  const icon = (id: string | null, path: string) => (id === null ? [] : dangling(path, 'icon', id, known.icons));
+  switch (part.kind) {
+    case 'menu': return dangling(`${at}/menu`, 'menu', part.menu, known.menus);
+    case 'opener': return dangling(`${at}/panel`, 'panel', part.panel, known.panels);
+    case 'button': case 'image': return targetProblems(part.target, `${at}/target`, known);
+    case 'shortcut': return [...targetProblems(part.target, `${at}/target`, known), ...icon(part.icon, `${at}/icon`)];
+    case 'social': return part.links.flatMap((link, index) => icon(link.icon, `${at}/links/${index}/icon`));
+    case 'text': return part.entries.flatMap((entry, index) => [
+      ...targetProblems(entry.target, `${at}/entries/${index}/target`, known), ...icon(entry.icon, `${at}/entries/${index}/icon`),
+    ]);
+    case 'logo': case 'search': case 'rule': return [];
+  }
 }
+
+const shownProblems = (bands: readonly string[] | undefined, at: string, known: Known): Problem[] =>
+  (bands ?? []).flatMap((band, index) => dangling(`${at}/bands/${index}`, 'band', band, known.bands));
 
 function pieceProblems(site: Site, known: Known): Problem[] {
   const folds = site.pieces.flatMap((piece, index) =>
     (piece.kind === 'header' && piece.foldBand !== null ? dangling(`/pieces/${index}/foldBand`, 'band', piece.foldBand, known.bands) : []));
-  return [...folds, ...placedParts(site).flatMap(({ part, path }) => partProblems(part, path, known))];
+  const rows = site.pieces.flatMap((piece, index) => (piece.kind === 'header'
+    ? piece.rows.flatMap((row, place) => shownProblems(row.bands, `/pieces/${index}/rows/${place}`, known)) : []));
+  const parts = placedParts(site).flatMap(({ part, path }) => [...partProblems(part, path, known), ...shownProblems(part.bands, path, known)]);
+  return [...folds, ...rows, ...parts];
 }
 
 function menuProblems(site: Site, known: Known): Problem[] {
@@ -149,7 +168,7 @@ export function checkIntegrity(site: Site): Problem[] {
     panels: ids(site.pieces.filter((piece) => piece.kind === 'panel')),
   };
   const roles = Object.entries(site.roles).flatMap(([role, value]) => colourProblems(value, `/roles/${role}`, known));
-  const circular = roleCycles(site.roles);
+  const circular = [...roleCycles(site.roles), ...swatchProblems(site, known), ...sameLookProblems(site)];
   return [...uniqueIds(site), ...bandProblems(site), ...roles, ...circular, ...lookProblems(site, known), ...pieceProblems(site, known), ...menuProblems(site, known)];
 }
 
@@ -166,5 +185,43 @@ function roleCycles(roles: Site['roles']): Problem[] {
       code: 'circular', path: `/roles/${start}`, message: `/roles/${start}: the role leads back to itself`, found: [...seen].join(' → '),
       allowed: 'a swatch, a literal, or a role that ends in one',
     }];
+  });
+}
+
+const circle = (path: string, what: string, found: string, allowed: string): Problem => ({ code: 'circular', path, message: `${path}: ${what}`, found, allowed });
+
+/** Swatches follow swatches that are there, and none follows itself. */
+function swatchProblems(site: Site, known: Known): Problem[] {
+  const byId = new Map(site.palette.map((swatch) => [swatch.id, swatch]));
+  const made = (id: string): string[] => {
+    const swatch = byId.get(id);
+    return swatch && isDerived(swatch) ? [swatch.from, ...(swatch.with === undefined ? [] : [swatch.with])] : [];
+  };
+  return site.palette.flatMap((swatch, index) => {
+    if (!isDerived(swatch)) return [];
+    const path = `/palette/${index}`;
+    const gone = [...dangling(`${path}/from`, 'swatch', swatch.from, known.swatches), ...(swatch.with === undefined ? [] : dangling(`${path}/with`, 'swatch', swatch.with, known.swatches))];
+    const ancestors = new Set(made(swatch.id));
+    for (const id of ancestors) for (const further of made(id)) ancestors.add(further);
+    if (ancestors.has(swatch.id)) gone.push(circle(path, `the swatch ${swatch.name} is made of itself`, [...ancestors].join(' → '), 'a swatch that ends in a colour of its own'));
+    if (swatch.change === 'mixed' && swatch.with === undefined) gone.push({ code: 'shape', path: `${path}/with`, message: `${path}/with: a mixed swatch needs another one`, found: 'nothing', allowed: 'the id of a swatch' });
+    return gone;
+  });
+}
+
+/** Slots that look the same are there, each says so once, and none leads back to itself. */
+function sameLookProblems(site: Site): Problem[] {
+  const key = (ref: { owner: string; slot: string }) => `${ref.owner} ${ref.slot}`;
+  const next = new Map(site.sameLooks.map((entry) => [key(entry), entry.as]));
+  return site.sameLooks.flatMap((entry, index) => {
+    const path = `/sameLooks/${index}`;
+    const gone = [entry, entry.as].filter((ref) => slotKind(site, ref) === null).map((ref): Problem => ({
+      code: 'unknown-reference', path, message: `${path}: there is no slot "${ref.slot}" at "${ref.owner}"`, found: key(ref), allowed: 'a slot of a piece, row or part of this site',
+    }));
+    const seen = new Set<string>();
+    for (let at: { owner: string; slot: string } | undefined = entry; at && !seen.has(key(at)); at = next.get(key(at))) seen.add(key(at));
+    const last = [...seen].at(-1);
+    const back = last === undefined ? undefined : next.get(last);
+    return back && seen.has(key(back)) ? [...gone, circle(path, 'the look leads back to itself', [...seen].join(' → '), 'a slot that has a look of its own')] : gone;
   });
 }

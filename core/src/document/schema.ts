@@ -2,12 +2,17 @@ import { array, boolean, lazy, mixed, number, object, string, ValidationError, t
 import { isRecord } from '../base/json.ts';
 import { parseColour } from '../colour/colour.ts';
 import { slotsOf, type OwnerKind } from './catalogue.ts';
-import { itemFaults, pageFaults, targetFaults, type Fault } from './faults.ts';
+import { acceptsValue, allowedValue, COLOUR_ALLOWED, isColourLink } from './accepts.ts';
+import { bandIds, itemFaults, pageFaults, pictureFault, socialFaults, targetFaults, textFaults, type Fault } from './faults.ts';
 import { LIMITS } from './limits.ts';
-import { isPropertyId, property, type Property } from './properties.ts';
+import { isPropertyId, property } from './properties.ts';
+import { ARRANGEMENT_IDS } from './pieces/header.ts';
+import { SOCIAL_COLOURS } from './parts/social.ts';
+import { DERIVATIONS } from './swatch.ts';
 import { LEVEL_KEYS, SHOWN_LEVELS, isState } from './states.ts';
-import { ID, LANGUAGE_TAG, SITE_ADDRESS } from './url.ts';
-import { LENGTH_UNITS, readLength, ROLES, toPixels } from './values.ts';
+import type { PartKindName } from './part.ts';
+import { ID, LANGUAGE_TAG, refuseUrl, SITE_ADDRESS } from './url.ts';
+import { ROLES } from './values.ts';
 import { isFamily } from '../text/typefaces.ts';
 
 /*
@@ -41,15 +46,7 @@ const literal = (value: string | number) => mixed().strict().oneOf([value], JSON
 const colourLiteral = 'a CSS colour such as #3f6b4a, rgb(63 107 74) or oklch(60% 0.1 150)';
 const cssColour = () => text(100).test('colour', colourLiteral, (value) => parseColour(value) !== null);
 
-const alpha = () => number().strict().typeError('a number from 0 to 1').min(0, 'a number from 0 to 1').max(1, 'a number from 0 to 1').optional();
-const COLOUR_ALLOWED = '{ "swatch": id, "alpha"? }, { "role": name, "alpha"? } or { "literal": colour }';
-
-export const colourValueSchema = lazy((value: unknown) => {
-  if (isRecord(value) && 'swatch' in value) return record({ swatch: id(), alpha: alpha() });
-  if (isRecord(value) && 'role' in value) return record({ role: choice(ROLES), alpha: alpha() });
-  if (isRecord(value) && 'literal' in value) return record({ literal: cssColour() });
-  return mixed().test('colour-value', COLOUR_ALLOWED, () => false);
-});
+export const colourValueSchema = mixed().strict().test('colour-value', COLOUR_ALLOWED, (value) => isColourLink(value));
 
 /** A tagged union: the value's `kind` says which schema it must match. */
 function tagged(what: string, schemas: Readonly<Record<string, Schema>>): Schema {
@@ -79,33 +76,6 @@ const judged = (name: string, faultsOf: (value: unknown) => readonly Fault[]): S
 const MOST_FAULTS = 50;
 
 const targetSchema = judged('target', (value) => targetFaults(value));
-
-/** What a property's value may be, as words; the check itself is `acceptsValue`. */
-export function allowedValue(entry: Property): string {
-  switch (entry.kind) {
-    case 'colour': return COLOUR_ALLOWED;
-    case 'length': return `a number of px from ${entry.min} to ${entry.max}, or text with ${(entry.units ?? LENGTH_UNITS).join(', ')} such as "1.25rem"`;
-    case 'number': return `a number from ${entry.min} to ${entry.max}`;
-    case 'family': return 'a bundled typeface or "system"';
-  }
-}
-
-/** Whether a value may stand in a look for this property. */
-export function acceptsValue(entry: Property, value: unknown): boolean {
-  switch (entry.kind) {
-    case 'colour': return colourValueSchema.isValidSync(value);
-    case 'family': return typeof value === 'string' && isFamily(value);
-    case 'number': return typeof value === 'number' && value >= entry.min && value <= entry.max;
-    case 'length': {
-      if (typeof value !== 'number' && typeof value !== 'string') return false;
-      if (typeof value === 'string' && /^-?[\d.]+$/.test(value)) return false;
-      const length = readLength(value);
-      if (!length || !(entry.units ?? LENGTH_UNITS).includes(length.unit)) return false;
-      const pixels = toPixels(value, 16);
-      return pixels >= entry.min && pixels <= entry.max;
-    }
-  }
-}
 
 /** Walks a look by the catalogue; faults are paths below the look with what is allowed there. */
 function lookFaults(kind: OwnerKind, look: unknown): Fault[] {
@@ -155,27 +125,44 @@ export function isCleanSvg(source: string): boolean {
   return /^\s*<svg[\s>]/i.test(source) && /<\/svg>\s*$/i.test(source) && !dangerous.test(source.replace(/&(?:amp|lt|gt|quot|apos|#\d+);/g, ''));
 }
 
-const menuPartSchema = record({
-  kind: literal('menu'), id: id(), name: text(), menu: id(), branch: string().strict().nullable().defined('a link’s id or null'),
+const bands = () => mixed().strict().optional().test('bands', 'a list of the ids of 1 to 8 bands', (value) => value === undefined || bandIds(value) === null);
+const picture = () => mixed().strict().nullable().defined('a picture or null')
+  .test('picture', 'a picture’s address or data, or null', (value) => value === null || (value !== '' && pictureFault(value) === null));
+const address = () => text(LIMITS.url).test('address', 'an address of a page', (value) => refuseUrl(value) === null);
+const nullableId = () => string().strict().nullable().defined('an id or null').matches(ID, { message: 'an id or null', excludeEmptyString: false });
+
+/** A part's schema: what all have, and its own settings. */
+const part = (kind: PartKindName, fields: Record<string, Schema> = {}) =>
+  record({ kind: literal(kind), id: id(), bands: bands(), ...fields, look: look(kind) });
+
+const menuPartSchema = part('menu', {
+  name: text(), menu: id(), branch: string().strict().nullable().defined('a link’s id or null'),
   levels: mixed().strict().oneOf([...SHOWN_LEVELS], `one of ${SHOWN_LEVELS.join(', ')}`).required(`one of ${SHOWN_LEVELS.join(', ')}`),
-  opensOn: choice(['click', 'hover']), look: look('menu'),
+  opensOn: choice(['click', 'hover']),
 });
 
-const partSchema = tagged('part', {
-  logo: record({ kind: literal('logo'), id: id(), text: text(), svg: svg(), textShown: flag(), svgHeight: whole(8, 400), look: look('logo') }),
+const PART_SCHEMAS: Readonly<Record<PartKindName, Schema>> = {
+  logo: part('logo', { text: text(), svg: svg(), image: picture(), second: svg(), textShown: flag() }),
   menu: menuPartSchema,
-  button: record({ kind: literal('button'), id: id(), label: text(), target: targetSchema, look: look('button') }),
-  opener: record({ kind: literal('opener'), id: id(), label: text(), panel: id(), look: look('opener') }),
-});
+  button: part('button', { label: text(), target: targetSchema }),
+  search: part('search', { label: text(), placeholder: text(), action: address(), field: text(80).matches(/^[^\s"'<>&]+$/, 'a name without spaces'), open: flag() }),
+  social: part('social', { name: text(), links: judged('links', socialFaults), colours: choice(SOCIAL_COLOURS) }),
+  text: part('text', { entries: judged('entries', textFaults) }),
+  image: part('image', { image: picture(), svg: svg(), alternative: text(), target: targetSchema }),
+  rule: part('rule'),
+  shortcut: part('shortcut', { label: text(), labelShown: flag(), icon: nullableId(), target: targetSchema }),
+  opener: part('opener', { label: text(), panel: id() }),
+};
 
-const zone = () => list(partSchema, 50);
+const zone = () => list(tagged('part', PART_SCHEMAS), 50);
 const rowSchema = record({
-  id: id(), name: text(), zones: record({ start: zone(), middle: zone(), end: zone() }), look: look('row'),
+  id: id(), name: text(), contained: whole(200, 4000).nullable().notRequired().defined('a whole number from 200 to 4000, or null'), arrangement: choice(ARRANGEMENT_IDS), apart: whole(1, 10),
+  bands: bands(), zones: record({ start: zone(), middle: zone(), end: zone() }), look: look('row'),
 });
 
 const pieceSchema = tagged('piece', {
   header: record({
-    kind: literal('header'), id: id(), name: text(), foldBand: string().strict().nullable().defined('a band’s id or null'),
+    kind: literal('header'), id: id(), name: text(), foldBand: string().strict().nullable().defined('a band’s id or null'), stays: flag(), over: flag(),
     rows: list(rowSchema, 8, 1), look: look('header'),
   }),
   panel: record({
@@ -184,6 +171,16 @@ const pieceSchema = tagged('piece', {
   }),
 });
 
+const isSwatchRecord = (value: unknown) => isRecord(value) && 'from' in value;
+const ownSwatch = record({ id: id(), name: text(80), value: cssColour() });
+const derivedSwatch = record({
+  id: id(), name: text(80), from: id(), change: choice(DERIVATIONS), by: number().strict().required('a number from 0 to 100').typeError('a number from 0 to 100').min(0, 'a number from 0 to 100').max(100, 'a number from 0 to 100'),
+  with: string().strict().optional().matches(ID, 'the id of a swatch'),
+});
+const swatchSchema = lazy((value: unknown) => (isSwatchRecord(value) ? derivedSwatch : ownSwatch)) as unknown as Schema;
+
+const sameLook = record({ owner: id(), slot: text(40), as: record({ owner: id(), slot: text(40) }) });
+
 const language = () => text(35).matches(LANGUAGE_TAG, 'a language tag such as en or pt-BR');
 const siteUrl = () => text(LIMITS.url).matches(SITE_ADDRESS, 'an address starting with https:// or http://, or empty');
 
@@ -191,8 +188,8 @@ export const siteSchema = record({
   format: literal('hamaca-site'),
   formatVersion: whole(1, 1_000_000),
   name: text(), url: siteUrl(), language: language(), direction: choice(['ltr', 'rtl']),
-  palette: list(record({ id: id(), name: text(80), value: cssColour() }), LIMITS.swatches),
-  roles: record(Object.fromEntries(ROLES.map((role) => [role, colourValueSchema as unknown as Schema]))),
+  palette: list(swatchSchema, LIMITS.swatches),
+  roles: record(Object.fromEntries(ROLES.map((role) => [role, colourValueSchema]))),
   typeStyles: list(
     record({
       id: id(), name: text(80), size: whole(6, 200), weight: whole(100, 900),
@@ -203,6 +200,7 @@ export const siteSchema = record({
   icons: list(record({ id: id(), name: text(80), svg: svgSource().required('cleaned SVG source'), set: string().strict().nullable().oneOf(['tabler', null], '"tabler" or null').defined('"tabler" or null') }), LIMITS.icons),
   menus: list(record({ id: id(), name: text(), items: judged('items', (value) => itemFaults(value)) }), LIMITS.menus),
   pieces: list(pieceSchema, 50),
+  sameLooks: list(sameLook, 500),
   scenes: list(record({ id: id(), name: text(80), kind: choice(['blank', 'article', 'picture']), ground: cssColour() }), 50, 1),
 });
 

@@ -1,5 +1,7 @@
 import type { Piece } from './piece.ts';
 import type { MenuItem } from './menu-item.ts';
+import type { SlotRef } from './look.ts';
+import type { Swatch } from './swatch.ts';
 import type { ColourValue, Role } from './values.ts';
 
 /** Everything Hamaca keeps about one website. Plain JSON; references are ids; nothing derived is stored. */
@@ -21,14 +23,14 @@ export interface Site {
   readonly icons: readonly Icon[];
   readonly menus: readonly Menu[];
   readonly pieces: readonly Piece[];
+  /** Slots that look like another one; what they say themselves goes before. */
+  readonly sameLooks: readonly SameLook[];
   readonly scenes: readonly Scene[];
 }
 
-/** A named colour; `value` is a CSS colour literal. */
-export interface Swatch {
-  readonly id: string;
-  readonly name: string;
-  readonly value: string;
+/** A slot that takes another one's look. */
+export interface SameLook extends SlotRef {
+  readonly as: SlotRef;
 }
 
 /** A named setting of type; `size` in px. */

@@ -1,3 +1,5 @@
+import type { LengthValue } from './length.ts';
+
 /** The jobs a colour does everywhere on a site. */
 export const ROLES = ['ink', 'paper', 'accent', 'on-accent', 'soft', 'line'] as const;
 
@@ -9,31 +11,74 @@ export type ColourValue =
   | { readonly role: Role; readonly alpha?: number }
   | { readonly literal: string };
 
-/** A length in px when a number, else with the unit the designer wrote (`1rem`, `0.5em`). */
-export type LengthValue = number | string;
+export const LINE_STYLES = ['solid', 'dashed', 'dotted', 'double'] as const;
 
-export type Value = ColourValue | LengthValue;
-
-export const LENGTH_UNITS = ['px', 'rem', 'em'] as const;
-
-export type LengthUnit = (typeof LENGTH_UNITS)[number];
-
-const LENGTH = /^(-?\d+(?:\.\d{1,4})?)(px|rem|em)?$/;
-
-/** Splits a length into number and unit, or null where the text is none. */
-export function readLength(value: LengthValue): { amount: number; unit: LengthUnit } | null {
-  if (typeof value === 'number') return Number.isFinite(value) ? { amount: value, unit: 'px' } : null;
-  const match = LENGTH.exec(value);
-  return match ? { amount: Number(match[1]), unit: (match[2] ?? 'px') as 'px' } : null;
+/** A line along an edge, in px; null where there is none. */
+export interface LineValue {
+  readonly line: { readonly width: number; readonly style: (typeof LINE_STYLES)[number]; readonly colour: ColourValue } | null;
 }
 
-/** A rem where the host page has not changed it; our own lengths are px for just that uncertainty. */
-const ROOT_SIZE = 16;
+/** One shadow; distances in px. */
+export interface Shadow {
+  readonly x: number;
+  readonly y: number;
+  readonly blur: number;
+  readonly spread?: number;
+  readonly inset?: boolean;
+  readonly colour: ColourValue;
+}
 
-/** A length in px: `em` counts in `fontSize` px, `rem` in 16 px. */
-export function toPixels(value: LengthValue, fontSize: number): number {
-  const length = readLength(value);
-  if (!length) return 0;
-  const factor = { px: 1, rem: ROOT_SIZE, em: fontSize }[length.unit];
-  return length.amount * factor;
+/** Shadows, the topmost first; an empty list is none. */
+export interface ShadowValue {
+  readonly shadows: readonly Shadow[];
+}
+
+/** A colour on the way of a gradient, `at` per cent of it. */
+export interface GradientStop {
+  readonly colour: ColourValue;
+  readonly at: number;
+}
+
+/** What is drawn over a fill: a straight gradient (`angle` in degrees, 0 upwards), a picture by its address, or nothing. */
+export type Paint =
+  | { readonly gradient: { readonly angle: number; readonly stops: readonly GradientStop[] } }
+  | { readonly image: string };
+
+export interface PaintValue {
+  readonly paint: Paint | null;
+}
+
+/** Radii of the four corners: start of the first edge, its end, end of the last edge, its start (CSS Logical Properties 1). */
+export interface CornersValue {
+  readonly corners: readonly [LengthValue, LengthValue, LengthValue, LengthValue];
+}
+
+/** A keyword is text; so are families and lengths with a unit. */
+export type Value = ColourValue | LengthValue | LineValue | ShadowValue | PaintValue | CornersValue;
+
+export function isColourValue(value: unknown): value is ColourValue {
+  return typeof value === 'object' && value !== null && ('swatch' in value || 'role' in value || 'literal' in value);
+}
+
+/** The same value with every colour in it changed; the same object where nothing changes. */
+export function mapColours(value: Value, change: (colour: ColourValue) => ColourValue): Value {
+  if (typeof value !== 'object') return value;
+  if (isColourValue(value)) return change(value);
+  if ('line' in value) return value.line ? { line: { ...value.line, colour: change(value.line.colour) } } : value;
+  if ('shadows' in value) return { shadows: value.shadows.map((shadow) => ({ ...shadow, colour: change(shadow.colour) })) };
+  if ('paint' in value && value.paint && 'gradient' in value.paint) {
+    const { angle, stops } = value.paint.gradient;
+    return { paint: { gradient: { angle, stops: stops.map((stop) => ({ ...stop, colour: change(stop.colour) })) } } };
+  }
+  return value;
+}
+
+/** Every colour in a value. */
+export function coloursIn(value: Value): ColourValue[] {
+  const found: ColourValue[] = [];
+  mapColours(value, (colour) => {
+    found.push(colour);
+    return colour;
+  });
+  return found;
 }

@@ -18,6 +18,8 @@ export interface Owner {
   readonly id: string;
   readonly look: Look;
   readonly piece: Piece;
+  /** Id of the row a part stands in; null for anything else. */
+  readonly row: string | null;
   /** JSON Pointer of the owner. */
   readonly path: string;
 }
@@ -113,14 +115,14 @@ function listOwners(site: Site): ReadonlyMap<string, Owner> {
   for (const placed of placedParts(site)) parts.set(placed.piece, [...(parts.get(placed.piece) ?? []), placed]);
   site.pieces.forEach((piece, index) => {
     const path = `/pieces/${index}`;
-    owners.set(piece.id, { kind: piece.kind, id: piece.id, look: piece.look, piece, path });
+    owners.set(piece.id, { kind: piece.kind, id: piece.id, look: piece.look, piece, row: null, path });
     const own = parts.get(piece) ?? [];
-    const add = ({ part, path: at }: PlacedPart) => { owners.set(part.id, { kind: part.kind, id: part.id, look: part.look, piece, path: at }); };
-    if (piece.kind === 'panel') own.forEach(add);
+    const add = ({ part, path: at }: PlacedPart, row: string | null) => { owners.set(part.id, { kind: part.kind, id: part.id, look: part.look, piece, row, path: at }); };
+    if (piece.kind === 'panel') for (const placed of own) add(placed, null);
     else piece.rows.forEach((row, place) => {
       const rowPath = `${path}/rows/${place}`;
-      owners.set(row.id, { kind: 'row', id: row.id, look: row.look, piece, path: rowPath });
-      own.filter((placed) => placed.path.startsWith(`${rowPath}/`)).forEach(add);
+      owners.set(row.id, { kind: 'row', id: row.id, look: row.look, piece, row: null, path: rowPath });
+      for (const placed of own) if (placed.path.startsWith(`${rowPath}/`)) add(placed, row.id);
     });
   });
   return owners;
@@ -224,5 +226,6 @@ export const idsOf = memoise((site: Site): ReadonlySet<string> => {
   const ids = new Set(lists.flatMap((list) => list.map((entry) => entry.id)));
   for (const id of ownersOf(site).keys()) ids.add(id);
   for (const id of itemsOf(site).keys()) ids.add(id);
+  for (const { part } of placedParts(site)) for (const entry of part.kind === 'social' ? part.links : part.kind === 'text' ? part.entries : []) ids.add(entry.id);
   return ids;
 });

@@ -1,5 +1,7 @@
+import { NO_TARGET } from './target.ts';
 import type { MenuItem } from './menu-item.ts';
 import type { MenuPart, MENU_SLOTS } from './parts/menu.ts';
+import type { Part } from './part.ts';
 import type { Site } from './site.ts';
 import { levelCount } from './states.ts';
 import { shownItems, shownLinks } from './walk.ts';
@@ -16,9 +18,19 @@ const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
   divider: (item) => item.role === 'divider',
 };
 
-/** Whether a placement shows a slot: nothing is styled that no link of it has. */
-export function wearsSlot(site: Site, part: MenuPart, slot: string): boolean {
+function menuWears(site: Site, part: MenuPart, slot: string): boolean {
   if (slot === 'submenu' || slot === 'marker') return levelCount(part.levels) > 1 && shownItems(site, part).some((item) => item.children.length > 0);
   const test = WORN[slot as MenuSlot];
   return test === undefined || shownLinks(site, part).some(test);
+}
+
+/** Whether a part shows a slot: nothing is styled that is not there. */
+export function wearsSlot(site: Site, part: Part, slot: string): boolean {
+  switch (part.kind) {
+    case 'menu': return menuWears(site, part, slot);
+    case 'logo': return slot !== 'drawing' || part.svg !== null || part.image !== null;
+    case 'text': return slot !== 'contact' || part.entries.some((entry) => entry.target.kind !== NO_TARGET.kind);
+    case 'shortcut': return slot !== 'symbol' || part.icon !== null;
+    case 'button': case 'search': case 'social': case 'image': case 'rule': case 'opener': return true;
+  }
 }

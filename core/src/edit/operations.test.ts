@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
 import type { Page, Site } from '../document/site.ts';
+import { createRow } from '../document/pieces/header.ts';
 import { createButton } from '../document/parts/button.ts';
 import type { MenuItem } from '../document/menu-item.ts';
 import { NO_TARGET } from '../document/target.ts';
@@ -57,11 +58,34 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
   'set-owner': { works: { name: 'set-owner', args: { id: 'logo', fields: { text: 'ML' } } }, refused: { name: 'set-owner', args: { id: 'logo', fields: { kind: 'menu' } } } },
   'set-type-style': { works: { name: 'set-type-style', args: { id: 'menu', fields: { size: 17 } } }, refused: { name: 'set-type-style', args: { id: 'gone', fields: {} } } },
   'add-part': { works: { name: 'add-part', args: { place: { row: 'row-main', zone: 'end', index: 9 }, part: createButton('give', 'Give', NO_TARGET) } }, refused: { name: 'add-part', args: { place: { row: 'gone', zone: 'end', index: 0 }, part: createButton('give', 'Give', NO_TARGET) } } },
+  'import-swatches': { works: { name: 'import-swatches', args: { swatches: [{ id: 'x', name: 'reed', value: '#123456' }, { id: 'dusk', name: 'Dusk', value: '#444' }] } }, refused: null },
+  'move-swatch': { works: { name: 'move-swatch', args: { id: 'reed', index: 0 } }, refused: { name: 'move-swatch', args: { id: 'gone', index: 0 } } },
+  'relink-colours': {
+    works: { name: 'relink-colours', args: { links: [{ literal: '#00000080', swatch: 'night', alpha: 0.5 }], add: [{ id: 'night', name: 'Night', value: '#000000' }] } },
+    refused: { name: 'relink-colours', args: { links: [{ literal: '#000', swatch: 'gone' }] } },
+  },
+  'add-band': { works: { name: 'add-band', args: { band: { id: 'tablet', name: 'Tablet', min: 600 } } }, refused: { name: 'add-band', args: { band: { id: 'phone', name: 'x', min: 500 } } } },
+  'remove-band': { works: { name: 'remove-band', args: { id: 'wide' } }, refused: { name: 'remove-band', args: { id: 'phone' } } },
+  'add-type-style': { works: { name: 'add-type-style', args: { style: { id: 'small', name: 'Small', family: 'karla', size: 13, weight: 400 } } }, refused: { name: 'add-type-style', args: { style: { id: 'menu', name: 'x', family: 'karla', size: 13, weight: 400 } } } },
+  'set-same-look': {
+    works: { name: 'set-same-look', args: { owner: 'book', slot: 'button', as: { owner: 'menu-main', slot: 'link' } } },
+    refused: { name: 'set-same-look', args: { owner: 'book', slot: 'button', as: { owner: 'book', slot: 'button' } } },
+  },
+  'move-part': { works: { name: 'move-part', args: { id: 'book', place: { row: 'row-main', zone: 'start', index: 0 } } }, refused: { name: 'move-part', args: { id: 'book', place: { panel: 'panel', index: 0 } } } },
+  'duplicate-part': { works: { name: 'duplicate-part', args: { id: 'book', copy: 'book-2' } }, refused: { name: 'duplicate-part', args: { id: 'book', copy: 'logo' } } },
+  'add-row': { works: { name: 'add-row', args: { piece: 'header', row: createRow('row-top', 'Top'), index: 0 } }, refused: { name: 'add-row', args: { piece: 'panel', row: createRow('row-top', 'Top'), index: 0 } } },
+  'remove-row': { works: { name: 'remove-row', args: { id: 'row-extra' } }, refused: { name: 'remove-row', args: { id: 'gone' } } },
+  'move-row': { works: { name: 'move-row', args: { id: 'row-main', index: 1 } }, refused: { name: 'move-row', args: { id: 'logo', index: 1 } } },
   'remove-part': { works: { name: 'remove-part', args: { id: 'book' } }, refused: { name: 'remove-part', args: { id: 'row-main' } } },
 };
 
 describe('every edit', () => {
-  const start = run(DEMO, { name: 'add-swatch', args: { swatch: { id: 'unused', name: 'Unused', value: '#abc' } } }).site;
+  const prepared: readonly Edit[] = [
+    { name: 'add-swatch', args: { swatch: { id: 'unused', name: 'Unused', value: '#abc' } } },
+    { name: 'add-row', args: { piece: 'header', row: createRow('row-extra', 'Extra'), index: 1 } },
+    { name: 'set-look', args: { cells: [{ ...cell, property: 'shadow', value: { shadows: [{ x: 0, y: 1, blur: 2, colour: { literal: '#00000080' } }] } }] } },
+  ];
+  const start = prepared.reduce((site, edit) => run(site, edit).site, DEMO);
   test.each(Object.keys(OPERATIONS) as OperationName[])('%s changes a valid site into a valid one, and its inverse leads back', (name) => {
     const { site, patch, inverse } = run(start, SAMPLES[name].works);
     expect(patch.length).toBeGreaterThan(0);

@@ -7,9 +7,10 @@ import { setLook } from './operations/look.ts';
 import { addItems, duplicateItems, importItems, moveItems, removeItems, setItem, stepItems } from './operations/items.ts';
 import { addMenu, duplicateMenu, removeMenu, setMenuName } from './operations/menus.ts';
 import { addPages, removePages, setPage } from './operations/pages.ts';
-import { addPart, removePart } from './operations/parts.ts';
-import { addSwatch, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
-import { setBandName, setBandStart, setOwner, setSite, setTypeStyle } from './operations/structure.ts';
+import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
+import { addPart, addRow, duplicatePart, movePart, moveRow, removePart, removeRow } from './operations/parts.ts';
+import { addSwatch, importSwatches, moveSwatch, relinkColours, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
+import { addTypeStyle, setOwner, setSameLook, setSite, setTypeStyle } from './operations/structure.ts';
 
 /** Every edit by name. Arguments are plain JSON, so that an edit can be kept, sent and run again on a newer document. */
 export const OPERATIONS = {
@@ -31,14 +32,26 @@ export const OPERATIONS = {
   'set-swatch': setSwatch,
   'add-swatch': addSwatch,
   'remove-swatch': removeSwatch,
+  'import-swatches': importSwatches,
+  'move-swatch': moveSwatch,
+  'relink-colours': relinkColours,
   'set-role': setRole,
   'set-band-start': setBandStart,
   'set-band-name': setBandName,
   'set-site': setSite,
   'set-owner': setOwner,
+  'add-band': addBand,
+  'remove-band': removeBand,
   'set-type-style': setTypeStyle,
+  'add-type-style': addTypeStyle,
+  'set-same-look': setSameLook,
   'add-part': addPart,
   'remove-part': removePart,
+  'move-part': movePart,
+  'duplicate-part': duplicatePart,
+  'add-row': addRow,
+  'remove-row': removeRow,
+  'move-row': moveRow,
 } as const;
 
 export type OperationName = keyof typeof OPERATIONS;

@@ -1,25 +1,22 @@
-import { parseColour } from '../colour/colour.ts';
+import type { Rgba } from '../colour/colour.ts';
 import type { Site } from '../document/site.ts';
-import { colourOf, colourTrail } from '../resolve/colours.ts';
+import { colourOf, colourTrail, swatchColour } from '../resolve/colours.ts';
 import { ROLES } from '../document/values.ts';
 import { findTypeface } from '../text/typefaces.ts';
 
 const round = (value: number) => Math.round(value * 10_000) / 10_000;
 
-function colourToken(literal: string) {
-  const { r, g, b, a } = parseColour(literal) ?? { r: 0, g: 0, b: 0, a: 1 };
+function colourToken({ r, g, b, a }: Rgba) {
   return { $type: 'color', $value: { colorSpace: 'srgb', components: [r, g, b].map(round), alpha: round(a) } };
 }
 
 /** The site's palette and type styles as design tokens (W3C Design Tokens Community Group, format module). */
 export function printDesignTokens(site: Site): string {
-  const swatches = Object.fromEntries(site.palette.map((swatch) => [swatch.id, { ...colourToken(swatch.value), $description: swatch.name }]));
+  const swatches = Object.fromEntries(site.palette.map((swatch) => [swatch.id, { ...colourToken(swatchColour(site, swatch.id)), $description: swatch.name }]));
   const roles = Object.fromEntries(ROLES.map((role) => {
     const value = site.roles[role];
     const linked = 'swatch' in value && (value.alpha ?? 1) === 1;
-    const { r, g, b, a } = colourOf(site, value);
-    const literal = `rgb(${round(r * 255)} ${round(g * 255)} ${round(b * 255)} / ${a})`;
-    return [role, linked && colourTrail(site, value).length > 1 ? { $type: 'color', $value: `{swatch.${value.swatch}}` } : colourToken(literal)];
+    return [role, linked && colourTrail(site, value).length > 1 ? { $type: 'color', $value: `{swatch.${value.swatch}}` } : colourToken(colourOf(site, value))];
   }));
   const type = Object.fromEntries(site.typeStyles.map((style) => [style.id, {
     $type: 'typography', $description: style.name,

@@ -1,25 +1,63 @@
-import type { Header, Row } from '../document/pieces/header.ts';
+import { ZONES, type Header, type Row, type Zone } from '../document/pieces/header.ts';
 import type { Site } from '../document/site.ts';
-import { toPixels } from '../document/values.ts';
-import { rowParts } from '../document/walk.ts';
+import { toPixels } from '../document/length.ts';
 import { foldingPanel } from '../resolve/backdrop.ts';
 import { bandEnd, resolve } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
-import { partExtent, sumExtents, type Extent } from './part-width.ts';
+import { partExtent, sumExtents, widthOf, type Extent } from './part-width.ts';
+import type { Part } from '../document/part.ts';
 
 /** Room below which a row is called tight, in px: what a longer translation or a wider fallback face may take. */
 export const TIGHT_ROOM = 24;
 
 function rowLength(site: Site, row: Row, property: 'gap' | 'paddingInline', band: number): number {
   const value = resolve(site, { owner: row.id, slot: 'row', property, level: null, states: [], band })?.value;
-  return typeof value === 'number' || typeof value === 'string' ? toPixels(value, 16) : 0;
+  return typeof value === 'number' || typeof value === 'string' ? toPixels(value, { fontSize: 16, width: widthOf(site, band) }) : 0;
+}
+
+/** The parts of a zone that show in a band. */
+function shownParts(site: Site, header: Header, row: Row, zone: Zone, band: number): Part[] {
+  const folded = foldingPanel(site, header, band) !== null;
+  const id = site.bands[band]?.id ?? '';
+  return row.zones[zone].filter((part) => (folded ? part.kind !== 'menu' : part.kind !== 'opener') && part.bands?.includes(id) !== false);
+}
+
+const NOTHING: Extent = { width: 0, certain: true, unmeasured: [] };
+
+/** Two sides that are as wide as the wider one. */
+function evenSides(start: Extent, end: Extent): Extent {
+  const width = 2 * Math.max(start.width, end.width);
+  return { width, certain: start.certain && end.certain, unmeasured: [...start.unmeasured, ...end.unmeasured] };
+}
+
+/** What a row holds, without its padding. */
+function contentExtent(site: Site, header: Header, row: Row, band: number, measure: Measurer): Extent {
+  const gap = rowLength(site, row, 'gap', band);
+  const extent = (parts: readonly Part[]) => sumExtents(parts.map((part) => partExtent(site, part, band, measure)), gap);
+  const shown = Object.fromEntries(ZONES.map((zone) => [zone, shownParts(site, header, row, zone, band)])) as Record<Zone, Part[]>;
+  if (row.arrangement === 'around') return aroundExtent(shown, extent, gap);
+  if (row.arrangement === 'centre') return sumExtents([evenSides(extent(shown.start), extent(shown.end)), extent(shown.middle)], 0, 2 * gap);
+  // Empty columns keep their gap: a menu that folds away leaves it.
+  const columns = ZONES.filter((zone) => row.zones[zone].length > 0).length;
+  return sumExtents(ZONES.map((zone) => extent(shown[zone])), 0, gap * Math.max(0, columns - 1));
+}
+
+/** Links in halves at both sides of the logo: each side has to hold a half and what else stands there. */
+function aroundExtent(shown: Readonly<Record<Zone, readonly Part[]>>, extent: (parts: readonly Part[]) => Extent, gap: number): Extent {
+  const all = ZONES.flatMap((zone) => shown[zone]);
+  const logo = all.find((part) => part.kind === 'logo');
+  const menu = shown.middle.find((part) => part.kind === 'menu');
+  const beside = (zone: Zone) => extent(shown[zone].filter((part) => part !== logo && part !== menu));
+  const half = menu ? extent([menu]) : NOTHING;
+  // The halves are about alike; the wider one may have a link more.
+  const side = (other: Extent) => sumExtents([{ ...half, width: half.width * 0.6 }, other], menu && other.width > 0 ? gap : 0);
+  return sumExtents([evenSides(side(beside('start')), side(beside('end'))), logo ? extent([logo]) : NOTHING], 0, 2 * gap);
 }
 
 /** The least width in px at which a row stands on one line in a band, its padding included. */
 export function rowExtent(site: Site, header: Header, row: Row, band: number, measure: Measurer): Extent {
-  const folded = foldingPanel(site, header, band) !== null;
-  const shown = rowParts(row).filter((part) => (folded ? part.kind !== 'menu' : part.kind !== 'opener'));
-  const inside = sumExtents(shown.map((part) => partExtent(site, part, band, measure)), rowLength(site, row, 'gap', band));
+  if (row.bands?.includes(site.bands[band]?.id ?? '') === false) return NOTHING;
+  const inside = contentExtent(site, header, row, band, measure);
   return { ...inside, width: inside.width + 2 * rowLength(site, row, 'paddingInline', band) };
 }
 

@@ -1,9 +1,13 @@
 import type { MenuPart } from '../document/parts/menu.ts';
 import type { Part } from '../document/part.ts';
+import type { Image } from '../document/parts/image.ts';
+import type { Logo } from '../document/parts/logo.ts';
+import type { Search } from '../document/parts/search.ts';
+import type { Text } from '../document/parts/text.ts';
 import type { PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import type { Level, State } from '../document/states.ts';
-import { toPixels } from '../document/values.ts';
+import { toPixels } from '../document/length.ts';
 import type { MenuItem } from '../document/menu-item.ts';
 import { shownItems } from '../document/walk.ts';
 import { resolve } from '../resolve/resolve.ts';
@@ -16,15 +20,39 @@ export interface Extent {
   readonly unmeasured: readonly string[];
 }
 
+/** The page's width that lengths which grow with it are judged at: the narrowest of a band, where a row is tightest. */
+export function widthOf(site: Site, band: number): number {
+  return Math.max(320, site.bands[band]?.min ?? 0);
+}
+
+/** Capitals take other room than what was typed. */
+function shownText(text: string, letters: unknown): string {
+  switch (letters) {
+    case 'capitals': return text.toUpperCase();
+    case 'small': return text.toLowerCase();
+    case 'initial capitals': return text.replace(/(^|[\s-])(\p{L})/gu, (_whole, before: string, letter: string) => before + letter.toUpperCase());
+    default: return text;
+  }
+}
+
 /** Reads numbers of one slot in one band, in px. */
 function slotReader(site: Site, owner: string, slot: string, band: number, level: Level | null, states: readonly State[] = []) {
   const value = (property: PropertyId) => resolve(site, { owner, slot, property, level, states, band })?.value;
-  const size = ((found) => (typeof found === 'number' || typeof found === 'string' ? toPixels(found, 16) : 16))(value('size'));
+  const width = widthOf(site, band);
+  const size = ((found) => (typeof found === 'number' || typeof found === 'string' ? toPixels(found, { fontSize: 16, width }) : 16))(value('size'));
   return {
     size,
     pixels: (property: PropertyId) => {
       const found = value(property);
-      return typeof found === 'number' || typeof found === 'string' ? toPixels(found, size) : 0;
+      return typeof found === 'number' || typeof found === 'string' ? toPixels(found, { fontSize: size, width }) : 0;
+    },
+    shown: (label: string) => shownText(label, value('letters')),
+    words: (label: string) => (label.trim().split(/\s+/).length - 1),
+    /** Lines before and behind, and margins. */
+    around: () => {
+      const line = (id: PropertyId) => ((found) => (typeof found === 'object' && 'line' in found ? (found.line?.width ?? 0) : 0))(value(id));
+      const margin = value('marginInline');
+      return line('lineStart') + line('lineEnd') + 2 * (typeof margin === 'number' || typeof margin === 'string' ? toPixels(margin, { fontSize: size, width }) : 0);
     },
     text: () => ({ family: ((family) => (typeof family === 'string' ? family : 'system'))(value('family')), weight: Number(value('weight') ?? 400) }),
   };
@@ -40,16 +68,18 @@ function currentGrowth(labels: readonly string[], rest: SlotReader, current: Slo
 
 function labelExtent(label: string, reader: SlotReader, measure: Measurer): Extent {
   const style = { ...reader.text(), size: reader.size, tracking: reader.pixels('tracking') };
-  const { width, certain } = measure(label, style);
-  return { width: width + 2 * reader.pixels('paddingInline'), certain, unmeasured: certain ? [] : [label] };
+  const { width, certain } = measure(reader.shown(label), style);
+  const spaced = width + reader.words(label) * reader.pixels('wordSpace');
+  const inside = Math.max(spaced + 2 * reader.pixels('paddingInline'), reader.pixels('minWidth'));
+  return { width: inside + reader.around(), certain, unmeasured: certain ? [] : [label] };
 }
 
 const exact = (width: number): Extent => ({ width, certain: true, unmeasured: [] });
 
-/** Extents side by side with a gap between. */
-export function sumExtents(extents: readonly Extent[], gap: number): Extent {
+/** Extents side by side with a gap between, and more room once. */
+export function sumExtents(extents: readonly Extent[], gap: number, more = 0): Extent {
   return {
-    width: extents.reduce((sum, extent) => sum + extent.width, 0) + gap * Math.max(0, extents.length - 1),
+    width: extents.reduce((sum, extent) => sum + extent.width, 0) + gap * Math.max(0, extents.length - 1) + more,
     certain: extents.every((extent) => extent.certain),
     unmeasured: extents.flatMap((extent) => extent.unmeasured),
   };
@@ -97,7 +127,10 @@ function menuExtent(site: Site, part: MenuPart, band: number, measure: Measurer)
   });
   const plain = shown.filter((item) => item.role === undefined && !item.labelHidden).map((item) => item.label);
   const growth = currentGrowth(plain, link, slotReader(site, part.id, 'link', band, 1, ['current']), measure);
-  return sumExtents([sumExtents(items, gap), exact(growth)], 0);
+  const list = slotReader(site, part.id, 'list', band, null);
+  const between = resolve(site, { owner: part.id, slot: 'list', property: 'separator', level: null, states: [], band })?.value;
+  const separators = typeof between === 'object' && 'line' in between && between.line ? between.line.width * Math.max(0, items.length - 1) : 0;
+  return sumExtents([sumExtents(items, gap), exact(growth + separators + 2 * list.pixels('paddingInline') + list.around())], 0);
 }
 
 /** What a logo's drawing is wide at its height, read from its view box; null where it has none. */
@@ -107,19 +140,66 @@ export function svgRatio(svg: string): number | null {
   return Number.isFinite(ratio) && ratio > 0 ? ratio : null;
 }
 
+function logoExtent(site: Site, part: Logo, band: number, measure: Measurer): Extent {
+  const reader = slotReader(site, part.id, 'logo', band, null);
+  const label = labelExtent(part.text, reader, measure);
+  if (part.svg === null && part.image === null) return label;
+  const ratio = part.svg === null ? null : svgRatio(part.svg);
+  const height = slotReader(site, part.id, 'drawing', band, null).pixels('drawnHeight');
+  const drawing: Extent = { width: height * (ratio ?? 1), certain: ratio !== null, unmeasured: ratio === null ? ['logo'] : [] };
+  if (part.textShown) return sumExtents([drawing, label], reader.pixels('gap'));
+  return sumExtents([drawing, exact(2 * reader.pixels('paddingInline') + reader.around())], 0);
+}
+
+function textExtent(site: Site, part: Text, band: number, measure: Measurer): Extent {
+  const reader = slotReader(site, part.id, 'text', band, null);
+  const contact = slotReader(site, part.id, 'contact', band, null);
+  const entries = part.entries.map((entry): Extent => {
+    const own = entry.target.kind === 'none' ? reader : contact;
+    const { width, certain } = measure(own.shown(entry.text), { ...own.text(), size: own.size, tracking: own.pixels('tracking') });
+    // An icon is 1.2 times the text and stands 0.4 of it away.
+    return { width: width + own.words(entry.text) * own.pixels('wordSpace') + (entry.icon === null ? 0 : own.size * 1.6), certain, unmeasured: certain ? [] : [entry.text] };
+  });
+  return sumExtents([sumExtents(entries, reader.pixels('gap')), exact(2 * reader.pixels('paddingInline') + reader.around())], 0);
+}
+
+function searchExtent(site: Site, part: Search, band: number): Extent {
+  const reader = (slot: string) => slotReader(site, part.id, slot, band, null);
+  const submit = reader('submit');
+  const button = submit.size + 2 * submit.pixels('paddingInline') + submit.around();
+  if (!part.open) return exact(button);
+  const box = reader('search');
+  return exact(reader('field').pixels('width') + reader('field').around() + box.pixels('gap') + button + 2 * box.pixels('paddingInline') + box.around());
+}
+
+function imageExtent(site: Site, part: Image, band: number): Extent {
+  if (part.svg === null && part.image === null) return exact(0);
+  const ratio = part.svg === null ? null : svgRatio(part.svg);
+  const reader = slotReader(site, part.id, 'image', band, null);
+  return { width: reader.pixels('drawnHeight') * (ratio ?? 1) + reader.around(), certain: ratio !== null, unmeasured: ratio === null ? ['image'] : [] };
+}
+
 /** The width a part takes in a row, unfolded, in px. */
 export function partExtent(site: Site, part: Part, band: number, measure: Measurer): Extent {
   const reader = slotReader(site, part.id, part.kind === 'menu' ? 'link' : part.kind, band, null);
   switch (part.kind) {
     case 'menu': return menuExtent(site, part, band, measure);
-    case 'opener': return exact(reader.size + 2 * reader.pixels('paddingInline'));
+    case 'opener': return exact(reader.size + 2 * reader.pixels('paddingInline') + reader.around());
     case 'button': return labelExtent(part.label, reader, measure);
-    case 'logo': {
-      const label = labelExtent(part.text, reader, measure);
-      if (part.svg === null) return label;
-      const ratio = svgRatio(part.svg);
-      const drawing: Extent = { width: part.svgHeight * (ratio ?? 1), certain: ratio !== null, unmeasured: ratio === null ? ['logo'] : [] };
-      return part.textShown ? sumExtents([drawing, label], reader.pixels('gap')) : sumExtents([drawing, exact(2 * reader.pixels('paddingInline'))], 0);
+    case 'logo': return logoExtent(site, part, band, measure);
+    case 'text': return textExtent(site, part, band, measure);
+    case 'search': return searchExtent(site, part, band);
+    case 'image': return imageExtent(site, part, band);
+    case 'rule': return exact(reader.pixels('thickness') + reader.around());
+    case 'shortcut': {
+      const icon = part.icon === null ? [] : [exact(slotReader(site, part.id, 'symbol', band, null).size)];
+      const label = part.labelShown || part.icon === null ? [labelExtent(part.label, reader, measure)] : [exact(2 * reader.pixels('paddingInline') + reader.around())];
+      return sumExtents([...icon, ...label], part.labelShown ? reader.pixels('gap') : 0);
+    }
+    case 'social': {
+      const mark = slotReader(site, part.id, 'profile', band, null);
+      const one = exact(mark.size + 2 * mark.pixels('paddingInline') + mark.around());
+      return sumExtents([sumExtents(part.links.map(() => one), reader.pixels('gap')), exact(reader.around())], 0);
     }
   }
 }

@@ -2,12 +2,13 @@ import { describeValue, fail, succeed, type Problem, type Result } from '../base
 import { isRecord } from '../base/json.ts';
 import type { Migration } from './migration.ts';
 import { LINKS_STEP } from './steps/1-links.ts';
+import { BENCH_STEP } from './steps/2-bench.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 2;
+export const FORMAT_VERSION = 3;
 
 /** All steps in order. */
-export const MIGRATIONS: readonly Migration[] = [LINKS_STEP];
+export const MIGRATIONS: readonly Migration[] = [LINKS_STEP, BENCH_STEP];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] =>
   [{ code: 'format', path, message, found: describeValue(found), allowed }];

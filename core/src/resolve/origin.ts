@@ -1,29 +1,76 @@
+import { PART_LABELS, slotsOf } from '../document/catalogue.ts';
+import type { Cell, SlotRef } from '../document/look.ts';
+import type { PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import type { SlotKind } from '../document/slot.ts';
-import { colourTrail, isColourValue } from './colours.ts';
-import type { Origin, Resolved } from './resolve.ts';
+import type { LevelKey } from '../document/states.ts';
+import { coloursIn, type Role } from '../document/values.ts';
+import { ownersOf, slotKind, type Owner } from '../document/walk.ts';
+import { colourTrail } from './colours.ts';
+import type { Origin, Question, Resolved } from './resolve.ts';
+
+/** What a step of a trail leads to when it is opened. */
+export type OriginLink =
+  | { readonly kind: 'cell'; readonly cell: Cell }
+  | { readonly kind: 'role'; readonly role: Role }
+  | { readonly kind: 'swatch'; readonly id: string }
+  | { readonly kind: 'type-style'; readonly id: string };
+
+/** One step of where a value comes from, nearest first. */
+export interface OriginStep {
+  readonly label: string;
+  /** Null where there is nothing to change: a default of the catalogue. */
+  readonly link: OriginLink | null;
+}
 
 const levelName = (level: string) => (level === 'all' ? 'all levels' : `level ${level}`);
 
-function originStep(site: Site, kind: SlotKind, origin: Origin): string {
+/** What an owner is called: its own name, or what it is. */
+export function ownerName(owner: Owner): string {
+  if (owner.kind in PART_LABELS) return PART_LABELS[owner.kind as keyof typeof PART_LABELS];
+  return owner.piece.id === owner.id ? owner.piece.name : 'Row';
+}
+
+/** A slot by the names of its owner and itself. */
+export function slotName(site: Site, ref: SlotRef): string {
+  const owner = ownersOf(site).get(ref.owner);
+  const label = owner ? slotsOf(owner.kind)[ref.slot]?.label : undefined;
+  if (!owner || label === undefined) return 'something removed';
+  return label === ownerName(owner) ? label : `${ownerName(owner)}, ${label.toLowerCase()}`;
+}
+
+function cellLabel(site: Site, kind: SlotKind, { level, state, band }: { level: LevelKey; state: string; band: string }): string {
+  const levels = kind.levels.length > 0 ? [levelName(level)] : [];
+  const bands = band === 'all' ? [] : [`${site.bands.find((entry) => entry.id === band)?.name ?? band} and narrower`];
+  return [...levels, state, ...bands].join(', ');
+}
+
+function valueSteps(site: Site, kind: SlotKind, ref: SlotRef, id: PropertyId, origin: Origin): OriginStep[] {
   switch (origin.kind) {
     case 'look': {
-      const level = kind.levels.length > 0 ? [levelName(origin.level)] : [];
-      const band = origin.band === 'all' ? [] : [`${site.bands.find((entry) => entry.id === origin.band)?.name ?? origin.band} and narrower`];
-      return [...level, origin.state, ...band].join(', ');
+      const place = origin.as ?? ref;
+      const cell: Cell = { owner: place.owner, slot: place.slot, property: id, level: origin.level, state: origin.state, band: origin.band };
+      const label = cellLabel(site, kind, origin);
+      return [{ label: origin.as ? `same as ${slotName(site, origin.as)}: ${label}` : label, link: { kind: 'cell', cell } }];
     }
-    case 'type-style': return `type style ${site.typeStyles.find((entry) => entry.id === origin.id)?.name ?? origin.id}`;
-    case 'slot-default': return `${kind.label.toLowerCase()} default`;
-    case 'initial': return 'nothing set';
+    case 'holder': {
+      const holder = { owner: ref.owner, slot: origin.slot };
+      const holderKind = slotKind(site, holder);
+      const [first, ...rest] = holderKind ? valueSteps(site, holderKind, holder, id, origin.from) : [];
+      return first ? [{ ...first, label: `${(holderKind?.label ?? origin.slot).toLowerCase()} around it, ${first.label}` }, ...rest] : [];
+    }
+    case 'focus-ring': return [{ label: 'the ring of focus', link: null }];
+    case 'type-style': return [{ label: `type style ${site.typeStyles.find((entry) => entry.id === origin.id)?.name ?? origin.id}`, link: { kind: 'type-style', id: origin.id } }];
+    case 'slot-default': return [{ label: `${kind.label.toLowerCase()} default`, link: null }];
+    case 'initial': return [{ label: 'nothing set', link: null }];
   }
 }
 
-/** Where a value comes from, as the steps shown to a designer: `level 1, rest`, `role accent`, `swatch Reed`. */
-export function originTrail(site: Site, kind: SlotKind, resolved: Resolved): string[] {
-  const links = isColourValue(resolved.value) ? colourTrail(site, resolved.value) : [];
-  const colours = links.flatMap((step) => {
-    if (step.kind === 'role') return [`role ${step.role}`];
-    return step.kind === 'swatch' ? [`swatch ${step.name}`] : [];
+/** Where a value comes from, step by step: the cell that says it, then the role and the swatches its colours lead to. */
+export function originSteps(site: Site, kind: SlotKind, question: Pick<Question, 'owner' | 'slot' | 'property'>, resolved: Resolved): OriginStep[] {
+  const colours = coloursIn(resolved.value).flatMap((colour) => colourTrail(site, colour)).flatMap((step): OriginStep[] => {
+    if (step.kind === 'role') return [{ label: `role ${step.role}`, link: { kind: 'role', role: step.role } }];
+    return step.kind === 'swatch' ? [{ label: `swatch ${step.name}`, link: { kind: 'swatch', id: step.id } }] : [];
   });
-  return [originStep(site, kind, resolved.origin), ...colours];
+  return [...valueSteps(site, kind, question, question.property, resolved.origin), ...colours];
 }

@@ -1,5 +1,5 @@
 import { memoise } from '../base/memo.ts';
-import type { Look, SlotLook, SlotRef } from '../document/look.ts';
+import type { SlotLook, SlotRef, Values } from '../document/look.ts';
 import { property, type PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import type { SlotKind } from '../document/slot.ts';
@@ -7,9 +7,14 @@ import { STATES, type Level, type LevelKey, type State } from '../document/state
 import type { Value } from '../document/values.ts';
 import { ownersOf, slotKind } from '../document/walk.ts';
 
-/** Where a value comes from: a cell of the look, a type style, the slot's own default (often a role), or the reset. */
+/**
+ * Where a value comes from: a cell of the look (`as`: of the slot it looks the same as), the slot it stands in, the
+ * ring of focus, a type style, the slot's own default (often a role), or the reset.
+ */
 export type Origin =
-  | { readonly kind: 'look'; readonly level: LevelKey; readonly state: State; readonly band: string }
+  | { readonly kind: 'look'; readonly level: LevelKey; readonly state: State; readonly band: string; readonly as?: SlotRef }
+  | { readonly kind: 'holder'; readonly slot: string; readonly from: Origin }
+  | { readonly kind: 'focus-ring' }
   | { readonly kind: 'type-style'; readonly id: string }
   | { readonly kind: 'slot-default' }
   | { readonly kind: 'initial' };
@@ -66,29 +71,103 @@ export function fallbackValue(site: Site, kind: SlotKind, id: PropertyId): Resol
   return { value: property(id).initial, origin: { kind: 'initial' } };
 }
 
-function lookOf(site: Site, owner: string): Look {
-  return ownersOf(site).get(owner)?.look ?? {};
+/** Slots that look the same are followed this far; the loader refuses circles. */
+const MOST_SAME = 10;
+
+const sameByOwner = memoise((same: Site['sameLooks']) => new Map(same.map((entry) => [`${entry.owner} ${entry.slot}`, entry.as])));
+
+/** The slot another one looks the same as, or null. */
+export function sameAs(site: Site, { owner, slot }: SlotRef): SlotRef | null {
+  return site.sameLooks.length === 0 ? null : (sameByOwner(site.sameLooks).get(`${owner} ${slot}`) ?? null);
+}
+
+/** Two looks in one: what `own` says goes before what `shared` says in the same cell. */
+function layLooks(own: SlotLook, shared: SlotLook): SlotLook {
+  const merged: Record<string, Record<string, Record<string, Values>>> = {};
+  for (const look of [shared, own]) {
+    for (const [level, states] of Object.entries(look)) {
+      for (const [state, bands] of Object.entries(states)) {
+        for (const [band, values] of Object.entries(bands)) {
+          const at = ((merged[level] ??= {})[state] ??= {});
+          at[band] = { ...at[band], ...values };
+        }
+      }
+    }
+  }
+  return merged;
+}
+
+const layLooksOnce = memoise((own: SlotLook) => {
+  const known = new WeakMap<SlotLook, SlotLook>();
+  return (shared: SlotLook): SlotLook => {
+    const laid = known.get(shared) ?? layLooks(own, shared);
+    known.set(shared, laid);
+    return laid;
+  };
+});
+
+const NO_LOOK: SlotLook = {};
+
+/** Everything a slot's look says, with what it shares with another one. */
+export function effectiveLook(site: Site, ref: SlotRef, depth = 0): SlotLook {
+  const own = ownersOf(site).get(ref.owner)?.look[ref.slot] ?? NO_LOOK;
+  const as = depth > MOST_SAME ? null : sameAs(site, ref);
+  return as ? layLooksOnce(own)(effectiveLook(site, as, depth + 1)) : own;
+}
+
+/** The values of one state, then of weaker ones, until one is found; in focus the ring stands before weaker states. */
+function lookValue(site: Site, slotLook: SlotLook, question: Question): Resolved | null {
+  const levels = levelKeys(question.level);
+  const bands = bandKeys(site)[question.band] ?? ['all'];
+  const { inFocus } = property(question.property);
+  for (const state of STRONGEST_FIRST) {
+    if (state !== 'rest' && !question.states.includes(state)) continue;
+    const own = ownValue(slotLook, levels, state, bands, question.property);
+    if (own) return own;
+    if (state === 'focus' && inFocus !== undefined) return { value: inFocus, origin: { kind: 'focus-ring' } };
+  }
+  return null;
+}
+
+/** The slot that this one takes a property from, as CSS inherits it; null where it has its own. */
+export function holderOf(kind: SlotKind, id: PropertyId): string | null {
+  const holder = kind.inside ?? kind.inherits;
+  return holder !== undefined && property(id).inherited === true && kind.defaults[id] === undefined ? holder : null;
 }
 
 /**
  * The single answer to "what applies here". Candidates are ordered by state (pressed before focus, hover, open,
  * current, scrolled, rest), then level (this one before all), then band (this one, then the next wider); without
- * one, slot default or type style, then the catalogue. Null where the slot does not exist.
+ * one, the slot it stands in, slot default or type style, then the catalogue. Null where the slot does not exist.
  */
 export function resolve(site: Site, question: Question): Resolved | null {
   const kind = slotKind(site, question);
   if (!kind) return null;
-  const slotLook = lookOf(site, question.owner)[question.slot];
-  const levels = levelKeys(question.level);
-  const bands = bandKeys(site)[question.band] ?? ['all'];
-  if (slotLook) {
-    for (const state of STRONGEST_FIRST) {
-      if (state !== 'rest' && !question.states.includes(state)) continue;
-      const own = ownValue(slotLook, levels, state, bands, question.property);
-      if (own) return own;
-    }
+  const found = lookValue(site, effectiveLook(site, question), question);
+  if (found) {
+    const shared = found.origin.kind === 'look' ? sharedFrom(site, question, found.origin) : null;
+    return shared && found.origin.kind === 'look' ? { ...found, origin: { ...found.origin, as: shared } } : found;
+  }
+  const holder = holderOf(kind, question.property);
+  if (holder !== null) {
+    // A slot within another one has its states only where it stands inside the control itself.
+    const states = kind.inside === undefined ? question.states.filter((state) => state === 'scrolled') : question.states;
+    const inherited = resolve(site, { ...question, slot: holder, states });
+    if (inherited) return { value: inherited.value, origin: { kind: 'holder', slot: holder, from: inherited.origin } };
   }
   return fallbackValue(site, kind, question.property);
+}
+
+/** The slot whose look a value was taken from, where it is not the slot's own. */
+function sharedFrom(site: Site, question: Question, { level, state, band }: Extract<Origin, { kind: 'look' }>): SlotRef | null {
+  let at: SlotRef = question;
+  for (let step = 0; step <= MOST_SAME; step++) {
+    if (ownersOf(site).get(at.owner)?.look[at.slot]?.[level]?.[state]?.[band]?.[question.property] !== undefined) return step === 0 ? null : { owner: at.owner, slot: at.slot };
+    const as = sameAs(site, at);
+    if (!as) return null;
+    at = as;
+  }
+  return null;
 }
 
 /** The band a width in px falls into, as an index. */

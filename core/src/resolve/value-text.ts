@@ -1,45 +1,22 @@
 import { fail, succeed, type Result } from '../base/result.ts';
 import { slugify } from '../base/ids.ts';
-import { parseColour } from '../colour/colour.ts';
-import { property, type Property, type PropertyId } from '../document/properties.ts';
-import { acceptsValue } from '../document/schema.ts';
+import { acceptsValue, allowedUnits } from '../document/accepts.ts';
+import { parseLength, printLength, readLength, unitsOf, type LengthValue } from '../document/length.ts';
+import { FOCUS_RING, property, type Property, type PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
-import { readLength, ROLES, type ColourValue, type Role, type Value } from '../document/values.ts';
+import type { Value } from '../document/values.ts';
 import { findTypeface, SYSTEM_FAMILY, TYPEFACES } from '../text/typefaces.ts';
+import { formatColourValue, parseColourText } from './colour-text.ts';
+import { formatLine, formatPaint, formatShadows, parseLine, parsePaint, parseShadows } from './composite-text.ts';
 
-/** A value as it stands in a cell and can be typed again. */
-export function formatValue(site: Site, value: Value): string {
+/** A value as it stands in a cell and can be typed again (but for pictures kept as data). */
+export function formatValue(site: Pick<Site, 'palette'>, value: Value): string {
   if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
   if (typeof value === 'string') return findTypeface(value)?.name ?? value;
-  if ('literal' in value) return value.literal === 'transparent' ? 'none' : value.literal;
-  const name = 'swatch' in value ? swatchName(site, value.swatch) : value.role;
-  return value.alpha === undefined || value.alpha === 1 ? name : `${name} ${Math.round(value.alpha * 100)}%`;
-}
-
-function swatchName(site: Site, id: string): string {
-  return site.palette.find((swatch) => swatch.id === id)?.name ?? id;
-}
-
-/** A swatch or role by the name a designer types; swatches go first, as they are the designer's own words. */
-function namedColour(site: Site, name: string): ColourValue | null {
-  const wanted = name.toLowerCase();
-  const swatch = site.palette.find((entry) => entry.name.toLowerCase() === wanted || entry.id === wanted);
-  if (swatch) return { swatch: swatch.id };
-  return (ROLES as readonly string[]).includes(wanted) ? { role: wanted as Role } : null;
-}
-
-function parseColourValue(site: Site, text: string): Result<Value, string> {
-  if (/^(none|transparent)$/i.test(text)) return succeed({ literal: 'transparent' });
-  const thinned = /^(.+?)\s+(\d{1,3})\s*%$/.exec(text);
-  const named = namedColour(site, text) ?? (thinned ? namedColour(site, thinned[1] ?? '') : null);
-  if (named && !('literal' in named)) {
-    const percent = namedColour(site, text) ? 100 : Number(thinned?.[2]);
-    if (percent > 100) return fail(`${percent} % is more than the whole colour; at most 100 %`);
-    return succeed(percent === 100 ? named : { ...named, alpha: percent / 100 });
-  }
-  if (parseColour(text)) return succeed({ literal: text.toLowerCase() });
-  const names = site.palette.slice(0, 4).map((swatch) => swatch.name).join(', ');
-  return fail(`“${text}” is no swatch, role or CSS colour. Try ${names ? `${names}, ` : ''}ink, #3f6b4a or none`);
+  if ('corners' in value) return value.corners.map((corner) => formatValue(site, corner)).join(' ');
+  if ('line' in value) return formatLine(site, value);
+  if ('shadows' in value) return formatShadows(site, value);
+  return 'paint' in value ? formatPaint(site, value) : formatColourValue(site, value);
 }
 
 function parseFamily(text: string): Result<Value, string> {
@@ -50,40 +27,98 @@ function parseFamily(text: string): Result<Value, string> {
   return fail(`“${text}” is not among the typefaces: ${TYPEFACES.map((entry) => entry.name).join(', ')}, system`);
 }
 
-function parseNumeric(entry: Extract<Property, { kind: 'length' | 'number' }>, text: string): Result<Value, string> {
-  const length = readLength(text.replace(',', '.').replace(/\s+/g, ''));
-  const unit = entry.kind === 'length' ? ' px' : '';
-  if (!length || (entry.kind === 'number' && length.unit !== 'px')) {
-    return fail(`“${text}” is no ${entry.kind === 'length' ? 'length; type 16, 16px, 1rem or 0.5em' : 'number'}`);
-  }
-  const value: Value = length.unit === 'px' ? length.amount : `${length.amount}${length.unit}`;
-  if (entry.kind === 'length' && entry.units && !entry.units.includes(length.unit)) return fail(`${entry.label} is written in ${entry.units.join(' or ')}`);
-  if (!acceptsValue(entry, value)) return fail(`${text} is outside ${entry.min} to ${entry.max}${unit}`);
+/** A decimal comma is a point where it cannot separate arguments, and a unit may stand apart. */
+const withPoint = (text: string) => (text.includes('(') ? text : text.replace(',', '.').replace(/^(-?[\d.]+)\s+(?=[a-z%]+$)/i, '$1'));
+
+function parseLengthText(entry: Extract<Property, { kind: 'length' | 'corners' }>, text: string): Result<LengthValue, string> {
+  const tree = parseLength(withPoint(text));
+  if (!tree.ok) return fail(`“${text}” is no length: ${tree.error}. Type 16, 1rem or clamp(12px, 1vw, 20px)`);
+  const units = allowedUnits(entry);
+  const refused = unitsOf(tree.value).find((unit) => !units.includes(unit));
+  if (refused !== undefined) return fail(`${entry.label} is written in ${units.join(', ')}, not in ${refused}`);
+  const value: LengthValue = tree.value.op === 'amount' && (tree.value.unit === 'px' || tree.value.unit === '') ? tree.value.amount : printLength(tree.value);
+  if (!acceptsValue(entry, value)) return fail(`${text} is outside ${entry.min} to ${entry.max} px${unitsOf(tree.value).includes('vw') ? ' at some width' : ''}`);
   return succeed(value);
 }
 
+function parseCorners(entry: Extract<Property, { kind: 'corners' }>, text: string): Result<Value, string> {
+  const words = text.includes('(') ? [text] : text.split(/\s+/);
+  if (words.length === 1) return parseLengthText(entry, text);
+  if (words.length !== 4) return fail('a radius is one length for all corners or four: top left, top right, bottom right, bottom left');
+  const corners: LengthValue[] = [];
+  for (const word of words) {
+    const corner = parseLengthText(entry, word);
+    if (!corner.ok) return corner;
+    corners.push(corner.value);
+  }
+  const [first] = corners;
+  if (first !== undefined && corners.every((corner) => corner === first)) return succeed(first);
+  return succeed({ corners: corners as [LengthValue, LengthValue, LengthValue, LengthValue] });
+}
+
+function parseNumber(entry: Extract<Property, { kind: 'number' }>, text: string): Result<Value, string> {
+  const unit = entry.unit ?? '';
+  const match = /^(-?\d*\.?\d+)\s*(ms|%)?$/.exec(withPoint(text));
+  if (!match || (match[2] !== undefined && match[2] !== unit)) return fail(`“${text}” is no number${unit === '' ? '' : ` of ${unit}`}; type ${formatNumber(entry)}`);
+  const value = Number(match[1]);
+  return acceptsValue(entry, value) ? succeed(value) : fail(`${text} is outside ${entry.min} to ${entry.max}`);
+}
+
+const formatNumber = (entry: Extract<Property, { kind: 'number' }>) => String(entry.initial);
+
+/** A keyword, or the start of the only one it can be. */
+function parseChoice(entry: Extract<Property, { kind: 'choice' }>, text: string): Result<Value, string> {
+  const wanted = text.toLowerCase();
+  const keywords = Object.keys(entry.choices);
+  const starts = keywords.filter((keyword) => keyword.startsWith(wanted));
+  const found = keywords.find((keyword) => keyword === wanted) ?? (starts.length === 1 ? starts[0] : undefined);
+  return found === undefined ? fail(`${entry.label} is one of ${keywords.join(', ')}`) : succeed(found);
+}
+
+/** Bounds that the grammar of a typed value does not know yet. */
+function within(entry: Property, parsed: Result<Value, string>): Result<Value, string> {
+  return !parsed.ok || acceptsValue(entry, parsed.value) ? parsed : fail(`${entry.label} goes beyond what is sensible: ${entry.hint}`);
+}
+
 /** Reads what a designer typed into a cell; a refusal says why, in words for the cell. */
-export function parseValue(site: Site, id: PropertyId, typed: string): Result<Value, string> {
+export function parseValue(site: Pick<Site, 'palette'>, id: PropertyId, typed: string): Result<Value, string> {
   const text = typed.trim();
   if (text === '') return fail('nothing was typed');
   const entry = property(id);
   switch (entry.kind) {
-    case 'colour': return parseColourValue(site, text);
+    case 'colour': return parseColourText(site, text);
     case 'family': return parseFamily(text);
-    case 'length': case 'number': return parseNumeric(entry, text);
+    case 'length': return parseLengthText(entry, text);
+    case 'corners': return parseCorners(entry, text);
+    case 'number': return parseNumber(entry, text);
+    case 'choice': return parseChoice(entry, text);
+    case 'line': return entry.inFocus !== undefined && text.toLowerCase() === FOCUS_RING ? succeed(FOCUS_RING) : within(entry, parseLine(site, text));
+    case 'shadow': return within(entry, parseShadows(site, text));
+    case 'paint': return within(entry, parsePaint(site, text));
   }
 }
+
+/** The px a step of one unit is; a share steps by whole per cents. */
+const UNIT_SCALE = { px: 1, rem: 16, em: 16, vw: 16, '%': 1 } as const;
 
 /** A numeric value moved by whole steps of its property, kept within bounds and in its unit; null for other kinds. */
 export function stepValue(id: PropertyId, value: Value, steps: number): Value | null {
   const entry = property(id);
-  if (entry.kind !== 'length' && entry.kind !== 'number') return null;
-  const length = typeof value === 'object' ? null : readLength(value);
+  if (entry.kind === 'choice' && typeof value === 'string') {
+    const keywords = Object.keys(entry.choices);
+    return keywords[(keywords.indexOf(value) - Math.sign(steps) + keywords.length) % keywords.length] ?? null;
+  }
+  if (entry.kind === 'line' && typeof value === 'object' && 'line' in value && value.line) {
+    return { line: { ...value.line, width: Math.min(60, Math.max(0, Math.round((value.line.width + steps) * 10) / 10)) } };
+  }
+  if (entry.kind !== 'length' && entry.kind !== 'number' && entry.kind !== 'corners') return null;
+  if (typeof value === 'object') return null;
+  const length = readLength(value);
   if (!length) return null;
   // A rem or em is about sixteen px: a step there is a sixteenth.
-  const size = length.unit === 'px' ? entry.step : entry.step / 16;
-  const scale = length.unit === 'px' ? 1 : 16;
-  const moved = Math.round((length.amount + steps * size) * 10_000) / 10_000;
+  const scale = UNIT_SCALE[length.unit];
+  const moved = Math.round((length.amount + (steps * entry.step) / scale) * 10_000) / 10_000;
   const amount = Math.min(entry.max / scale, Math.max(entry.min / scale, moved));
-  return length.unit === 'px' ? amount : `${amount}${length.unit}`;
+  const stepped: Value = length.unit === 'px' ? amount : `${amount}${length.unit}`;
+  return acceptsValue(entry, stepped) ? stepped : null;
 }

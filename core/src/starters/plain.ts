@@ -2,6 +2,7 @@ import type { Menu, Page, Site } from '../document/site.ts';
 import { createLogo } from '../document/parts/logo.ts';
 import { createMenuPart } from '../document/parts/menu.ts';
 import { createOpener } from '../document/parts/opener.ts';
+import { createRow } from '../document/pieces/header.ts';
 import { createPanel } from '../document/pieces/panel.ts';
 import { FORMAT_VERSION } from '../migrate/migrate.ts';
 
@@ -43,9 +44,9 @@ export function createPlainSite(seed: SiteSeed): Site {
     menus: [menu],
     pieces: [
       {
-        kind: 'header', id: 'header', name: 'Header', foldBand: 'phone',
+        kind: 'header', id: 'header', name: 'Header', foldBand: 'phone', stays: false, over: false,
         rows: [{
-          id: 'row-main', name: 'Main',
+          ...createRow('row-main', 'Main'),
           zones: {
             start: [createLogo('logo', seed.name)],
             middle: [{ ...createMenuPart('menu-main', menu.id), look: PLAIN_MENU_LOOK }],
@@ -57,6 +58,7 @@ export function createPlainSite(seed: SiteSeed): Site {
       },
       { ...createPanel('panel', 'Menu'), look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } } },
     ],
+    sameLooks: [],
     scenes: [
       { id: 'blank', name: 'Blank page', kind: 'blank', ground: '#ffffff' },
       { id: 'article', name: 'Article', kind: 'article', ground: '#ffffff' },

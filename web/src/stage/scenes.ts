@@ -1,12 +1,12 @@
-import type { Scene } from '@hamaca/core';
+import { LANDSCAPE, type Scene } from '@hamaca/core';
 
 /** A wide picture drawn for the stage: water, reeds and a low sun. */
 const PICTURE = `<svg viewBox="0 0 1200 520" preserveAspectRatio="xMidYMid slice" style="display:block;width:100%;height:300px">
-<rect width="1200" height="520" fill="#e9d9b8"/><circle cx="840" cy="190" r="64" fill="#f6c667"/>
-<path d="M0 260q150-70 320-40t300-20 280 30 300-20v310H0z" fill="#9fb6a0"/><path d="M0 320q200-40 420-10t400-10 380 20v200H0z" fill="#5f8a86"/>
-<path d="M0 380q200-20 500 0t700-10v150H0z" fill="#2f5b63"/>
-<g stroke="#22403a" stroke-width="5" stroke-linecap="round"><path d="M90 520V330M120 520V300M150 520V345M1040 520V310M1075 520V280M1110 520V335"/></g>
-<g fill="#22403a"><ellipse cx="90" cy="318" rx="7" ry="26"/><ellipse cx="120" cy="286" rx="7" ry="28"/><ellipse cx="1075" cy="266" rx="7" ry="28"/><ellipse cx="1110" cy="322" rx="7" ry="26"/></g></svg>`;
+<rect width="1200" height="520" fill="${LANDSCAPE.sky}"/><circle cx="840" cy="190" r="64" fill="${LANDSCAPE.sun}"/>
+<path d="M0 260q150-70 320-40t300-20 280 30 300-20v310H0z" fill="${LANDSCAPE.hills}"/><path d="M0 320q200-40 420-10t400-10 380 20v200H0z" fill="${LANDSCAPE.water}"/>
+<path d="M0 380q200-20 500 0t700-10v150H0z" fill="${LANDSCAPE.shore}"/>
+<g stroke="${LANDSCAPE.reeds}" stroke-width="5" stroke-linecap="round"><path d="M90 520V330M120 520V300M150 520V345M1040 520V310M1075 520V280M1110 520V335"/></g>
+<g fill="${LANDSCAPE.reeds}"><ellipse cx="90" cy="318" rx="7" ry="26"/><ellipse cx="120" cy="286" rx="7" ry="28"/><ellipse cx="1075" cy="266" rx="7" ry="28"/><ellipse cx="1110" cy="322" rx="7" ry="26"/></g></svg>`;
 
 const paragraph = (width: number) => `<p style="height:12px;width:${width}%;margin:0 0 14px;background:currentColor;opacity:.13;border-radius:2px"></p>`;
 

@@ -1,12 +1,13 @@
 import type { Button } from '../../document/parts/button.ts';
 import { within, type CompileContext } from '../context.ts';
 import { linkElement } from '../link.ts';
+import { partClasses } from '../shown.ts';
 import { rule, text, type ConditionalRule, type HtmlElement } from '../trees.ts';
 
 export function buttonMarkup(context: CompileContext, part: Button): HtmlElement {
-  return linkElement(context, { class: context.names.slotClass(part.id, 'button') }, part.target, text(part.label));
+  return linkElement(context, { class: partClasses(context, part, 'button') }, part.target, text(part.label));
 }
 
 export function buttonRules(context: CompileContext, part: Button): ConditionalRule[] {
-  return [rule(within(context, `.${context.names.slotClass(part.id, 'button')}`), [['display', 'block'], ['cursor', 'pointer'], ['white-space', 'nowrap']])];
+  return [rule(within(context, `.${context.names.slotClass(part.id, 'button')}`), [['display', 'flex'], ['align-items', 'center'], ['cursor', 'pointer'], ['white-space', 'nowrap']])];
 }

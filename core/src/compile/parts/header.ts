@@ -1,15 +1,23 @@
 import type { Part } from '../../document/part.ts';
-import { ZONES, type Row } from '../../document/pieces/header.ts';
+import type { Header } from '../../document/pieces/header.ts';
+import { toPixels } from '../../document/length.ts';
 import { headerParts, rowParts } from '../../document/walk.ts';
-import { within, type CompileContext } from '../context.ts';
-import { unfolded } from '../media.ts';
-import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
-import { buttonMarkup, buttonRules } from './button.ts';
-import { logoMarkup, logoRules } from './logo.ts';
+import { resolve } from '../../resolve/resolve.ts';
+import type { CompileContext } from '../context.ts';
 import { symbols } from '../icons.ts';
+import { element, rule, type ConditionalRule, type Declaration, type HtmlElement } from '../trees.ts';
+import { buttonMarkup, buttonRules } from './button.ts';
+import { imageMarkup, imageRules } from './image.ts';
+import { logoMarkup, logoRules } from './logo.ts';
 import { menuMarkup, menuRules } from './menu.ts';
 import { openerMarkup, openerRules } from './opener.ts';
 import { panelMarkup } from './panel.ts';
+import { arrangedMenu, centredLogo, rowMarkup, rowRules } from './row.ts';
+import { ruleMarkup, ruleRules } from './rule.ts';
+import { searchMarkup, searchRules } from './search.ts';
+import { shortcutMarkup, shortcutRules } from './shortcut.ts';
+import { socialMarkup, socialRules } from './social.ts';
+import { textMarkup, textRules } from './text.ts';
 
 /** The menu that folds into the panel: the header's first one. */
 export function foldingMenu(context: CompileContext): string | null {
@@ -17,13 +25,19 @@ export function foldingMenu(context: CompileContext): string | null {
   return headerParts(context.header).find((part) => part.kind === 'menu')?.id ?? null;
 }
 
-function partMarkup(context: CompileContext, part: Part): HtmlElement | null {
+function partMarkup(context: CompileContext, part: Part, split: boolean): HtmlElement | null {
   switch (part.kind) {
     case 'logo': return logoMarkup(context, part);
     case 'button': return buttonMarkup(context, part);
     case 'opener': return openerMarkup(context, part);
+    case 'search': return searchMarkup(context, part);
+    case 'social': return socialMarkup(context, part);
+    case 'text': return textMarkup(context, part);
+    case 'image': return imageMarkup(context, part);
+    case 'rule': return ruleMarkup(context, part);
+    case 'shortcut': return shortcutMarkup(context, part);
     case 'menu': {
-      const menu = menuMarkup(context, part);
+      const menu = menuMarkup(context, part, split);
       return context.fold && part.id === foldingMenu(context) ? panelMarkup(context, context.fold.panel, menu) : menu;
     }
   }
@@ -31,31 +45,9 @@ function partMarkup(context: CompileContext, part: Part): HtmlElement | null {
 
 export function headerMarkup(context: CompileContext): HtmlElement {
   const rows = context.header.rows.map((row) =>
-    element('div', { class: context.names.slotClass(row.id, 'row') }, ...rowParts(row).map((part) => partMarkup(context, part))));
+    rowMarkup(context, row, (part) => partMarkup(context, part, centredLogo(row) !== null && part === arrangedMenu(row))));
   const beside = context.panels.filter((panel) => panel !== context.fold?.panel || foldingMenu(context) === null);
   return element('header', { class: context.names.name('header') }, symbols(context), ...rows, ...beside.map((panel) => panelMarkup(context, panel, null)));
-}
-
-/** The class of the element that stands for a part in its row. */
-function partClass(context: CompileContext, part: Part): string {
-  return context.names.slotClass(part.id, part.kind === 'menu' ? 'nav' : part.kind);
-}
-
-const PUSHED = [['margin-inline-start', 'auto']] as const;
-
-/** Each zone behind the first is pushed away from the one before by the room that is left. */
-function zoneRules(context: CompileContext, row: Row): ConditionalRule[] {
-  const folding = foldingMenu(context);
-  return ZONES.slice(1).flatMap((zone): ConditionalRule[] => {
-    const parts = row.zones[zone];
-    // The opener leads only where nothing that shows at all widths stands in its zone.
-    const leads = parts.find((part) => part.kind !== 'opener') ?? parts[0];
-    if (!leads) return [];
-    const selector = within(context, `.${partClass(context, leads)}`);
-    // A folded menu stands in the panel, not in a zone.
-    if (leads.id === folding) return unfolded(context, [[selector, PUSHED]]);
-    return [rule(selector, PUSHED)];
-  });
 }
 
 function partRules(context: CompileContext, part: Part): ConditionalRule[] {
@@ -64,13 +56,37 @@ function partRules(context: CompileContext, part: Part): ConditionalRule[] {
     case 'button': return buttonRules(context, part);
     case 'opener': return context.fold ? openerRules(context, part) : [];
     case 'menu': return menuRules(context, part);
+    case 'search': return searchRules(context, part);
+    case 'social': return socialRules(context, part);
+    case 'text': return textRules(context, part);
+    case 'image': return imageRules(context, part);
+    case 'rule': return ruleRules(context, part);
+    case 'shortcut': return shortcutRules(context, part);
   }
 }
 
+/** How the header stands on the page. */
+export function positionDeclarations({ stays, over }: Header): Declaration[] {
+  if (!stays && !over) return [['position', 'relative']];
+  const top = ['inset-block-start', '0'] as const;
+  if (!over) return [['position', 'sticky'], top];
+  return [['position', stays ? 'fixed' : 'absolute'], top, ['inset-inline', '0']];
+}
+
+/** The least height of a header in px in the widest band. */
+function headerHeight({ site, header }: CompileContext): number {
+  return header.rows.reduce((sum, row) => {
+    const height = resolve(site, { owner: row.id, slot: 'row', property: 'height', level: null, states: [], band: 0 })?.value;
+    return sum + (typeof height === 'number' || typeof height === 'string' ? toPixels(height, { fontSize: 16 }) : 0);
+  }, 0);
+}
+
 export function headerRules(context: CompileContext): ConditionalRule[] {
-  return context.header.rows.flatMap((row) => [
-    rule(within(context, `.${context.names.slotClass(row.id, 'row')}`), [['display', 'flex'], ['flex-wrap', 'wrap'], ['align-items', 'center']]),
-    ...rowParts(row).flatMap((part) => partRules(context, part)),
-    ...zoneRules(context, row),
-  ]);
+  const { header, names } = context;
+  // A place that a link leads to is not hidden under a header that stays.
+  const anchors = header.stays ? [rule(`html:has(.${names.name('header')})`, [['scroll-padding-block-start', `${Math.round(headerHeight(context))}px`]])] : [];
+  return [
+    ...anchors,
+    ...header.rows.flatMap((row) => [...rowParts(row).flatMap((part) => partRules(context, part)), ...rowRules(context, row, foldingMenu(context))]),
+  ];
 }

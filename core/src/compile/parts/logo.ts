@@ -1,5 +1,7 @@
 import type { Logo } from '../../document/parts/logo.ts';
 import { within, type CompileContext } from '../context.ts';
+import { DRAWN, drawnSvg } from '../icons.ts';
+import { partClasses } from '../shown.ts';
 import { element, rule, text, type ConditionalRule, type HtmlElement, type HtmlNode } from '../trees.ts';
 
 /** The path of the site's front page on its own host. */
@@ -7,25 +9,39 @@ function homePath(url: string): string {
   return /^https?:\/\/[^/?#]+(\/[^?#]*)?/i.exec(url)?.[1] ?? '/';
 }
 
-/** The site's name or mark as a link to its front page; a drawing keeps the name for assistive technology. */
-export function logoMarkup(context: CompileContext, part: Logo): HtmlElement {
-  const attributes = { class: context.names.slotClass(part.id, 'logo'), href: homePath(context.site.url) };
-  if (part.svg === null) return element('a', attributes, text(part.text));
-  const drawing: HtmlNode = { node: 'drawing', cleanSvg: hideDrawing(part.svg) };
-  if (part.textShown) return element('a', attributes, drawing, text(part.text));
-  return element('a', { ...attributes, 'aria-label': part.text }, drawing);
+/** The classes of a logo's drawings: the one at rest, and the one that takes its place while the page is scrolled. */
+function drawingClasses(context: CompileContext, part: Logo) {
+  const drawing = context.names.slotClass(part.id, 'drawing');
+  return { drawing, second: context.names.slotClass(part.id, 'second') };
 }
 
-/** Marks the drawing as decoration: its link carries the name. */
-const hideDrawing = (svg: string) => (/^\s*<svg[^>]*\saria-hidden=/.test(svg) ? svg.trim() : svg.trim().replace(/^<svg/i, '<svg aria-hidden="true"'));
+const hasSecond = (context: CompileContext, part: Logo) => part.second !== null && context.header.stays;
+
+function drawings(context: CompileContext, part: Logo): HtmlNode[] {
+  const { drawing, second } = drawingClasses(context, part);
+  const first: HtmlNode[] = part.svg !== null ? [drawnSvg(part.svg, drawing)] : part.image !== null ? [element('img', { class: drawing, src: part.image, alt: '' })] : [];
+  return part.second !== null && hasSecond(context, part) ? [...first, drawnSvg(part.second, `${drawing} ${second}`)] : first;
+}
+
+/** The site's name or mark as a link to its front page; a drawing keeps the name for assistive technology. */
+export function logoMarkup(context: CompileContext, part: Logo): HtmlElement {
+  const attributes = { class: partClasses(context, part, 'logo'), href: homePath(context.site.url) };
+  const drawn = drawings(context, part);
+  if (drawn.length === 0) return element('a', attributes, text(part.text));
+  if (part.textShown) return element('a', attributes, ...drawn, text(part.text));
+  return element('a', { ...attributes, 'aria-label': part.text }, ...drawn);
+}
 
 export function logoRules(context: CompileContext, part: Logo): ConditionalRule[] {
   const selector = within(context, `.${context.names.slotClass(part.id, 'logo')}`);
   const rules = [rule(selector, [['display', 'flex'], ['align-items', 'center'], ['cursor', 'pointer'], ['white-space', 'nowrap']])];
-  if (part.svg === null) return rules;
-  // The drawing's own colours are attributes, so it is not reset as a whole.
-  return [...rules, rule(`${selector} svg`, [
-    ['display', 'block'], ['block-size', `${part.svgHeight}px`], ['inline-size', 'auto'], ['max-inline-size', 'none'], ['margin', '0'],
-    ['padding', '0'], ['border', '0'], ['transform', 'none'], ['vertical-align', 'baseline'], ['overflow', 'hidden'],
-  ])];
+  if (part.svg === null && part.image === null) return rules;
+  const { drawing, second } = drawingClasses(context, part);
+  const drawingRule = rule(within(context, `.${drawing}`), DRAWN);
+  if (!hasSecond(context, part)) return [...rules, drawingRule];
+  const scrolled = `${context.root}[${context.names.scrolledAttribute}] .${drawing}`;
+  const away = [['display', 'none']] as const;
+  return [
+    ...rules, drawingRule, rule(within(context, `.${second}`), away), rule(`${scrolled}:not(.${second})`, away), rule(`${scrolled}.${second}`, [['display', 'block']]),
+  ];
 }

@@ -7,6 +7,8 @@ import { hasOwnTarget, ICON_SPACE, LEAST_TARGET } from '../../layout/part-width.
 import { within, type CompileContext } from '../context.ts';
 import { accessibleName, itemAttributes, itemContent, linkElement } from '../link.ts';
 import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.ts';
+import { DRAWN } from '../icons.ts';
+import { hiddenClasses, partClasses } from '../shown.ts';
 import { arrangedOf, type Arranged } from '../media.ts';
 
 /** Side of a finger's target on folded menus, in px (WCAG 2.2, success criterion 2.5.5). */
@@ -14,12 +16,6 @@ const TOUCH_TARGET = 44;
 
 /** Whether a link has a submenu in this placement. */
 const opens = (part: MenuPart, item: MenuItem, level: number) => item.children.length > 0 && level < levelCount(part.levels);
-
-/** The classes that hide a link in the bands it is not shown in. */
-function hiddenClasses(context: CompileContext, item: MenuItem): string | null {
-  if (item.bands === undefined) return null;
-  return context.site.bands.filter((band) => item.bands?.includes(band.id) !== true).map((band) => context.names.name(`not-${band.id}`)).join(' ') || null;
-}
 
 /** A link, call to action, heading or line, without what is nested in it. */
 function itemControl(context: CompileContext, part: MenuPart, item: MenuItem): HtmlElement {
@@ -36,7 +32,7 @@ function itemControl(context: CompileContext, part: MenuPart, item: MenuItem): H
 }
 
 function itemElement(context: CompileContext, part: MenuPart, item: MenuItem, level: number, index: number): HtmlElement {
-  const attributes = { class: hiddenClasses(context, item) };
+  const attributes = { class: hiddenClasses(context, item.bands) };
   if (!opens(part, item, level) || item.role === 'divider') return element('li', attributes, itemControl(context, part, item));
   const children = item.children.map((child, place) => itemElement(context, part, child, level + 1, place));
   // Deeper levels stand open below their parent.
@@ -57,11 +53,13 @@ function disclosure(context: CompileContext, part: MenuPart, item: MenuItem, con
   return [itemControl(context, part, item), element('button', { class: markerClass, ...button, 'aria-label': accessibleName(item) ?? item.label })];
 }
 
-/** A menu as a named navigation with nested lists. */
-export function menuMarkup(context: CompileContext, part: MenuPart): HtmlElement {
-  const items = shownItems(context.site, part);
-  return element('nav', { class: context.names.slotClass(part.id, 'nav'), 'aria-label': part.name },
-    element('ul', { class: context.names.slotClass(part.id, 'list') }, ...items.map((item, index) => itemElement(context, part, item, 1, index))));
+/** A menu as a named navigation with nested lists: one, or two halves where it is split around the logo. */
+export function menuMarkup(context: CompileContext, part: MenuPart, split = false): HtmlElement {
+  const items = shownItems(context.site, part).map((item, index) => itemElement(context, part, item, 1, index));
+  const half = Math.ceil(items.length / 2);
+  const lists = split ? [items.slice(0, half), items.slice(half)] : [items];
+  return element('nav', { class: partClasses(context, part, 'nav'), 'aria-label': part.name },
+    ...lists.map((list) => element('ul', { class: context.names.slotClass(part.id, 'list') }, ...list)));
 }
 
 function hasThirdLevel(context: CompileContext, part: MenuPart): boolean {
@@ -74,37 +72,21 @@ function extraRules(context: CompileContext, part: MenuPart, { unfolded }: Arran
   const at = (slot: string, rest = '') => within(context, `.${context.names.slotClass(part.id, slot)}${rest}`);
   const worn = (slot: MenuSlot) => wearsSlot(context.site, part, slot);
   const links = shownLinks(context.site, part);
-  const partial = context.site.bands.filter((band) => links.some((item) => item.bands?.includes(band.id) === false));
   const box = [['display', 'flex'], ['align-items', 'center'], ['white-space', 'nowrap']] as const;
   return [
     ...(worn('action') ? [rule(at('action'), [...box, ['cursor', 'pointer']])] : []),
     ...(worn('heading') ? [rule(at('heading'), box)] : []),
-    // The drawing's own colours are attributes, so it is not reset as a whole; its size is its font size.
-    ...(worn('glyph') ? [rule(at('glyph'), [...DRAWN, ['inline-size', '1em'], ['block-size', '1em'], ['margin', '0'], SPACED])] : []),
+    // Its size is its font size.
+    ...(worn('glyph') ? [rule(at('glyph'), [...DRAWN, ['inline-size', '1em'], ['block-size', '1em'], SPACED])] : []),
     ...(worn('picture') ? [rule(at('picture'), [['display', 'block'], ['block-size', 'auto'], SPACED, ['flex', 'none']])] : []),
     ...(links.some((item) => item.labelHidden) ? [rule(within(context, `.${context.names.name('alone')}`), [['margin-inline-end', '0']])] : []),
     ...(worn('description') ? [rule(at('description'), [['display', 'block']])] : []),
     ...(worn('divider') ? [rule(at('divider'), [['display', 'block'], ['inline-size', '100%']]), ...unfolded([[at('list', `>li>.${context.names.slotClass(part.id, 'divider')}`), [['inline-size', '1px'], ['align-self', 'stretch']]]])] : []),
-    ...partial.map((band) => rule(within(context, `li.${context.names.name(`not-${band.id}`)}`), [['display', 'none']], bandQuery(context, band.id))),
   ];
-}
-
-/** The widths of one band alone. */
-function bandQuery(context: CompileContext, id: string): string {
-  const index = context.site.bands.findIndex((band) => band.id === id);
-  const from = context.site.bands[index]?.min ?? 0;
-  const below = context.site.bands[index - 1]?.min;
-  if (below === undefined) return `@media (width >= ${from}px)`;
-  return from === 0 ? `@media (width < ${below}px)` : `@media (${from}px <= width < ${below}px)`;
 }
 
 /** Room between an icon or picture and the label. */
 const SPACED = ['margin-inline-end', `${ICON_SPACE}px`] as const;
-
-/** What the page's own rules for drawings cannot change. */
-const DRAWN = [
-  ['display', 'block'], ['flex', 'none'], ['max-inline-size', 'none'], ['padding', '0'], ['border', '0'], ['transform', 'none'], ['vertical-align', 'baseline'], ['overflow', 'hidden'],
-] as const;
 
 /** What arranges a menu, whatever its look. */
 export function menuRules(context: CompileContext, part: MenuPart, inPanel = false): ConditionalRule[] {
@@ -126,8 +108,8 @@ function foldedListRules(context: CompileContext, part: MenuPart, list: string, 
   const at = (slot: string, rest = '') => within(context, `.${context.names.slotClass(part.id, slot)}${rest}`);
   return folded([
     [`${at('nav')}, ${list}`, [['display', 'block'], ['flex', '1']]],
-    [at('list', ' li'), [['flex-wrap', 'wrap']]],
-    [at('link'), [['flex', '1'], ['min-block-size', `${TOUCH_TARGET}px`], ['white-space', 'normal']]],
+    [at('list', ' li'), [['flex-wrap', 'wrap'], ['min-block-size', `${TOUCH_TARGET}px`]]],
+    [at('link'), [['flex', '1'], ['align-self', 'stretch'], ['white-space', 'normal']]],
   ]);
 }
 

@@ -3,6 +3,8 @@ import type { ConditionalRule, Declaration } from '../trees.ts';
 /** Whether two declarations could touch the same thing: equal names, or one the shorthand of the other. */
 function overlaps(a: string, b: string): boolean {
   if (a === b || a === 'all' || b === 'all') return true;
+  // The radius of all corners and those of single ones do not share the start of their names.
+  if (a.endsWith('-radius') && b.endsWith('-radius')) return true;
   return a.length < b.length ? b.startsWith(a) && b[a.length] === '-' : a.startsWith(b) && a[b.length] === '-';
 }
 

@@ -1,11 +1,11 @@
 import type { SlotLook } from '../../document/look.ts';
-import type { PropertyId } from '../../document/properties.ts';
+import { property, type PropertyId } from '../../document/properties.ts';
 import type { Site } from '../../document/site.ts';
 import type { SlotKind } from '../../document/slot.ts';
 import { LEVEL_KEYS, STATES, type Level, type LevelKey, type State } from '../../document/states.ts';
 import type { Value } from '../../document/values.ts';
 import { sameJson } from '../../base/json.ts';
-import { bandKeys, fallbackValue, levelKeys, ownValue } from '../../resolve/resolve.ts';
+import { bandKeys, fallbackValue, holderOf, levelKeys, ownValue } from '../../resolve/resolve.ts';
 
 /** One value as it will be declared: under a level, a state and a band. */
 export interface Candidate {
@@ -34,8 +34,26 @@ export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Cand
       }
     }
   }
-  return candidates;
+  return withFocusRings(candidates);
 }
+
+/**
+ * The ring of focus stands before what a weaker state says, so it is said again where one does. The weaker states come
+ * first in the list, focus and pressed after.
+ */
+function withFocusRings(candidates: readonly Candidate[]): Candidate[] {
+  const rings = [...new Set(candidates.filter(({ state }) => isWeakerThanFocus(state)).map((candidate) => candidate.property))].flatMap((id): Candidate[] => {
+    const value = property(id).inFocus;
+    return value === undefined ? [] : [{ property: id, level: 'all', state: 'focus', band: 'all', value }];
+  });
+  const asked = rings.filter((ring) => !candidates.some((own) => own.property === ring.property && own.state === 'focus' && own.level === 'all' && own.band === 'all'));
+  if (asked.length === 0) return [...candidates];
+  const first = candidates.findIndex(({ state }) => !isWeakerThanFocus(state));
+  const at = first === -1 ? candidates.length : first;
+  return [...candidates.slice(0, at), ...asked, ...candidates.slice(at)];
+}
+
+const isWeakerThanFocus = (state: State) => STATES.indexOf(state) < STATES.indexOf('focus');
 
 /** The levels and bands a candidate reaches. */
 function* reach(site: Site, kind: SlotKind, candidate: Candidate): Generator<{ level: Level | null; band: number }> {
@@ -50,7 +68,7 @@ function* reach(site: Site, kind: SlotKind, candidate: Candidate): Generator<{ l
  * Whether a candidate changes nothing: wherever it would win, what would apply without it has the same value, in
  * every combination of the weaker states.
  */
-function isRedundant(site: Site, kind: SlotKind, look: SlotLook, candidate: Candidate, base: Value): boolean {
+function isRedundant(site: Site, kind: SlotKind, look: SlotLook, candidate: Candidate, base: Value | null): boolean {
   for (const { level, band } of reach(site, kind, candidate)) {
     const at = (state: State, without: boolean) => {
       const found = ownValue(without ? withoutCandidate(look, candidate) : look, levelKeys(level), state, bandKeys(site)[band] ?? [], candidate.property);
@@ -73,7 +91,7 @@ function withoutCandidate(look: SlotLook, { level, state, band, property }: Cand
 }
 
 /** Whether anything else says the same: without that, nothing could stand in for a candidate. */
-function isRepeated(candidates: readonly Candidate[], candidate: Candidate, base: Value): boolean {
+function isRepeated(candidates: readonly Candidate[], candidate: Candidate, base: Value | null): boolean {
   return sameJson(candidate.value, base)
     || candidates.some((other) => other !== candidate && other.property === candidate.property && sameJson(other.value, candidate.value));
 }
@@ -82,7 +100,10 @@ function isRepeated(candidates: readonly Candidate[], candidate: Candidate, base
 export function pruneCandidates(site: Site, kind: SlotKind, look: SlotLook, candidates: readonly Candidate[]): Candidate[] {
   let pruned = look;
   return candidates.filter((candidate) => {
-    const base = fallbackValue(site, kind, candidate.property).value;
+    // What the ring of focus stands before is no rival that could make it redundant.
+    if (property(candidate.property).inFocus !== undefined) return true;
+    // What is inherited from the slot around may be anything.
+    const base = holderOf(kind, candidate.property) === null ? fallbackValue(site, kind, candidate.property).value : null;
     const redundant = isRepeated(candidates, candidate, base) && isRedundant(site, kind, pruned, candidate, base);
     if (redundant) pruned = withoutCandidate(pruned, candidate);
     return !redundant;

@@ -1,6 +1,9 @@
 import type { MenuPart } from '../../document/parts/menu.ts';
 import { levelCount } from '../../document/states.ts';
 import { headerParts, shownItems } from '../../document/walk.ts';
+import { slotsOf } from '../../document/catalogue.ts';
+import { effectiveLook } from '../../resolve/resolve.ts';
+import { styledOwners } from '../look-rules.ts';
 import { foldingMenu } from '../parts/header.ts';
 import type { CompileContext } from '../context.ts';
 
@@ -118,6 +121,34 @@ const PANELS = `
     }
 `;
 
+/** Going on is noticed later than coming back, so that a bar which shrinks does not bring itself back. */
+const SCROLLED = `
+    // The page is scrolled
+    const scroll = () => root.toggleAttribute('data-hm-scrolled', scrollY > (root.hasAttribute('data-hm-scrolled') ? 0 : 40));
+    addEventListener('scroll', scroll, { passive: true });
+    scroll();
+`;
+
+/** A search that unfolds behaves like a submenu: it goes where attention goes elsewhere. */
+const UNFOLDING = `
+    // Search behind an icon
+    for (const box of root.querySelectorAll('details')) {
+      for (const type of ['click', 'focusin']) document.addEventListener(type, (event) => { box.open &&= box.contains(event.target); });
+      box.addEventListener('toggle', () => box.open && box.querySelector('input').focus());
+      box.addEventListener('keydown', (event) => {
+        if (event.key === 'Escape' && box.open) box.open = false, box.firstElementChild.focus();
+      });
+    }
+`;
+
+/** Whether anything looks otherwise while the page is scrolled. */
+function changesScrolled(context: CompileContext): boolean {
+  if (!context.header.stays) return false;
+  if (headerParts(context.header).some((part) => part.kind === 'logo' && part.second !== null)) return true;
+  return styledOwners(context).some((owner) => Object.keys(slotsOf(owner.kind)).some((slot) =>
+    Object.values(effectiveLook(context.site, { owner: owner.id, slot })).some((states) => Object.hasOwn(states, 'scrolled'))));
+}
+
 /** The script of a header: classic, without globals, harmless when loaded twice. */
 export function printScript(context: CompileContext): string {
   const { submenus, hover } = featuresOf(context);
@@ -128,7 +159,9 @@ export function printScript(context: CompileContext): string {
   const panels = context.panels.length > 0 ? PANELS : '';
   const submenuCode = submenus
     ? SUBMENUS.replace('CLICK', hover ? CLICK_WITH_HOVER : CLICK_ONLY).replace('HOVER', hover ? HOVER : '') : '';
-  const body = CURRENT + submenuCode + fold + panels;
+  const scrolled = changesScrolled(context) ? SCROLLED : '';
+  const unfolding = headerParts(context.header).some((part) => part.kind === 'search' && !part.open) ? UNFOLDING : '';
+  const body = CURRENT + submenuCode + fold + panels + scrolled + unfolding;
   const header = `.${context.names.name('header')}:not([${context.names.readyAttribute}])`;
   const code = `(() => {
   for (const root of document.querySelectorAll('${header}')) {

@@ -1,20 +1,17 @@
-import { BUTTON_STATES, TYPE_PROPERTIES, type SlotKind } from '../slot.ts';
-import type { Look } from '../look.ts';
+import { BUTTON_STATES, CONTROL_PROPERTIES, type SlotKind } from '../slot.ts';
+import type { PartBase } from '../part-base.ts';
 import type { Target } from '../target.ts';
 
 /** A call to action: a link drawn as a button. */
-export interface Button {
+export interface Button extends PartBase {
   readonly kind: 'button';
-  readonly id: string;
   readonly label: string;
   readonly target: Target;
-  readonly look: Look;
 }
 
 export const BUTTON_SLOTS = {
   button: {
-    label: 'Call to action', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'action',
-    properties: [...TYPE_PROPERTIES, 'fill', 'radius', 'paddingInline', 'paddingBlock'],
+    label: 'Call to action', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'action', properties: CONTROL_PROPERTIES,
     defaults: { colour: { role: 'on-accent' }, fill: { role: 'accent' } },
   },
 } as const satisfies Record<string, SlotKind>;

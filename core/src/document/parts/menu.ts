@@ -1,11 +1,13 @@
-import { BOX_STATES, BUTTON_STATES, LINK_STATES, TYPE_PROPERTIES, type SlotKind } from '../slot.ts';
-import type { Look } from '../look.ts';
+import {
+  BOX_PROPERTIES, BOX_STATES, BUTTON_STATES, CONTROL_PROPERTIES, ICON_PROPERTIES, LINK_STATES, MARK_PROPERTIES, MARGIN_PROPERTIES, MOTION_PROPERTIES, TEXT_PROPERTIES,
+  type SlotKind,
+} from '../slot.ts';
+import type { PartBase } from '../part-base.ts';
 import type { ShownLevels } from '../states.ts';
 
 /** A placement of one of the site's menus. */
-export interface MenuPart {
+export interface MenuPart extends PartBase {
   readonly kind: 'menu';
-  readonly id: string;
   /** Accessible name of the navigation. */
   readonly name: string;
   /** Id of the menu shown. */
@@ -15,48 +17,44 @@ export interface MenuPart {
   readonly levels: ShownLevels;
   /** Whether submenus of the unfolded menu open by a click alone, or under a mouse pointer too. */
   readonly opensOn: 'click' | 'hover';
-  readonly look: Look;
 }
 
 export const MENU_SLOTS = {
   list: {
-    label: 'Row of links', levels: [], states: BOX_STATES, text: 'none', properties: ['gap'], defaults: {},
+    label: 'Row of links', levels: [], states: BOX_STATES, text: 'none', properties: ['gap', ...BOX_PROPERTIES, 'separator', ...MARGIN_PROPERTIES], defaults: {},
   },
   link: {
-    label: 'Link', levels: [1, 2, 3], states: LINK_STATES, text: 'label', typeStyle: 'menu',
-    properties: [...TYPE_PROPERTIES, 'fill', 'radius', 'paddingInline', 'paddingBlock', 'gap'],
+    label: 'Link', levels: [1, 2, 3], states: LINK_STATES, text: 'label', typeStyle: 'menu', properties: [...CONTROL_PROPERTIES, ...MARK_PROPERTIES],
     defaults: { colour: { role: 'ink' } },
   },
   marker: {
-    label: 'Marker', levels: [1], states: LINK_STATES, text: 'icon', properties: ['colour', 'size'],
+    label: 'Marker', levels: [1], states: LINK_STATES, text: 'icon', properties: [...ICON_PROPERTIES, 'opacity'],
     defaults: { colour: { role: 'ink' }, size: 10 },
   },
   description: {
-    label: 'Description', levels: [1, 2, 3], states: LINK_STATES, text: 'label', typeStyle: 'menu', inside: 'link',
-    properties: TYPE_PROPERTIES, defaults: { colour: { role: 'ink' }, size: 13, weight: 400 },
+    label: 'Description', levels: [1, 2, 3], states: LINK_STATES, text: 'label', inside: 'link', properties: [...TEXT_PROPERTIES, 'opacity'],
+    defaults: { size: 13, weight: 400 },
   },
   glyph: {
-    label: 'Icon', levels: [1, 2, 3], states: BOX_STATES, text: 'none', inside: 'link', properties: ['size'], defaults: { size: 20 },
+    label: 'Icon', levels: [1, 2, 3], states: LINK_STATES, text: 'icon', inside: 'link', properties: [...ICON_PROPERTIES, 'opacity'], defaults: { size: 20 },
   },
   picture: {
-    label: 'Picture', levels: [1, 2, 3], states: BOX_STATES, text: 'none', inside: 'link', properties: ['width', 'radius'], defaults: { width: 40 },
+    label: 'Picture', levels: [1, 2, 3], states: LINK_STATES, text: 'none', inside: 'link', properties: ['width', 'radius', 'shadow', 'opacity'], defaults: { width: 40 },
   },
   action: {
-    label: 'Call to action', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'action',
-    properties: [...TYPE_PROPERTIES, 'fill', 'radius', 'paddingInline', 'paddingBlock', 'gap'],
+    label: 'Call to action', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'action', properties: CONTROL_PROPERTIES,
     defaults: { colour: { role: 'on-accent' }, fill: { role: 'accent' }, gap: 8, paddingInline: 14, paddingBlock: 8, radius: 4 },
   },
   heading: {
     label: 'Heading', levels: [], states: BOX_STATES, text: 'label', typeStyle: 'menu',
-    properties: [...TYPE_PROPERTIES, 'paddingInline', 'paddingBlock', 'gap'], defaults: { colour: { role: 'ink' }, gap: 8, paddingInline: 12, paddingBlock: 8 },
+    properties: [...TEXT_PROPERTIES, ...BOX_PROPERTIES, 'gap'], defaults: { colour: { role: 'ink' }, gap: 8, paddingInline: 12, paddingBlock: 8 },
   },
   divider: {
-    label: 'Divider', levels: [], states: BOX_STATES, text: 'none', properties: ['fill', 'height'],
+    label: 'Divider', levels: [], states: BOX_STATES, text: 'none', properties: ['fill', 'height', 'marginBlock', 'opacity'],
     defaults: { fill: { role: 'line' }, height: 1 },
   },
   submenu: {
-    label: 'Submenu box', levels: [2], states: BOX_STATES, text: 'none',
-    properties: ['fill', 'radius', 'paddingInline', 'paddingBlock', 'gap', 'minWidth'],
+    label: 'Submenu box', levels: [2], states: BOX_STATES, text: 'none', properties: [...BOX_PROPERTIES, 'gap', ...MARGIN_PROPERTIES, 'minWidth', ...MOTION_PROPERTIES],
     defaults: { fill: { role: 'paper' }, minWidth: 220 },
   },
 } as const satisfies Record<string, SlotKind>;

@@ -1,4 +1,4 @@
-import { BOX_STATES, BUTTON_STATES, type SlotKind } from '../slot.ts';
+import { BOX_PROPERTIES, BUTTON_STATES, FILL_PROPERTIES, ICON_CONTROL_PROPERTIES, REST_ONLY, type SlotKind } from '../slot.ts';
 import type { MenuPart } from '../parts/menu.ts';
 import type { Look } from '../look.ts';
 
@@ -18,17 +18,16 @@ export interface Panel {
 
 export const PANEL_SLOTS = {
   panel: {
-    label: 'Panel', levels: [], states: BOX_STATES, text: 'none',
-    properties: ['fill', 'width', 'paddingInline', 'paddingBlock', 'gap'],
+    label: 'Panel', levels: [], states: REST_ONLY, text: 'none',
+    properties: [...BOX_PROPERTIES, 'width', 'gap'],
     defaults: { fill: { role: 'paper' }, width: 320, paddingInline: 16, paddingBlock: 12, gap: 8 },
   },
   close: {
-    label: 'Close button', levels: [], states: BUTTON_STATES, text: 'icon',
-    properties: ['colour', 'size', 'fill', 'radius', 'paddingInline', 'paddingBlock'],
+    label: 'Close button', levels: [], states: BUTTON_STATES.filter((state) => state !== 'scrolled'), text: 'icon', properties: ICON_CONTROL_PROPERTIES,
     defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10 },
   },
   scrim: {
-    label: 'Scrim', levels: [], states: BOX_STATES, text: 'none', properties: ['fill'],
+    label: 'Scrim', levels: [], states: REST_ONLY, text: 'none', properties: FILL_PROPERTIES.filter((id) => id === 'fill' || id === 'blur'),
     defaults: { fill: { literal: '#00000080' } },
   },
 } as const satisfies Record<string, SlotKind>;

@@ -3,7 +3,7 @@ import { escapeSegment } from '../../base/json-pointer.ts';
 import { isRecord } from '../../base/json.ts';
 import type { Cell } from '../../document/look.ts';
 import { property } from '../../document/properties.ts';
-import { acceptsValue, allowedValue } from '../../document/schema.ts';
+import { acceptsValue, allowedValue } from '../../document/accepts.ts';
 import type { Value } from '../../document/values.ts';
 import { ownersOf, slotKind } from '../../document/walk.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';

@@ -1,26 +1,10 @@
 import { refuse, succeed } from '../../base/result.ts';
 import type { Site, TypeStyle } from '../../document/site.ts';
-import { ownersOf } from '../../document/walk.ts';
+import type { SlotRef } from '../../document/look.ts';
+import { idsOf, ownersOf, slotKind } from '../../document/walk.ts';
+import { sameAs } from '../../resolve/resolve.ts';
 import type { EditOperation } from '../draft.ts';
 import { getAt, type PatchOperation } from '../json-patch.ts';
-
-/** The narrowest distance of two breakpoints, and the outermost places they may have, in px. */
-export const BREAKPOINT = { gap: 1, min: 200, max: 2400 } as const;
-
-/** Moves the breakpoint at which a band starts; it stays between its neighbours. */
-export const setBandStart: EditOperation<{ readonly id: string; readonly min: number }> = (site, { id, min }) => {
-  const index = site.bands.findIndex((band) => band.id === id);
-  if (index === -1) return refuse('gone', '/bands', 'The band is no longer there');
-  if (index === site.bands.length - 1) return refuse('narrowest', '/bands', 'The narrowest band always starts at 0');
-  const lower = Math.max(BREAKPOINT.min, (site.bands[index + 1]?.min ?? 0) + BREAKPOINT.gap);
-  const upper = Math.min(BREAKPOINT.max, (site.bands[index - 1]?.min ?? Infinity) - BREAKPOINT.gap);
-  return succeed([{ op: 'replace', path: `/bands/${index}/min`, value: Math.round(Math.min(upper, Math.max(lower, min))) }]);
-};
-
-export const setBandName: EditOperation<{ readonly id: string; readonly name: string }> = (site, { id, name }) => {
-  const index = site.bands.findIndex((band) => band.id === id);
-  return index === -1 ? refuse('gone', '/bands', 'The band is no longer there') : succeed([{ op: 'replace', path: `/bands/${index}/name`, value: name.slice(0, 40) }]);
-};
 
 export type SiteFields = Partial<Pick<Site, 'name' | 'url' | 'language' | 'direction'>>;
 
@@ -28,20 +12,49 @@ export type SiteFields = Partial<Pick<Site, 'name' | 'url' | 'language' | 'direc
 export const setSite: EditOperation<SiteFields> = (_site, fields) =>
   succeed(Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/${key}`, value })));
 
+/** Settings that may be missing: null takes them away. */
+const OPTIONAL = ['bands'];
+
 /** Changes the settings of a part, row or piece (not its id, kind or look). */
 export const setOwner: EditOperation<{ readonly id: string; readonly fields: Readonly<Record<string, unknown>> }> = (site, { id, fields }) => {
   const owner = ownersOf(site).get(id);
   if (!owner) return refuse('gone', '/pieces', 'The part is no longer there; it was removed in the meantime');
   const patch: PatchOperation[] = [];
   for (const [key, value] of Object.entries(fields)) {
-    if (['id', 'kind', 'look'].includes(key) || !getAt(site, `${owner.path}/${key}`).ok) return refuse('field', owner.path, `A ${owner.kind} has no setting “${key}”`);
+    const isThere = getAt(site, `${owner.path}/${key}`).ok;
+    if (OPTIONAL.includes(key)) {
+      if (value !== null) patch.push({ op: 'add', path: `${owner.path}/${key}`, value });
+      else if (isThere) patch.push({ op: 'remove', path: `${owner.path}/${key}` });
+      continue;
+    }
+    if (['id', 'kind', 'look'].includes(key) || !isThere) return refuse('field', owner.path, `A ${owner.kind} has no setting “${key}”`);
     patch.push({ op: 'replace', path: `${owner.path}/${key}`, value });
   }
   return succeed(patch);
 };
 
+const noStyle = () => refuse('gone', '/typeStyles', 'The type style is no longer there');
+
 export const setTypeStyle: EditOperation<{ readonly id: string; readonly fields: Partial<Omit<TypeStyle, 'id'>> }> = (site, { id, fields }) => {
   const index = site.typeStyles.findIndex((style) => style.id === id);
-  if (index === -1) return refuse('gone', '/typeStyles', 'The type style is no longer there');
+  if (index === -1) return noStyle();
   return succeed(Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/typeStyles/${index}/${key}`, value })));
+};
+
+export const addTypeStyle: EditOperation<{ readonly style: TypeStyle }> = (site, { style }) => {
+  if (idsOf(site).has(style.id)) return refuse('duplicate', '/typeStyles', `There is something with the id "${style.id}" already`);
+  return succeed([{ op: 'add', path: '/typeStyles/-', value: style }]);
+};
+
+/** Makes a slot look the same as another one; null lets it go its own way again. */
+export const setSameLook: EditOperation<{ readonly owner: string; readonly slot: string; readonly as: SlotRef | null }> = (site, { owner, slot, as }) => {
+  if (slotKind(site, { owner, slot }) === null || (as !== null && slotKind(site, as) === null)) return refuse('gone', '/sameLooks', 'The slot is no longer there');
+  const index = site.sameLooks.findIndex((entry) => entry.owner === owner && entry.slot === slot);
+  for (let at: SlotRef | null = as, step = 0; at && step < 100; step++) {
+    if (at.owner === owner && at.slot === slot) return refuse('circular', '/sameLooks', 'That one looks the same as this one already');
+    at = sameAs(site, at);
+  }
+  const value = { owner, slot, as };
+  if (index === -1) return succeed(as === null ? [] : [{ op: 'add', path: '/sameLooks/-', value }]);
+  return succeed([as === null ? { op: 'remove', path: `/sameLooks/${index}` } : { op: 'replace', path: `/sameLooks/${index}`, value }]);
 };

@@ -1,0 +1,73 @@
+import { slotsOf } from '../document/catalogue.ts';
+import type { Cell } from '../document/look.ts';
+import type { PropertyId } from '../document/properties.ts';
+import type { Site } from '../document/site.ts';
+import { LEVEL_KEYS, STATES } from '../document/states.ts';
+import { coloursIn, type Role, type Value } from '../document/values.ts';
+import { ownersOf } from '../document/walk.ts';
+import type { OriginLink } from './origin.ts';
+import { usesRole, usesSwatch } from './colours.ts';
+import { fallbackValue } from './resolve.ts';
+
+/** A cell that says a value itself. */
+export interface LookCell extends Cell {
+  readonly value: Value;
+}
+
+/** Every cell of every look that says something, in document order. */
+export function lookCells(site: Site): LookCell[] {
+  const cells: LookCell[] = [];
+  for (const owner of ownersOf(site).values()) {
+    for (const slot of Object.keys(slotsOf(owner.kind))) {
+      for (const level of LEVEL_KEYS) {
+        for (const state of STATES) {
+          for (const [band, values] of Object.entries(owner.look[slot]?.[level]?.[state] ?? {})) {
+            for (const [property, value] of Object.entries(values)) cells.push({ owner: owner.id, slot, property: property as PropertyId, level, state, band, value });
+          }
+        }
+      }
+    }
+  }
+  return cells;
+}
+
+/** A place a swatch, role or type style shows: a cell that names it, or a slot that falls back to it. */
+export interface Reached extends Omit<Cell, 'level' | 'state' | 'band'> {
+  /** The cell; null where the slot only falls back to it. */
+  readonly cell: LookCell | null;
+}
+
+const TYPE_PROPERTIES: readonly PropertyId[] = ['family', 'size', 'weight'];
+
+type Source = Exclude<OriginLink, { kind: 'cell' }>;
+
+function isFrom(site: Site, source: Source, value: Value): boolean {
+  switch (source.kind) {
+    case 'swatch': return usesSwatch(site, value, source.id);
+    case 'role': return usesRole(site, value, source.role);
+    case 'type-style': return false;
+  }
+}
+
+/** The slots that take a property from a source where their look says nothing at rest, for all levels and widths. */
+function fallbacks(site: Site, source: Source): Reached[] {
+  return [...ownersOf(site).values()].flatMap((owner) => Object.entries(slotsOf(owner.kind)).flatMap(([slot, kind]) =>
+    kind.properties.flatMap((property): Reached[] => {
+      if (owner.look[slot]?.all?.rest?.['all']?.[property] !== undefined) return [];
+      const { value, origin } = fallbackValue(site, kind, property);
+      const reached = source.kind === 'type-style' ? origin.kind === 'type-style' && origin.id === source.id && TYPE_PROPERTIES.includes(property)
+        : coloursIn(value).length > 0 && origin.kind === 'slot-default' && isFrom(site, source, value);
+      return reached ? [{ owner: owner.id, slot, property, cell: null }] : [];
+    })));
+}
+
+/** Everything a swatch, role or type style reaches: the reverse of an origin's trail. */
+export function reachOf(site: Site, source: Source): Reached[] {
+  const named = lookCells(site).filter((cell) => isFrom(site, source, cell.value)).map((cell): Reached => ({ owner: cell.owner, slot: cell.slot, property: cell.property, cell }));
+  return [...named, ...fallbacks(site, source)];
+}
+
+/** The roles that lead to a swatch. */
+export function rolesOf(site: Site, swatch: string): Role[] {
+  return (Object.keys(site.roles) as Role[]).filter((role) => usesSwatch(site, site.roles[role], swatch));
+}

@@ -1,0 +1,126 @@
+import {
+  createImage, createRow, createRule, createSearch, createShortcut, createSocial, createText, loadSite, property, PROPERTIES, ROLES, slotsOf, type ColourValue, type PropertyId, type Site, type SlotKind, type Value,
+} from '@hamaca/core';
+import { demoSite } from './output.ts';
+
+/** A small seeded generator (mulberry32), so that a failure can be run again. */
+export function seeded(seed: number) {
+  let state = seed;
+  const next = () => {
+    state = (state + 0x6d2b79f5) | 0;
+    let mixed = Math.imul(state ^ (state >>> 15), 1 | state);
+    mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
+    return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
+  };
+  return { next, pick: <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)] as T, chance: (share: number) => next() < share };
+}
+export type Random = ReturnType<typeof seeded>;
+
+const whole = (random: Random, from: number, to: number) => Math.round(from + random.next() * (to - from));
+
+function randomColour(random: Random, site: Site): ColourValue {
+  return random.pick<() => ColourValue>([
+    () => ({ swatch: random.pick(site.palette).id }), () => ({ swatch: random.pick(site.palette).id, alpha: 0.5 }), () => ({ role: random.pick(ROLES) }),
+    () => ({ literal: random.pick(['#336699', 'rgb(10 20 30 / 0.5)', 'oklch(60% 0.1 150)', 'transparent']) }),
+  ])();
+}
+
+function randomLength(random: Random, id: PropertyId, min: number, max: number): Value {
+  // A box is never narrower than its padding; widths stay above what padding can come to.
+  const size = whole(random, Math.max(min, 0), Math.min(max, 40)) + (id === 'width' ? 160 : 0);
+  if (random.chance(0.2) && min >= 0) return `${Math.max(min, size) / 16}rem`;
+  const units = (PROPERTIES[id] as { units?: readonly string[] }).units ?? [];
+  return random.chance(0.15) && units.includes('vw') ? `clamp(${Math.max(min, size)}px, 1vw + 4px, ${Math.max(min, size) + 20}px)` : Math.max(min, size);
+}
+
+/** Any value a property takes. */
+export function randomValue(random: Random, site: Site, id: PropertyId): Value {
+  const entry = property(id);
+  switch (entry.kind) {
+    case 'colour': return randomColour(random, site);
+    case 'family': return random.pick(['figtree', 'karla', 'newsreader', 'system']);
+    case 'number': return Math.round(whole(random, 0, Math.floor((entry.max - entry.min) / entry.step)) * entry.step * 100 + entry.min * 100) / 100;
+    case 'length': return randomLength(random, id, entry.min, entry.max);
+    case 'corners': return random.chance(0.4) ? { corners: [whole(random, 0, 9), '50%', whole(random, 0, 9), '0.5rem'] } : random.pick<Value>([0, 6, '50%', '1rem']);
+    case 'choice': return random.pick(Object.keys(entry.choices));
+    case 'line': return random.chance(0.2) ? { line: null } : { line: { width: whole(random, 1, 5), style: random.pick(['solid', 'dashed', 'dotted'] as const), colour: randomColour(random, site) } };
+    case 'shadow': return {
+      shadows: Array.from({ length: whole(random, 0, 2) }, () => ({
+        x: whole(random, -4, 4), y: whole(random, 0, 8), blur: whole(random, 0, 9), ...(entry.ofText === true ? {} : { spread: 1, inset: random.chance(0.5) }), colour: randomColour(random, site),
+      })),
+    };
+    case 'paint': return random.pick<() => Value>([
+      () => ({ paint: null }), () => ({ paint: { image: '/reeds.png' } }),
+      () => ({ paint: { gradient: { angle: whole(random, 10, 170), stops: [{ colour: randomColour(random, site), at: 0 }, { colour: randomColour(random, site), at: 70 }] } } }),
+    ])();
+  }
+}
+
+/** Links that wear every slot of a menu, for one level. */
+const dressed = (level: number) => [
+  { id: `dressed-${level}`, label: 'Dressed', target: { kind: 'url', url: `/dressed/${level}` }, description: 'A line beneath', icon: 'icon-reed', image: '/reed.png', children: [] },
+  { id: `action-${level}`, label: 'Act', target: { kind: 'url', url: `/act/${level}` }, role: 'action', children: [] },
+  { id: `heading-${level}`, label: 'Head', target: { kind: 'none' }, role: 'heading', children: [] },
+  { id: `divider-${level}`, label: '', target: { kind: 'none' }, role: 'divider', children: [] },
+];
+
+const REED = '<svg viewBox="0 0 24 24"><path d="M4 4v16"/></svg>';
+
+/** A second row with one part of every kind that the demo has not. */
+function extraRow() {
+  const target = { kind: 'phone', number: '+34 000 000' } as const;
+  const row = createRow('row-extra', 'Extra');
+  return {
+    ...row,
+    zones: {
+      start: [createText('text', { id: 'call', text: 'Call us', target, icon: 'icon-reed' }), createRule('rule')],
+      middle: [createSearch('search')],
+      end: [
+        { ...createSocial('profiles'), links: [{ id: 'profile-1', name: 'Heronet', url: 'https://heronet.example/', icon: 'icon-reed', colour: null }] },
+        { ...createShortcut('account', 'Account', 'icon-reed'), labelShown: true }, { ...createImage('seal'), svg: REED },
+      ],
+    },
+  };
+}
+
+/** The demo with every kind of part, three levels placed, derived swatches and random values in random cells of every slot. */
+export function randomSite(random: Random): Site {
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- looks are filled in as raw JSON and loaded again
+  const raw = JSON.parse(JSON.stringify(demoSite())) as any;
+  const header = raw.pieces[0];
+  delete raw.pieces[0].rows[0].bands;
+  raw.palette.push(
+    { id: 'pale', name: 'Pale', from: raw.palette[0].id, change: 'lighter', by: 40 }, { id: 'dim', name: 'Dim', from: 'pale', change: 'darker', by: 25 },
+    { id: 'haze', name: 'Haze', from: raw.palette[1].id, change: 'thinner', by: 35 }, { id: 'blend', name: 'Blend', from: 'pale', change: 'mixed', by: 30, with: raw.palette[2].id },
+  );
+  header.stays = random.chance(0.7);
+  header.rows[0].contained = random.chance(0.5) ? 960 : null;
+  header.rows[0].zones.middle[0].levels = 3;
+  header.rows.push(extraRow());
+  raw.icons = [{ id: 'icon-reed', name: 'reed', svg: REED, set: null }];
+  const [visit] = raw.menus[0].items;
+  raw.menus[0].items.push(...dressed(1));
+  visit.children.push(...dressed(2));
+  visit.children[2].children.push(...dressed(3));
+  const filled = JSON.parse(JSON.stringify(raw)) as Site;
+  const owners = [header, ...header.rows, ...header.rows.flatMap((row: { zones: object }) => Object.values(row.zones).flat()), raw.pieces[1]];
+  for (const owner of owners) {
+    const kinds = slotsOf(owner.kind ?? 'row') as Record<string, SlotKind>;
+    owner.look = {};
+    for (const [slot, kind] of Object.entries(kinds)) {
+      for (let count = 0; count < kind.properties.length * 2; count++) {
+        const level = kind.levels.length > 1 && random.chance(0.6) ? String(random.pick(kind.levels)) : 'all';
+        const state = random.pick(kind.states);
+        const band = random.chance(0.3) ? 'phone' : 'all';
+        const id = random.pick(kind.properties);
+        const values = (((owner.look[slot] ??= {})[level] ??= {})[state] ??= {})[band] ??= {};
+        values[id] = randomValue(random, filled, id);
+      }
+    }
+  }
+  // One slot wears another one's look.
+  raw.sameLooks = [{ owner: 'book', slot: 'button', as: { owner: 'menu-main', slot: 'action' } }];
+  const loaded = loadSite(raw);
+  if (!loaded.ok) throw new Error(loaded.error.slice(0, 3).map((problem) => problem.message).join('; '));
+  return loaded.value;
+}
