@@ -13,7 +13,7 @@ const below = {
   compile: ['base', 'colour', 'text', 'document', 'resolve', 'links', 'layout'],
   check: ['base', 'colour', 'text', 'document', 'resolve', 'links', 'edit', 'layout', 'compile'],
   exchange: ['base', 'colour', 'text', 'document', 'load', 'resolve', 'links', 'layout', 'compile'],
-  starters: ['base', 'document', 'migrate'],
+  starters: ['base', 'document', 'migrate', 'edit'],
 };
 
 const layerRules = Object.entries(below).map(([layer, allowed]) => ({

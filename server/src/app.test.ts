@@ -196,6 +196,6 @@ test('a site of an older format is given in today’s', async () => {
   const old = JSON.parse(readFileSync(new URL('../../core/test/old/version-1.hamaca.json', import.meta.url), 'utf8')) as object;
   await insertSite(database, { id: 'old-site', name: 'Old', document: JSON.stringify(old) }, new Date());
   const { body } = await ask('/api/sites/old-site');
-  expect([body['formatVersion'], body['icons']]).toEqual([2, []]);
+  expect([body['formatVersion'], body['icons']]).toEqual([FORMAT_VERSION, []]);
   expect((await patch('old-site', 1, rename('Newer'))).status).toBe(200);
 });

@@ -10,6 +10,7 @@ const SitesPlace = lazy(async () => ({ default: (await import('./places/sites/si
 const NewSitePlace = lazy(async () => ({ default: (await import('./places/new-site/new-site-place.tsx')).NewSitePlace }));
 const LinksPlace = lazy(async () => ({ default: (await import('./places/links/links-place.tsx')).LinksPlace }));
 const BenchPlace = lazy(async () => ({ default: (await import('./places/bench/bench-place.tsx')).BenchPlace }));
+const PalettePlace = lazy(async () => ({ default: (await import('./places/palette/palette-place.tsx')).PalettePlace }));
 const ChecksPlace = lazy(async () => ({ default: (await import('./places/checks/checks-place.tsx')).ChecksPlace }));
 const HandOffPlace = lazy(async () => ({ default: (await import('./places/hand-off/hand-off-place.tsx')).HandOffPlace }));
 
@@ -28,6 +29,7 @@ createRoot(root).render(
               <Route index element={<Navigate to="bench/header" replace />} />
               <Route path="links" element={<LinksPlace />} />
               <Route path="bench/:piece" element={<BenchPlace />} />
+              <Route path="palette" element={<PalettePlace />} />
               <Route path="checks" element={<ChecksPlace />} />
               <Route path="hand-off" element={<HandOffPlace />} />
             </Route>

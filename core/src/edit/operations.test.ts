@@ -1,6 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO } from '../../test/demo.ts';
+import { DEMO, DEMO_HEADER } from '../../test/demo.ts';
 import type { Page, Site } from '../document/site.ts';
+import { applyStarter } from '../starters/apply.ts';
+import { STARTERS } from '../starters/designs.ts';
+import type { Starter } from '../starters/starter.ts';
 import { createRow } from '../document/pieces/header.ts';
 import { createButton } from '../document/parts/button.ts';
 import type { MenuItem } from '../document/menu-item.ts';
@@ -76,6 +79,7 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
   'add-row': { works: { name: 'add-row', args: { piece: 'header', row: createRow('row-top', 'Top'), index: 0 } }, refused: { name: 'add-row', args: { piece: 'panel', row: createRow('row-top', 'Top'), index: 0 } } },
   'remove-row': { works: { name: 'remove-row', args: { id: 'row-extra' } }, refused: { name: 'remove-row', args: { id: 'gone' } } },
   'move-row': { works: { name: 'move-row', args: { id: 'row-main', index: 1 } }, refused: { name: 'move-row', args: { id: 'logo', index: 1 } } },
+  'set-design': { works: { name: 'set-design', args: applyStarter(DEMO, DEMO_HEADER, STARTERS[3] as Starter) }, refused: { name: 'set-design', args: { ...applyStarter(DEMO, DEMO_HEADER, STARTERS[3] as Starter), header: { ...DEMO_HEADER, id: 'gone' } } } },
   'remove-part': { works: { name: 'remove-part', args: { id: 'book' } }, refused: { name: 'remove-part', args: { id: 'row-main' } } },
 };
 

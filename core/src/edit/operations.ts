@@ -3,6 +3,7 @@ import type { Site } from '../document/site.ts';
 import { loadSite } from '../load/load-site.ts';
 import type { EditOperation } from './draft.ts';
 import { applyPatch, type JsonPatch } from './json-patch.ts';
+import { setDesign } from './operations/design.ts';
 import { setLook } from './operations/look.ts';
 import { addItems, duplicateItems, importItems, moveItems, removeItems, setItem, stepItems } from './operations/items.ts';
 import { addMenu, duplicateMenu, removeMenu, setMenuName } from './operations/menus.ts';
@@ -52,6 +53,7 @@ export const OPERATIONS = {
   'add-row': addRow,
   'remove-row': removeRow,
   'move-row': moveRow,
+  'set-design': setDesign,
 } as const;
 
 export type OperationName = keyof typeof OPERATIONS;

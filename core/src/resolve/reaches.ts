@@ -4,7 +4,8 @@ import type { PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import { LEVEL_KEYS, STATES } from '../document/states.ts';
 import { coloursIn, type Role, type Value } from '../document/values.ts';
-import { ownersOf } from '../document/walk.ts';
+import { ownersOf, placedParts } from '../document/walk.ts';
+import { wearsSlot } from '../document/worn.ts';
 import type { OriginLink } from './origin.ts';
 import { usesRole, usesSwatch } from './colours.ts';
 import { fallbackValue } from './resolve.ts';
@@ -51,7 +52,9 @@ function isFrom(site: Site, source: Source, value: Value): boolean {
 
 /** The slots that take a property from a source where their look says nothing at rest, for all levels and widths. */
 function fallbacks(site: Site, source: Source): Reached[] {
-  return [...ownersOf(site).values()].flatMap((owner) => Object.entries(slotsOf(owner.kind)).flatMap(([slot, kind]) =>
+  const parts = new Map(placedParts(site).map(({ part }) => [part.id, part]));
+  const isWorn = (owner: string, slot: string) => ((part) => part === undefined || wearsSlot(site, part, slot))(parts.get(owner));
+  return [...ownersOf(site).values()].flatMap((owner) => Object.entries(slotsOf(owner.kind)).filter(([slot]) => isWorn(owner.id, slot)).flatMap(([slot, kind]) =>
     kind.properties.flatMap((property): Reached[] => {
       if (owner.look[slot]?.all?.rest?.['all']?.[property] !== undefined) return [];
       const { value, origin } = fallbackValue(site, kind, property);
@@ -70,4 +73,10 @@ export function reachOf(site: Site, source: Source): Reached[] {
 /** The roles that lead to a swatch. */
 export function rolesOf(site: Site, swatch: string): Role[] {
   return (Object.keys(site.roles) as Role[]).filter((role) => usesSwatch(site, site.roles[role], swatch));
+}
+
+/** The families a site names, in type styles and looks. */
+export function familiesOf(site: Site): string[] {
+  const named = lookCells(site).flatMap((cell) => (cell.property === 'family' && typeof cell.value === 'string' ? [cell.value] : []));
+  return [...new Set([...site.typeStyles.map((style) => style.family), ...named])];
 }

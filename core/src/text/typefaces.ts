@@ -12,28 +12,23 @@ export interface Typeface {
   readonly file: string;
 }
 
+const variable = (id: string, name: string, fallback: Typeface['fallback'], from: number, to: number): Typeface =>
+  ({ id, name, fallback, weights: [from, to], package: `@fontsource-variable/${id}`, file: `${id}-latin-wght-normal.woff2` });
+
 /** The bundled typefaces, all variable in weight and covering Latin. */
 export const TYPEFACES: readonly Typeface[] = [
-  {
-    id: 'commissioner', name: 'Commissioner', fallback: 'sans', weights: [100, 900],
-    package: '@fontsource-variable/commissioner', file: 'commissioner-latin-wght-normal.woff2',
-  },
-  {
-    id: 'figtree', name: 'Figtree', fallback: 'sans', weights: [300, 900],
-    package: '@fontsource-variable/figtree', file: 'figtree-latin-wght-normal.woff2',
-  },
-  {
-    id: 'karla', name: 'Karla', fallback: 'sans', weights: [200, 800],
-    package: '@fontsource-variable/karla', file: 'karla-latin-wght-normal.woff2',
-  },
-  {
-    id: 'newsreader', name: 'Newsreader', fallback: 'serif', weights: [200, 800],
-    package: '@fontsource-variable/newsreader', file: 'newsreader-latin-wght-normal.woff2',
-  },
-  {
-    id: 'fraunces', name: 'Fraunces', fallback: 'serif', weights: [100, 900],
-    package: '@fontsource-variable/fraunces', file: 'fraunces-latin-wght-normal.woff2',
-  },
+  variable('archivo', 'Archivo', 'sans', 100, 900),
+  variable('bricolage-grotesque', 'Bricolage Grotesque', 'sans', 200, 800),
+  variable('commissioner', 'Commissioner', 'sans', 100, 900),
+  variable('figtree', 'Figtree', 'sans', 300, 900),
+  variable('karla', 'Karla', 'sans', 200, 800),
+  variable('outfit', 'Outfit', 'sans', 100, 900),
+  variable('rubik', 'Rubik', 'sans', 300, 900),
+  variable('work-sans', 'Work Sans', 'sans', 100, 900),
+  variable('fraunces', 'Fraunces', 'serif', 100, 900),
+  variable('literata', 'Literata', 'serif', 200, 900),
+  variable('newsreader', 'Newsreader', 'serif', 200, 800),
+  variable('source-serif-4', 'Source Serif 4', 'serif', 200, 900),
 ];
 
 /** The visitor's own interface typeface: nothing to load, and nothing that could be measured. */

@@ -47,8 +47,9 @@ export const COMMANDS: readonly Command[] = [
   },
   place('go-links', 'Go to Links', 'links', ['alt+1']),
   place('go-bench', 'Go to Bench', 'bench/header', ['alt+2']),
-  place('go-checks', 'Go to Checks', 'checks', ['alt+3']),
-  place('go-hand-off', 'Go to Hand-off', 'hand-off', ['alt+4']),
+  place('go-palette', 'Go to Palette', 'palette', ['alt+3']),
+  place('go-checks', 'Go to Checks', 'checks', ['alt+4']),
+  place('go-hand-off', 'Go to Hand-off', 'hand-off', ['alt+5']),
   { id: 'go-sites', label: 'Go to all sites', keys: ['alt+0'], when: always, run: ({ navigate }) => { navigate('/'); } },
   { id: 'new-site', label: 'New site', when: always, run: ({ navigate }) => { navigate('/new'); } },
   {
@@ -67,6 +68,11 @@ export const COMMANDS: readonly Command[] = [
   local('links-fold-all', 'Fold all links'),
   local('links-unfold-all', 'Unfold all links'),
   local('links-import', 'Import links', ['mod+i']),
+  local('bench-spread', 'Show every band and state at once', ['alt+s']),
+  local('bench-compare', 'Hold the stage against the kept version (hold ` to see it in place)', ['alt+c']),
+  local('bench-keep', 'Keep this version to compare with', ['alt+k']),
+  local('bench-starters', 'Choose a starting design', ['alt+d']),
+  local('bench-filter', 'Find a property', ['alt+f']),
   { id: 'find', label: 'Find a command', keys: ['mod+k'], when: always, run: ({ openFinder }) => { openFinder(); } },
   { id: 'keys', label: 'Show all keys', keys: ['mod+/'], when: always, run: ({ openKeys }) => { openKeys(); } },
 ];

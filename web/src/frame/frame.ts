@@ -1,5 +1,6 @@
 import morphdom from 'morphdom';
 import type { Level } from '@hamaca/core';
+import { listenToCarrying } from './carry.ts';
 import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from './protocol.ts';
 
 /*
@@ -12,7 +13,7 @@ type Pin = Extract<ToFrame, { type: 'pin' }>;
 
 const style = document.createElement('style');
 const ownStyle = document.createElement('style');
-ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]{outline:2px dashed #b9780f!important;outline-offset:1px!important}`;
+ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}`;
 const faceStyle = document.createElement('style');
 document.head.append(ownStyle, faceStyle, style);
 const holder = document.createElement('div');
@@ -26,7 +27,7 @@ let lastPin: Pin | null = null;
 const tell = (message: FromFrame) => { parent.postMessage(message, '*'); };
 
 /** The output's own state that a new copy of the markup must not undo. */
-const KEPT_ATTRIBUTES = ['data-hm-ready', 'aria-expanded', 'open', 'data-hm-bare', 'data-pin', 'data-chosen'];
+const KEPT_ATTRIBUTES = ['data-hm-ready', 'aria-expanded', 'open', 'data-hm-bare', 'data-pin', 'data-chosen', 'data-lit', 'data-hm-scrolled'];
 
 function runScript(code: string): void {
   const script = document.createElement('script');
@@ -113,7 +114,9 @@ function levelOf(element: Element): Level | null {
   return level === 0 ? null : (Math.min(level, 3) as Level);
 }
 
-const levelOfSlot = (element: Element, slot: string) => (slot === 'link' || slot === 'marker' || slot === 'submenu' ? levelOf(element) : null);
+const LEVELLED = new Set(['link', 'marker', 'submenu', 'description', 'glyph', 'picture']);
+
+const levelOfSlot = (element: Element, slot: string) => (LEVELLED.has(slot) ? levelOf(element) : null);
 
 const slotOfClass = (className: string): SlotPlace | undefined => last?.slots.find((place) => place.className === className);
 
@@ -137,8 +140,15 @@ function pin(message: Pin): void {
   const chosen = findElement(message.selected);
   const pinned = findElement(message.pinned);
   reveal(message, chosen);
-  chosen?.setAttribute('data-chosen', '');
+  if (message.outlined) chosen?.setAttribute('data-chosen', '');
+  holder.firstElementChild?.toggleAttribute('data-hm-scrolled', message.pinned?.states.includes('scrolled') === true || scrollY > 40);
   if (pinned && message.pinned && message.pinned.states.length > 0) pinned.setAttribute('data-pin', message.pinned.states.join(' '));
+}
+
+/** Lights up everything of some classes. */
+function light(classNames: readonly string[]): void {
+  for (const element of holder.querySelectorAll('[data-lit]')) element.removeAttribute('data-lit');
+  for (const name of classNames) for (const element of holder.getElementsByClassName(name)) element.setAttribute('data-lit', '');
 }
 
 function reveal(message: Pin, chosen: Element | null): void {
@@ -172,6 +182,8 @@ function pick(target: Element): void {
   }
 }
 
+listenToCarrying(holder, () => last?.slots ?? [], tell);
+
 // Links lead nowhere on the stage; everything else works as it will.
 document.addEventListener('click', (event) => {
   if (!(event.target instanceof Element)) return;
@@ -188,7 +200,8 @@ document.addEventListener('keydown', (event) => {
 window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   if (event.source !== parent) return;
   if (event.data.type === 'render') render(event.data);
-  else pin(event.data);
+  else if (event.data.type === 'pin') pin(event.data);
+  else light(event.data.classNames);
 });
 
 tell({ type: 'ready' });

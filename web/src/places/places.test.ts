@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER, measure } from '../../../core/test/demo.ts';
-import { fitLine, itemsOf, runEdit } from '@hamaca/core';
+import { fitLine, itemsOf, PROPERTY_GROUPS, runEdit } from '@hamaca/core';
 import { cellOf, readSheet, suggestColour } from './bench/sheet-model.ts';
 import { drawRope, ropeY } from './bench/rope.ts';
 import { copyBranches, pastedLinks } from './links/clipboard.ts';
@@ -11,21 +11,21 @@ import { COMMANDS, findCommand, runKeys, type CommandContext } from '../commands
 import { sceneMarkup } from '../stage/scenes.ts';
 
 const scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' } as const;
-const bench = (owner: string, slot: string, level: 'all' | '1' | '2' = 'all', reach = 'all') => ({ selected: { owner, slot, level, index: 0 }, reach });
+const bench = (owner: string, slot: string, level: 'all' | '1' | '2' = 'all', reach = 'all') => ({ selected: { owner, slot, level, index: 0 }, reach, openGroups: PROPERTY_GROUPS, filter: '' });
 const idOf = (label: string) => [...itemsOf(DEMO).values()].find((placed) => placed.item.label === label)?.item.id ?? '';
 
 describe('the look sheet', () => {
   const sheet = readSheet(DEMO, bench('menu-main', 'link'), scene);
   const cell = (property: string, state: string, from = sheet) => from?.rows.find((row) => row.property === property)?.cells.find((entry) => entry.cell.state === state);
   test('has a row for each property and a column for each state', () => {
-    expect(sheet?.rows.map((row) => row.property)).toEqual(sheet?.kind.properties);
+    expect(new Set(sheet?.rows.map((row) => row.property))).toEqual(new Set(sheet?.kind.properties));
     for (const row of sheet?.rows ?? []) expect(row.cells.map((entry) => entry.cell.state)).toEqual(sheet?.states);
   });
   test('tells own values from inherited ones, and where those come from', () => {
     expect(cell('fill', 'hover')).toMatchObject({ own: true, resolved: { value: { role: 'soft' } } });
-    expect(cell('fill', 'focus')).toMatchObject({ own: false, trail: ['nothing set'] });
-    expect(cell('radius', 'hover')).toMatchObject({ own: false, trail: ['all levels, rest'] });
-    expect(cell('fill', 'hover', readSheet(DEMO, bench('menu-main', 'link', '1'), scene))).toMatchObject({ own: false, trail: ['all levels, hover', 'role soft', 'swatch Silt'] });
+    expect(cell('fill', 'focus')).toMatchObject({ own: false, trail: [{ label: 'nothing set', link: null }] });
+    expect(cell('radius', 'hover')).toMatchObject({ own: false, trail: [{ label: 'all levels, rest' }] });
+    expect(cell('fill', 'hover', readSheet(DEMO, bench('menu-main', 'link', '1'), scene))).toMatchObject({ own: false, trail: [{ label: 'all levels, hover' }, { label: 'role soft' }, { label: 'swatch Silt' }] });
   });
   test('knows the bands with an exception, and reads a band’s own values', () => {
     expect(cell('size', 'rest')?.exceptions).toEqual(['Phone']);

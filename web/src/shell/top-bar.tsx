@@ -10,7 +10,7 @@ import { WORDS } from '../words/words.ts';
 import { SiteDetails } from './site-details.tsx';
 import { Wordmark } from './wordmark.tsx';
 
-const PLACES = [['links', 'Links'], ['bench/header', 'Bench'], ['checks', 'Checks'], ['hand-off', 'Hand-off']] as const;
+const PLACES = [['links', 'Links'], ['bench/header', 'Bench'], ['palette', 'Palette'], ['checks', 'Checks'], ['hand-off', 'Hand-off']] as const;
 
 /** How many problems are open, a moment behind the edits. */
 function ProblemCount() {

@@ -1,4 +1,4 @@
-import { createMeasurer, TYPEFACES, type FontMetrics, type Measurer } from '@hamaca/core';
+import { createMeasurer, familiesOf, findTypeface, type FontMetrics, type Measurer, type Site } from '@hamaca/core';
 import useSWRImmutable from 'swr/immutable';
 
 /** The measures of the bundled typefaces, with a measurer made of them. */
@@ -7,16 +7,29 @@ export interface Fonts {
   readonly measure: Measurer;
 }
 
-async function loadFonts(): Promise<Fonts> {
-  const metrics = await Promise.all(TYPEFACES.map(async ({ id }) => {
-    const response = await fetch(`/fonts/${id}.metrics.json`);
-    if (!response.ok) throw new Error(`The measures of ${id} are missing.`);
-    return (await response.json()) as FontMetrics;
-  }));
+/** Measures that were loaded once stay. */
+const loaded = new Map<string, Promise<FontMetrics>>();
+
+async function fetchMetrics(id: string): Promise<FontMetrics> {
+  const response = await fetch(`/fonts/${id}.metrics.json`);
+  if (!response.ok) throw new Error(`The measures of ${id} are missing.`);
+  return (await response.json()) as FontMetrics;
+}
+
+function metricsOf(id: string): Promise<FontMetrics> {
+  const known = loaded.get(id) ?? fetchMetrics(id);
+  loaded.set(id, known);
+  known.catch(() => { loaded.delete(id); });
+  return known;
+}
+
+async function loadFonts(families: string): Promise<Fonts> {
+  const metrics = await Promise.all(families.split(' ').filter((id) => findTypeface(id) !== null).map(metricsOf));
   return { metrics, measure: createMeasurer(metrics) };
 }
 
-/** The fonts once they are loaded; null before. */
-export function useFonts(): Fonts | null {
-  return useSWRImmutable('fonts', loadFonts).data ?? null;
+/** The fonts a site uses once they are loaded; null before. While one more is on its way, those before serve. */
+export function useFonts(site: Site | null): Fonts | null {
+  const families = site ? familiesOf(site).sort().join(' ') : null;
+  return useSWRImmutable(families, loadFonts, { keepPreviousData: true }).data ?? null;
 }

@@ -71,7 +71,7 @@ const open = async () => {
   await until(() => store.getState().status === 'ready' && store.getState().saving === 'saved');
 };
 const swatch = (value: string, id = 'reed'): Edit => ({ name: 'set-swatch', args: { id, value } });
-const colour = (site: Site | null, id = 'reed') => site?.palette.find((entry) => entry.id === id)?.value;
+const colour = (site: Site | null, id = 'reed') => ((swatch) => (swatch && 'value' in swatch ? swatch.value : undefined))(site?.palette.find((entry) => entry.id === id));
 const notices = () => noticeStore.getState().notices.map((notice) => notice.text);
 const replaceSwatch = (index: number, value: string): JsonPatch => [{ op: 'replace', path: `/palette/${index}/value`, value }];
 

@@ -2,10 +2,11 @@ import { countingIds } from '../../base/ids.ts';
 import { refuse, succeed } from '../../base/result.ts';
 import type { Part } from '../../document/part.ts';
 import type { Row, Zone } from '../../document/pieces/header.ts';
-import type { Site } from '../../document/site.ts';
+import type { Icon, Site } from '../../document/site.ts';
 import { idsOf, ownersOf, placedParts, rowParts } from '../../document/walk.ts';
 import type { EditOperation } from '../draft.ts';
 import { getAt, type PatchOperation } from '../json-patch.ts';
+import { iconsPatch } from './items.ts';
 
 /** A place among the parts of a row's zone, or among the menus of a panel. */
 export type PartPlace =
@@ -32,12 +33,12 @@ const noRow = () => refuse('gone', '/pieces', 'The row is no longer there; it wa
 const mayStand = (part: Part, place: PartPlace) => !('panel' in place) || part.kind === 'menu';
 
 /** Puts a new part into a zone or panel; an index past the end means the end. */
-export const addPart: EditOperation<{ readonly place: PartPlace; readonly part: Part }> = (site, { place, part }) => {
+export const addPart: EditOperation<{ readonly place: PartPlace; readonly part: Part; readonly icons?: readonly Icon[] }> = (site, { place, part, icons = [] }) => {
   const path = listOf(site, place);
   if (path === null) return noPlace();
   if (idsOf(site).has(part.id)) return refuse('duplicate', path, `There is a part "${part.id}" already`);
   if (!mayStand(part, place)) return refuse('place', path, 'A panel holds menus');
-  return succeed([{ op: 'add', path: `${path}/${Math.min(place.index, lengthAt(site, path))}`, value: part }]);
+  return succeed([...iconsPatch(site, icons), { op: 'add', path: `${path}/${Math.min(place.index, lengthAt(site, path))}`, value: part }]);
 };
 
 /** Takes away what slots of the given owners share with others: they are about to go. */

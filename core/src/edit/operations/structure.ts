@@ -1,9 +1,10 @@
 import { refuse, succeed } from '../../base/result.ts';
-import type { Site, TypeStyle } from '../../document/site.ts';
+import type { Icon, Site, TypeStyle } from '../../document/site.ts';
 import type { SlotRef } from '../../document/look.ts';
 import { idsOf, ownersOf, slotKind } from '../../document/walk.ts';
 import { sameAs } from '../../resolve/resolve.ts';
 import type { EditOperation } from '../draft.ts';
+import { iconsPatch } from './items.ts';
 import { getAt, type PatchOperation } from '../json-patch.ts';
 
 export type SiteFields = Partial<Pick<Site, 'name' | 'url' | 'language' | 'direction'>>;
@@ -16,10 +17,10 @@ export const setSite: EditOperation<SiteFields> = (_site, fields) =>
 const OPTIONAL = ['bands'];
 
 /** Changes the settings of a part, row or piece (not its id, kind or look). */
-export const setOwner: EditOperation<{ readonly id: string; readonly fields: Readonly<Record<string, unknown>> }> = (site, { id, fields }) => {
+export const setOwner: EditOperation<{ readonly id: string; readonly fields: Readonly<Record<string, unknown>>; readonly icons?: readonly Icon[] }> = (site, { id, fields, icons = [] }) => {
   const owner = ownersOf(site).get(id);
   if (!owner) return refuse('gone', '/pieces', 'The part is no longer there; it was removed in the meantime');
-  const patch: PatchOperation[] = [];
+  const patch: PatchOperation[] = iconsPatch(site, icons);
   for (const [key, value] of Object.entries(fields)) {
     const isThere = getAt(site, `${owner.path}/${key}`).ok;
     if (OPTIONAL.includes(key)) {

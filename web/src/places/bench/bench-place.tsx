@@ -1,42 +1,23 @@
-import { bandAt, findHeader, ownersOf, slotKind, type Header, type Level, type Panel, type Scene, type Site } from '@hamaca/core';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { bandAt, findHeader, slotKind, type Header, type Panel, type Scene, type Site } from '@hamaca/core';
+import { memo, useEffect, useRef, useState } from 'react';
+import { CommandButton } from '../../commands/command-button.tsx';
 import { Choice } from '../../controls/choice.tsx';
-import { useRoom } from '../../controls/use-room.ts';
-import { slotClass } from '../../stage/slot-class.ts';
-import { Stage, type Picked } from '../../stage/stage.tsx';
-import { useStageOutput } from '../../stage/use-compiled.ts';
-import { useFonts, type Fonts } from '../../state/fonts.ts';
+import { useFonts } from '../../state/fonts.ts';
 import { useSite, useSiteState } from '../../state/open-site.tsx';
-import { benchStore, selectSlot, setWidth, TALL_BELOW, useBench, type Arrangement } from './bench-state.ts';
+import { benchStore, TALL_BELOW, useBench, type Turn } from './bench-state.ts';
 import { LookSheet } from './look-sheet.tsx';
 import { PartSettings } from './part-settings.tsx';
 import { PartsOutline } from './parts-outline.tsx';
 import { Pins } from './pins.tsx';
+import { StageArea } from './stage-area.tsx';
+import { Starters } from './starters.tsx';
 import { SwatchTray } from './swatch-tray.tsx';
+import { useBenchCommands } from './use-bench-commands.ts';
 import { useDrag } from './use-drag.ts';
 import { WidthLine } from './width-line.tsx';
 
 function panelOf(site: Site): Panel | null {
   return site.pieces.find((piece) => piece.kind === 'panel') ?? null;
-}
-
-function useSelection(site: Site, header: Header) {
-  const selected = useBench((state) => state.selected);
-  const pins = useBench((state) => state.pins);
-  useEffect(() => {
-    if (slotKind(site, selected)) return;
-    const menu = [...ownersOf(site).values()].find((owner) => owner.kind === 'menu' && owner.piece === header);
-    if (menu) selectSlot(menu.id, 'link', 1);
-    else selectSlot(header.id, 'bar', null);
-  }, [site, header, selected]);
-  return useMemo(() => {
-    const level = selected.level === 'all' ? null : (Number(selected.level) as Level);
-    const place = { className: slotClass(site, selected.owner, selected.slot), level, index: selected.index };
-    const inPanel = ownersOf(site).get(selected.owner)?.kind === 'panel';
-    const inSubmenu = selected.slot === 'submenu' || (selected.slot === 'link' && level !== null && level > 1);
-    const reveal: 'panel' | 'submenu' | null = inPanel ? 'panel' : inSubmenu ? 'submenu' : null;
-    return { selected: { ...place, states: [] }, pinned: { ...place, states: pins }, reveal };
-  }, [site, selected, pins]);
 }
 
 /** The scene chosen on the bench, the site's last one before any is. */
@@ -45,50 +26,30 @@ function useScene(site: Site): Scene | undefined {
   return site.scenes.find((scene) => scene.id === id) ?? site.scenes.at(-1);
 }
 
-const STAGE_PADDING = 12;
-
-function StageArea({ site, header, fonts, tall }: { readonly site: Site; readonly header: Header; readonly fonts: Fonts; readonly tall: boolean }) {
-  const { ref, room } = useRoom();
-  const width = useBench((state) => state.width);
-  const scene = useScene(site);
-  const output = useStageOutput(site, header, fonts);
-  const { selected, pinned, reveal } = useSelection(site, header);
-  const scale = Math.min(1, Math.max(0.2, room.width / width));
-  const height = Math.max(120, Math.floor(room.height / scale));
-  const onPick = ({ owner, slot, level, index }: Picked) => { selectSlot(owner, slot, level, index); };
-  useEffect(() => {
-    // What stands in the panel can only be seen where the menu is folded.
-    const unfolds = site.bands.findLast((band) => band.min > 0)?.min ?? 0;
-    if (reveal === 'panel' && benchStore.getState().width >= unfolds) setWidth(Math.min(390, unfolds - 1));
-  }, [reveal, site.bands]);
-  return (
-    <div ref={ref} className={`relative flex min-h-0 justify-center overflow-hidden bg-surround ${tall ? 'h-full' : ''}`} style={{ padding: STAGE_PADDING }}>
-      {output && scene && (
-        <Stage site={site} output={output} scene={scene} width={width} height={height} scale={scale} label="Stage" pinned={pinned} selected={selected} reveal={reveal} onPick={onPick} />
-      )}
-      {scale < 1 && <span className="absolute right-2 bottom-1 rounded-[2px] bg-ink px-1.5 text-small text-white tabular">{Math.round(scale * 100)} %</span>}
-    </div>
-  );
-}
-
-const ARRANGEMENTS: readonly { value: Arrangement; label: string }[] = [
+const TURNS: readonly { value: Turn; label: string }[] = [
   { value: 'auto', label: 'turns by width' }, { value: 'wide', label: 'controls below' }, { value: 'tall', label: 'controls beside' },
 ];
 
 function PieceBar({ site, header }: { readonly site: Site; readonly header: Header }) {
   const chosen = useScene(site);
   const arrangement = useBench((state) => state.arrangement);
+  const spread = useBench((state) => state.spread);
+  const compare = useBench((state) => state.compare);
   const band = site.bands[bandAt(site, useBench((state) => state.width))];
   const kind = slotKind(site, useBench((state) => state.selected));
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench">
       <span className="font-semibold">{header.name}</span>
       <span className="text-ink-faint">at <span data-testid="band">{band?.name}</span></span>
-      {kind && <Pins kind={kind} />}
+      {kind && <Pins site={site} kind={kind} />}
       <span className="ml-auto flex items-center gap-2">
+        <Starters site={site} />
+        <CommandButton id="bench-spread" label="Spread" pressed={spread} />
+        <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
+        {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
         <Choice label="Scene" value={chosen?.id ?? ''} options={site.scenes.map((scene) => ({ value: scene.id, label: `over: ${scene.name.toLowerCase()}` }))}
           onChange={(scene) => { benchStore.setState({ scene }); }} />
-        <Choice label="Arrangement of the bench" value={arrangement} options={ARRANGEMENTS} onChange={(value) => { benchStore.setState({ arrangement: value as Arrangement }); }} />
+        <Choice label="Arrangement of the bench" value={arrangement} options={TURNS} onChange={(value) => { benchStore.setState({ arrangement: value as Turn }); }} />
       </span>
     </div>
   );
@@ -141,22 +102,25 @@ function useCalmSite(site: Site): Site {
 export function BenchPlace() {
   const site = useSite();
   const calm = useCalmSite(site);
-  const fonts = useFonts();
+  const fonts = useFonts(site);
   const header = findHeader(site);
   const arrangement = useBench((state) => state.arrangement);
   const narrow = useBench((state) => state.width) < TALL_BELOW;
   const stageHeight = useBench((state) => state.stageHeight);
+  const spread = useBench((state) => state.spread);
+  const scene = useScene(site);
+  useBenchCommands(site);
   if (!header) return <p className="m-8 text-ink-soft">This site has no header yet.</p>;
   if (!fonts) return <p role="status" className="m-8 text-ink-soft">Loading the typefaces’ measures…</p>;
   const calmHeader = findHeader(calm) ?? header;
-  const tall = arrangement === 'tall' || (arrangement === 'auto' && narrow);
+  const tall = !spread && (arrangement === 'tall' || (arrangement === 'auto' && narrow));
   return (
     <main data-arrangement={tall ? 'tall' : 'wide'} className="flex h-full min-h-0 flex-col">
       <PieceBar site={site} header={header} />
       <WidthLine site={site} header={header} measure={fonts.measure} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
-      <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`} style={tall ? {} : { gridTemplateRows: `${stageHeight}px minmax(0,1fr)` }}>
-        <StageArea site={site} header={header} fonts={fonts} tall={tall} />
+      <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`} style={tall ? {} : { gridTemplateRows: `${spread ? Math.max(stageHeight, 420) : stageHeight}px minmax(0,1fr)` }}>
+        <StageArea site={site} header={header} fonts={fonts} scene={scene} tall={tall} />
         <div className="flex min-h-0 min-w-0 flex-col">
           {!tall && <Seam />}
           <Controls site={calm} header={calmHeader} tall={tall} />

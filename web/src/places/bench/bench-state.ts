@@ -1,8 +1,9 @@
-import type { Level, LevelKey, PropertyId, SlotRef, State } from '@hamaca/core';
+import type { Level, LevelKey, PropertyGroup, PropertyId, Site, SlotRef, State } from '@hamaca/core';
 import { createStore } from 'zustand/vanilla';
 import { useStore } from 'zustand';
 
-export type Arrangement = 'auto' | 'wide' | 'tall';
+/** How the bench is turned. */
+export type Turn = 'auto' | 'wide' | 'tall';
 
 /** What the bench shows and has selected; it belongs to the view, not to the site. */
 export interface BenchState {
@@ -17,7 +18,25 @@ export interface BenchState {
   /** Width of the stage in px. */
   readonly width: number;
   readonly scene: string | null;
-  readonly arrangement: Arrangement;
+  readonly arrangement: Turn;
+  /** The other corner of a range of cells; null where one cell is taken. */
+  readonly anchor: { readonly property: PropertyId; readonly state: State } | null;
+  /** Groups whose rarer properties are shown. */
+  readonly openGroups: readonly PropertyGroup[];
+  readonly filter: string;
+  /** Whether the stage shows every band and state at once. */
+  readonly spread: boolean;
+  /** What the stage is held against: the version that was kept, in its place or above it. */
+  readonly compare: 'off' | 'instead' | 'beside';
+  readonly kept: Site | null;
+  /** Id of the site the kept version is of. */
+  readonly keptOf: string | null;
+  /** Whether the starting designs are shown. */
+  readonly starters: boolean;
+  /** Slots that are lit up on the stage. */
+  readonly lit: readonly SlotRef[];
+  /** A look that was copied, to be put on another slot. */
+  readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
   /** Height of the stage in the wide arrangement, in px. */
   readonly stageHeight: number;
 }
@@ -30,7 +49,7 @@ export const TALL_BELOW = 700;
 
 export const benchStore = createStore<BenchState>(() => ({
   selected: { owner: '', slot: '', level: 'all', index: 0 }, state: 'rest', property: 'colour', pins: [], reach: 'all', width: 1240, scene: null,
-  arrangement: 'auto', stageHeight: 232,
+  arrangement: 'auto', stageHeight: 232, anchor: null, openGroups: [], filter: '', spread: false, compare: 'off', kept: null, keptOf: null, starters: false, lit: [], copied: null,
 }));
 
 export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {
@@ -43,6 +62,7 @@ export function selectSlot(owner: string, slot: string, level: Level | null, ind
     const same = before.selected.owner === owner && before.selected.slot === slot;
     return {
       selected: { owner, slot, level: level === null ? 'all' : (String(level) as LevelKey), index },
+      anchor: null,
       ...(same ? {} : { pins: [], state: 'rest' }),
     };
   });
@@ -64,3 +84,5 @@ export function focusColumn(state: State): void {
 export const setWidth = (width: number) => {
   benchStore.setState({ width: Math.round(Math.min(WIDTHS.to, Math.max(WIDTHS.from, width))) });
 };
+
+export const showStarters = (starters: boolean) => { benchStore.setState({ starters }); };

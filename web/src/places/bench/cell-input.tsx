@@ -1,4 +1,4 @@
-import { formatValue, parseValue, property, stepValue, TYPEFACES, type Value } from '@hamaca/core';
+import { formatValue, parseValue, property, stepValue, TYPEFACES, type PropertyId, type Site, type Value } from '@hamaca/core';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { useSite, useSiteStore } from '../../state/open-site.tsx';
 import type { SheetCell } from './sheet-model.ts';
@@ -11,6 +11,17 @@ interface Props {
 }
 
 const stepSize = (event: KeyboardEvent) => (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+
+/** What a value can be, where that can be listed. */
+function suggestionsFor(site: Site, id: PropertyId): readonly string[] {
+  const entry = property(id);
+  switch (entry.kind) {
+    case 'colour': return [...site.palette.map((swatch) => swatch.name), ...Object.keys(site.roles), 'none'];
+    case 'family': return [...TYPEFACES.map((typeface) => typeface.name), 'system'];
+    case 'choice': return Object.keys(entry.choices);
+    default: return [];
+  }
+}
 
 /** Edits one cell in its place; a value that can be used shows on the stage while it is typed. */
 export function CellInput({ cell, start, onDone }: Props) {
@@ -44,7 +55,8 @@ export function CellInput({ cell, start, onDone }: Props) {
     if (ended.current) return;
     const unchanged = text === formatValue(site, cell.resolved.value) && start === '';
     const parsed = parseValue(site, id, text);
-    if (unchanged && !cell.own && leave) return cancel();
+    // What was not touched is not set; data of a picture could not be typed at all.
+    if (unchanged && (leave || !parsed.ok)) return cancel();
     if (!parsed.ok) {
       if (leave) return cancel();
       setError(parsed.error);
@@ -68,8 +80,7 @@ export function CellInput({ cell, start, onDone }: Props) {
       show(formatValue(site, stepped));
     }
   };
-  const suggestions = property(id).kind === 'colour' ? [...site.palette.map((swatch) => swatch.name), ...Object.keys(site.roles), 'none']
-    : property(id).kind === 'family' ? [...TYPEFACES.map((typeface) => typeface.name), 'system'] : [];
+  const suggestions = suggestionsFor(site, id);
 
   return (
     <>

@@ -1,45 +1,101 @@
-import { formatValue, property, ROLES, type ColourValue, type Site, type SlotKind } from '@hamaca/core';
-import { colourOf, formatColour } from '@hamaca/core';
+import { colourOf, formatColour, formatValue, isColourValue, property, ROLES, slugify, uniqueName, idsOf, type Cell, type ColourValue, type OriginLink, type Site } from '@hamaca/core';
+import { Popover } from 'radix-ui';
+import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
-import { useEdit } from '../../state/open-site.tsx';
+import { ColourEditor } from '../../controls/colour-editor.tsx';
+import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
+import { benchStore, focusColumn } from './bench-state.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 interface Props {
   readonly site: Site;
-  readonly kind: SlotKind;
   readonly cell: SheetCell;
   readonly onClear: () => void;
 }
 
-/** About the cell in focus: where its value comes from, and for colours everything it could be linked to. */
-export function CellStrip({ site, cell, onClear }: Props) {
+/** Goes to the cell that says a value. */
+export function openCell(cell: Cell): void {
+  benchStore.setState({
+    selected: { owner: cell.owner, slot: cell.slot, level: cell.level, index: 0 }, property: cell.property, reach: cell.band, anchor: null, pins: [],
+  });
+  focusColumn(cell.state);
+}
+
+/** Where the value comes from, step by step; each one leads to where it is said. */
+function Trail({ cell }: { readonly cell: SheetCell }) {
+  const navigate = useNavigate();
+  const id = useSiteState((state) => state.id);
+  const open = (link: OriginLink) => {
+    if (link.kind === 'cell') openCell(link.cell);
+    else void navigate(`/sites/${id}/palette?${link.kind === 'role' ? `role=${link.role}` : link.kind === 'swatch' ? `swatch=${link.id}` : `type=${link.id}`}`);
+  };
+  const steps = cell.trail.slice(cell.own ? 1 : 0);
+  return (
+    <span data-testid="origin" className="min-w-0 truncate text-ink-soft">
+      {cell.own ? ' ← set here' : ''}
+      {steps.map((step, index) => (
+        <span key={index}> ← {step.link
+          ? <button type="button" onClick={() => { if (step.link) open(step.link); }} className="underline decoration-twine underline-offset-2 hover:text-ink hover:decoration-rope">{step.label}</button>
+          : step.label}</span>
+      ))}
+    </span>
+  );
+}
+
+/** A colour of no name becomes a swatch, and everything of just that colour is linked to it. */
+function makeSwatch(site: Site, literal: string) {
+  const name = `Colour ${site.palette.length + 1}`;
+  const swatch = { id: uniqueName(slugify(name, 'colour'), idsOf(site)), name, value: literal };
+  return { name: 'relink-colours', args: { links: [{ literal, swatch: swatch.id }], add: [swatch] } } as const;
+}
+
+function ColourLinks({ site, cell }: { readonly site: Site; readonly cell: SheetCell }) {
   const edit = useEdit();
+  const store = useSiteStore();
   const { property: id, state } = cell.cell;
-  const entry = property(id);
-  const set = (value: ColourValue) => { edit({ name: 'set-look', args: { cells: [{ ...cell.cell, value }] } }, `${entry.label}, ${state}`); };
-  const links: { key: string; label: string; value: ColourValue }[] = entry.kind === 'colour' ? [
+  const { value } = cell.resolved;
+  const label = `${property(id).label}, ${state}`;
+  const asEdit = (colour: ColourValue) => ({ name: 'set-look', args: { cells: [{ ...cell.cell, value: colour }] } }) as const;
+  const links: { key: string; label: string; value: ColourValue }[] = [
     ...site.palette.map((swatch) => ({ key: `swatch ${swatch.id}`, label: swatch.name, value: { swatch: swatch.id } })),
     ...ROLES.map((role) => ({ key: `role ${role}`, label: `role ${role}`, value: { role } })),
     { key: 'none', label: 'none', value: { literal: 'transparent' } },
-  ] : [];
+  ];
+  const literal = isColourValue(value) && 'literal' in value && value.literal !== 'transparent' ? value.literal : null;
+  return (
+    <div className="flex flex-wrap items-center gap-0.5" role="group" aria-label="Link the colour">
+      {links.map((link) => (
+        <button key={link.key} type="button" title={link.label} aria-label={`Link to ${link.label}`} onClick={() => { edit(asEdit(link.value), label); }}
+          className="flex h-6 items-center gap-1 rounded-[2px] border border-transparent px-1 hover:border-rope hover:bg-white">
+          <span aria-hidden="true" className="size-3.5 rounded-[2px] border border-ink/25" style={{ background: formatColour(colourOf(site, link.value)) }} />{link.label}
+        </button>
+      ))}
+      <Popover.Root>
+        <Popover.Trigger asChild><Button className="!h-6 !text-small">Mix…</Button></Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content side="top" sideOffset={6} aria-label="Mix a colour" className="z-50 w-[330px] rounded-[4px] border border-rope bg-cotton p-3">
+            <ColourEditor value={formatColour(isColourValue(value) ? colourOf(site, value) : { r: 0, g: 0, b: 0, a: 1 })}
+              onPreview={(colour) => { store.preview(asEdit({ literal: colour })); }} onCommit={(colour) => { edit(asEdit({ literal: colour }), label); }} />
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      {literal !== null && cell.own && <Button className="!h-6 !text-small" onClick={() => { edit(makeSwatch(site, literal), 'Make this a swatch'); }}>Make this a swatch</Button>}
+    </div>
+  );
+}
+
+/** About the cell in focus: where its value comes from, and for colours everything it could be linked to. */
+export function CellStrip({ site, cell, onClear }: Props) {
+  const { property: id, state } = cell.cell;
+  const entry = property(id);
   return (
     <div className="grid shrink-0 grid-cols-[minmax(0,1fr)] gap-1 border-t border-twine bg-cotton px-3 py-1.5 text-small">
       <div className="flex items-center gap-2">
-        <span className="min-w-0 truncate"><b className="font-semibold">{entry.label}, {state}: {formatValue(site, cell.resolved.value)}</b>
-          <span className="text-ink-soft" data-testid="origin"> {cell.own ? '← set here' : ''}{cell.trail.slice(cell.own ? 1 : 0).map((step) => ` ← ${step}`).join('')}</span></span>
-        <span className="ml-auto hidden min-w-0 truncate text-ink-faint 2xl:inline">{entry.hint}</span>
-        <Button className="ml-auto !h-6 shrink-0 !text-small 2xl:ml-0" disabled={!cell.own} onClick={onClear} title="Delete">Clear</Button>
+        <span className="min-w-0 truncate"><b className="font-semibold">{entry.label}, {state}: {formatValue(site, cell.resolved.value)}</b><Trail cell={cell} /></span>
+        <span className="ml-auto min-w-0 shrink truncate text-ink-faint">{entry.hint}</span>
+        <Button className="!h-6 shrink-0 !text-small" disabled={!cell.own} onClick={onClear} title="Delete">Clear</Button>
       </div>
-      {links.length > 0 && (
-        <div className="flex flex-wrap gap-0.5" role="group" aria-label="Link the colour">
-          {links.map((link) => (
-            <button key={link.key} type="button" title={link.label} aria-label={`Link to ${link.label}`} onClick={() => { set(link.value); }}
-              className="flex h-6 items-center gap-1 rounded-[2px] border border-transparent px-1 hover:border-rope hover:bg-white">
-              <span aria-hidden="true" className="size-3.5 rounded-[2px] border border-ink/25" style={{ background: formatColour(colourOf(site, link.value)) }} />{link.label}
-            </button>
-          ))}
-        </div>
-      )}
+      {entry.kind === 'colour' && <ColourLinks site={site} cell={cell} />}
     </div>
   );
 }

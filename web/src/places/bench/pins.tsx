@@ -1,11 +1,13 @@
-import type { SlotKind } from '@hamaca/core';
+import type { Site, SlotKind } from '@hamaca/core';
 import { Button } from '../../controls/button.tsx';
 import { benchStore, togglePin, useBench } from './bench-state.ts';
+import { shownStates } from './sheet-model.ts';
 
 /** States of the selected slot that can be frozen on the stage. */
-export function Pins({ kind }: { readonly kind: SlotKind }) {
+export function Pins({ site, kind }: { readonly site: Site; readonly kind: SlotKind }) {
+  const owner = useBench((state) => state.selected.owner);
   const pins = useBench((state) => state.pins);
-  const states = kind.states.filter((state) => state !== 'rest');
+  const states = shownStates(site, owner, kind).filter((state) => state !== 'rest');
   if (states.length === 0) return <p className="text-small text-ink-faint">{kind.label} has no states to freeze</p>;
   return (
     <div role="group" aria-label="Frozen states" className="flex items-center gap-1">

@@ -1,42 +1,53 @@
-import { formatColour, parseColour, slugify, swatchUses, uniqueName, idsOf, type Site, type Swatch } from '@hamaca/core';
+import { colourOf, formatColour, idsOf, isDerived, reachOf, slotName, slugify, swatchColour, uniqueName, type Site, type SlotRef, type Swatch } from '@hamaca/core';
 import { Popover } from 'radix-ui';
-import { lazy, memo, Suspense } from 'react';
+import { memo } from 'react';
+import { Link } from 'react-router';
 import { Button } from '../../controls/button.tsx';
+import { ColourEditor } from '../../controls/colour-editor.tsx';
 import { TextField } from '../../controls/text-field.tsx';
-import { useEdit, useSiteStore } from '../../state/open-site.tsx';
+import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
+import { benchStore, selectSlot } from './bench-state.ts';
 
-const Picker = lazy(async () => ({ default: (await import('react-colorful')).HexColorPicker }));
+/** The slots something reaches, each once. */
+function reachedSlots(site: Site, swatch: string): SlotRef[] {
+  const slots = new Map(reachOf(site, { kind: 'swatch', id: swatch }).map(({ owner, slot }) => [`${owner} ${slot}`, { owner, slot }]));
+  return [...slots.values()];
+}
 
-const hex = (value: string) => formatColour(parseColour(value) ?? { r: 0, g: 0, b: 0, a: 1 });
+const light = (slots: readonly SlotRef[]) => { benchStore.setState({ lit: slots }); };
 
 function SwatchEditor({ swatch, site }: { readonly swatch: Swatch; readonly site: Site }) {
   const store = useSiteStore();
   const edit = useEdit();
-  const uses = swatchUses(site, swatch.id);
-  const preview = (value: string) => { if (parseColour(value)) store.preview({ name: 'set-swatch', args: { id: swatch.id, value } }); };
-  const commit = (value: string) => { edit({ name: 'set-swatch', args: { id: swatch.id, value } }, `Swatch ${swatch.name}`); };
+  const id = useSiteState((state) => state.id);
+  const asEdit = (value: string) => ({ name: 'set-swatch', args: { id: swatch.id, value } }) as const;
+  const reached = reachedSlots(site, swatch.id);
+  const value = isDerived(swatch) ? formatColour(swatchColour(site, swatch.id)) : swatch.value;
   return (
     <div className="grid gap-2 p-3 text-bench">
-      <div onPointerUp={() => { commit(hex(swatch.value)); }} onKeyUp={(event) => { if (event.key.startsWith('Arrow')) commit(hex(swatch.value)); }}>
-        <Suspense fallback={<div className="h-[200px] w-[200px]" />}><Picker color={hex(swatch.value)} onChange={preview} /></Suspense>
-      </div>
-      <label className="grid grid-cols-[52px_1fr] items-center"><span className="text-ink-soft">Colour</span>
-        <TextField className="w-full tabular" value={swatch.value} onTyping={preview}
-          onCommit={(value) => { if (!parseColour(value)) return `“${value}” is no CSS colour.`; commit(value.trim()); return null; }} />
-      </label>
-      <label className="grid grid-cols-[52px_1fr] items-center"><span className="text-ink-soft">Name</span>
+      {isDerived(swatch)
+        ? <p className="text-ink-soft">{swatch.change} by {swatch.by} % than {site.palette.find((entry) => entry.id === swatch.from)?.name}; it follows.</p>
+        : <ColourEditor value={value} onPreview={(colour) => { store.preview(asEdit(colour)); }} onCommit={(colour) => { edit(asEdit(colour), `Swatch ${swatch.name}`); }} />}
+      <label className="grid grid-cols-[84px_1fr] items-center gap-2"><span className="text-small text-ink-soft">name</span>
         <TextField className="w-full" value={swatch.name}
           onCommit={(name) => (name.trim() === '' ? 'A swatch needs a name.' : (edit({ name: 'set-swatch', args: { id: swatch.id, name: name.trim() } }, 'Swatch name'), null))} />
       </label>
-      <div className="flex items-center justify-between text-small text-ink-faint">
-        <span>{uses === 0 ? 'not used yet' : `used in ${uses} ${uses === 1 ? 'place' : 'places'}`}</span>
-        {uses === 0 && <Button onClick={() => { edit({ name: 'remove-swatch', args: { id: swatch.id } }, `Remove swatch ${swatch.name}`); }}>Remove</Button>}
+      <div className="border-t border-twine pt-2 text-small">
+        <p className="mb-1 text-ink-faint">{reached.length === 0 ? 'reaches nothing yet' : `reaches ${reached.length} ${reached.length === 1 ? 'slot' : 'slots'}`}</p>
+        <ul className="max-h-28 overflow-auto">
+          {reached.map((slot) => (
+            <li key={`${slot.owner} ${slot.slot}`}>
+              <button type="button" onPointerEnter={() => { light([slot]); }} onClick={() => { selectSlot(slot.owner, slot.slot, null); }} className="h-6 w-full truncate rounded-[2px] px-1 text-left hover:bg-ochre-wash">{slotName(site, slot)}</button>
+            </li>
+          ))}
+        </ul>
+        <Link to={`/sites/${id}/palette?swatch=${swatch.id}`} className="mt-1 inline-block underline decoration-twine underline-offset-2">Open in the palette</Link>
       </div>
     </div>
   );
 }
 
-/** The site's colours: change one, and everything linked to it follows. */
+/** The site's colours: change one, and everything linked to it follows; point at one, and all it reaches lights up. */
 export const SwatchTray = memo(function SwatchTray({ site }: { readonly site: Site }) {
   const edit = useEdit();
   const add = () => {
@@ -47,12 +58,13 @@ export const SwatchTray = memo(function SwatchTray({ site }: { readonly site: Si
     <section aria-label="Swatches" className="flex shrink-0 items-center gap-1 overflow-x-auto border-t border-twine bg-cotton px-4 py-1.5">
       <h2 className="mr-2 text-small text-ink-faint">swatches</h2>
       {site.palette.map((swatch) => (
-        <Popover.Root key={swatch.id}>
-          <Popover.Trigger className="flex h-7 shrink-0 items-center gap-2 rounded-[3px] border border-transparent px-1.5 text-bench hover:border-twine hover:bg-white data-[state=open]:border-ochre data-[state=open]:bg-ochre-wash">
-            <span className="size-[18px] rounded-[2px] border border-ink/25" style={{ background: swatch.value }} />{swatch.name}
+        <Popover.Root key={swatch.id} onOpenChange={(open) => { light(open ? reachedSlots(site, swatch.id) : []); }}>
+          <Popover.Trigger onPointerEnter={() => { light(reachedSlots(site, swatch.id)); }} onPointerLeave={() => { light([]); }}
+            className="flex h-7 shrink-0 items-center gap-2 rounded-[3px] border border-transparent px-1.5 text-bench hover:border-twine hover:bg-white data-[state=open]:border-ochre data-[state=open]:bg-ochre-wash">
+            <span className="size-[18px] rounded-[2px] border border-ink/25" style={{ background: formatColour(colourOf(site, { swatch: swatch.id })) }} />{swatch.name}
           </Popover.Trigger>
           <Popover.Portal>
-            <Popover.Content side="top" sideOffset={6} aria-label={`Swatch ${swatch.name}`} className="z-50 w-[226px] rounded-[4px] border border-rope bg-cotton">
+            <Popover.Content side="top" sideOffset={6} aria-label={`Swatch ${swatch.name}`} className="z-50 w-[330px] rounded-[4px] border border-rope bg-cotton">
               <SwatchEditor swatch={swatch} site={site} />
             </Popover.Content>
           </Popover.Portal>

@@ -67,7 +67,7 @@ export function HandOffPlace() {
   const site = useSite();
   const id = useSiteState((state) => state.id);
   const saving = useSiteState((state) => state.saving);
-  const fonts = useFonts();
+  const fonts = useFonts(site);
   const header = findHeader(site);
   const [chosen, setChosen] = useState('menu.html');
   const output = useMemo(() => (header && fonts ? compileHeader(site, header, { fonts: fonts.metrics }) : null), [site, header, fonts]);

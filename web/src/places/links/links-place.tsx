@@ -23,7 +23,7 @@ function Preview() {
   const site = useSite();
   // The outline comes first: the picture of it may be a moment behind.
   const shown = useDeferredValue(site);
-  const fonts = useFonts();
+  const fonts = useFonts(site);
   const header = findHeader(shown);
   const output = useStageOutput(shown, header, fonts);
   const scene = shown.scenes[0];

@@ -18,13 +18,13 @@ const dateFormat = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyl
 
 function Miniature({ id }: { readonly id: string }) {
   const { data } = useSWR(['site', id], () => fetchSite(id), { revalidateOnFocus: true });
-  const fonts = useFonts();
+  const fonts = useFonts(data?.site ?? null);
   const header = data ? findHeader(data.site) : null;
   return data && fonts && header ? <Drawn site={data.site} /> : <div className="h-[125px] bg-linen" />;
 }
 
 function Drawn({ site }: { readonly site: Awaited<ReturnType<typeof fetchSite>>['site'] }) {
-  const output = useStageOutput(site, findHeader(site), useFonts());
+  const output = useStageOutput(site, findHeader(site), useFonts(site));
   const scene = site.scenes.find((entry) => entry.kind === 'article') ?? site.scenes[0];
   if (!output || !scene) return null;
   return (

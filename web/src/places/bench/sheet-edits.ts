@@ -1,0 +1,68 @@
+import { acceptsValue, formatValue, parseValue, property, slotKind, type CellValue, type Edit, type LevelKey, type Site, type SlotRef } from '@hamaca/core';
+import type { SheetCell } from './sheet-model.ts';
+
+/*
+ * What is done to ranges of cells and to whole looks, as edits.
+ */
+
+const setCells = (cells: readonly CellValue[]): Edit => ({ name: 'set-look', args: { cells } });
+
+/** Cells as text: tabs between states, a line for each property, so that any table takes them. */
+export function rangeText(site: Site, range: readonly (readonly SheetCell[])[]): string {
+  return range.map((row) => row.map((cell) => formatValue(site, cell.resolved.value)).join('\t')).join('\n');
+}
+
+/** Takes away the values of their own that a range has; null where it has none. */
+export function clearRange(range: readonly (readonly SheetCell[])[]): Edit | null {
+  const cells = range.flat().filter((cell) => cell.own).map((cell): CellValue => ({ ...cell.cell, value: null }));
+  return cells.length > 0 ? setCells(cells) : null;
+}
+
+export interface PastedRange {
+  readonly edit: Edit | null;
+  /** Texts that were refused, with the reason. */
+  readonly refused: readonly string[];
+}
+
+/**
+ * Reads pasted text into a range: line by line, tab by tab, from its first cell on. One line fills every line of the
+ * range, one text every cell; what does not fit a cell is told and leaves it as it was.
+ */
+export function pasteRange(site: Site, text: string, range: readonly (readonly SheetCell[])[]): PastedRange {
+  const lines = text.replace(/\r/g, '').replace(/\n$/, '').split('\n').map((line) => line.split('\t'));
+  const refused: string[] = [];
+  const cells: CellValue[] = [];
+  range.forEach((row, y) => {
+    const line = lines.length === 1 ? lines[0] : lines[y];
+    row.forEach((cell, x) => {
+      const typed = line?.length === 1 ? line[0] : line?.[x];
+      if (typed === undefined || typed.trim() === '') return;
+      const parsed = parseValue(site, cell.cell.property, typed);
+      if (parsed.ok) cells.push({ ...cell.cell, value: parsed.value });
+      else refused.push(`${property(cell.cell.property).label}, ${cell.cell.state}: ${parsed.error}`);
+    });
+  });
+  return { edit: cells.length > 0 ? setCells(cells) : null, refused };
+}
+
+/** Puts everything one slot's look says at a level on another slot: what that one cannot wear is left out. */
+export function copyLook(site: Site, from: SlotRef, fromLevel: LevelKey, to: SlotRef, toLevel: LevelKey, lookOf: (ref: SlotRef) => object): Edit | null {
+  const kind = slotKind(site, to);
+  const target = lookOf(to) as Looks;
+  const source = (lookOf(from) as Looks)[fromLevel] ?? {};
+  if (!kind) return null;
+  const cleared = eachValue(target[toLevel] ?? {}).map(({ state, band, id }): CellValue => ({ ...to, property: id, level: toLevel, state, band, value: null }));
+  const set = eachValue(source).flatMap(({ state, band, id, value }): CellValue[] => {
+    const fits = kind.states.includes(state) && kind.properties.includes(id) && acceptsValue(property(id), value);
+    return fits ? [{ ...to, property: id, level: toLevel, state, band, value }] : [];
+  });
+  return cleared.length + set.length > 0 ? setCells([...cleared, ...set]) : null;
+}
+
+type Looks = Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, unknown>>>>>> | undefined>>;
+type Found = Pick<CellValue, 'state' | 'band'> & { readonly id: CellValue['property']; readonly value: NonNullable<CellValue['value']> };
+
+function eachValue(states: Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, unknown>>>>>>): Found[] {
+  return Object.entries(states).flatMap(([state, bands]) => Object.entries(bands).flatMap(([band, values]) =>
+    Object.entries(values).map(([id, value]) => ({ state, band, id, value }) as Found)));
+}

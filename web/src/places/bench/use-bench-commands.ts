@@ -1,0 +1,39 @@
+import type { Site } from '@hamaca/core';
+import { useEffect, useMemo } from 'react';
+import { useCommandActions } from '../../commands/use-commands.tsx';
+import { useSiteState } from '../../state/open-site.tsx';
+import { benchStore, showStarters } from './bench-state.ts';
+
+const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');
+
+/** What the bench offers to the registry of commands, and the key that shows the kept version while it is held. */
+export function useBenchCommands(site: Site): void {
+  const id = useSiteState((state) => state.id);
+  useEffect(() => {
+    // The version a designer came with is the first one kept.
+    if (benchStore.getState().keptOf !== id) benchStore.setState({ kept: site, keptOf: id, compare: 'off', spread: false });
+  }, [site, id]);
+  const actions = useMemo(() => ({
+    'bench-spread': () => { benchStore.setState(({ spread }) => ({ spread: !spread })); },
+    'bench-compare': () => { benchStore.setState(({ compare }) => ({ compare: compare === 'beside' ? 'off' : 'beside', spread: false })); },
+    'bench-keep': () => { benchStore.setState({ kept: site }); },
+    'bench-starters': () => { showStarters(true); },
+    'bench-filter': () => { document.querySelector<HTMLElement>('[aria-label="Find a property"]')?.focus(); },
+  }), [site]);
+  useCommandActions(actions);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.key !== '`' || isTyping(event.target)) return;
+      event.preventDefault();
+      const { compare } = benchStore.getState();
+      if (event.type === 'keydown' && compare === 'off') benchStore.setState({ compare: 'instead' });
+      if (event.type === 'keyup' && compare === 'instead') benchStore.setState({ compare: 'off' });
+    };
+    window.addEventListener('keydown', onKey);
+    window.addEventListener('keyup', onKey);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keyup', onKey);
+    };
+  }, []);
+}

@@ -1,0 +1,53 @@
+import { findHeader, type Site } from '@hamaca/core';
+import { useState } from 'react';
+import { useSearchParams } from 'react-router';
+import { useRoom } from '../../controls/use-room.ts';
+import { Stage } from '../../stage/stage.tsx';
+import { useStageOutput } from '../../stage/use-compiled.ts';
+import { useFonts } from '../../state/fonts.ts';
+import { useSite } from '../../state/open-site.tsx';
+import { ContrastPane } from './contrast-pane.tsx';
+import { LoosePane } from './loose-pane.tsx';
+import { RolesPane } from './roles-pane.tsx';
+import { SwatchesPane } from './swatches-pane.tsx';
+import { TypePane } from './type-pane.tsx';
+
+const PAGE = 1280;
+/** What the strip shows of the page, in px of it. */
+const SHOWN = 150;
+
+/** The header as it is with every change: colours are judged where they are used. */
+function LiveStrip({ site }: { readonly site: Site }) {
+  const { ref, room } = useRoom();
+  const output = useStageOutput(site, findHeader(site), useFonts(site));
+  const scene = site.scenes.find((entry) => entry.kind === 'picture') ?? site.scenes[0];
+  const scale = Math.min(1, Math.max(0.4, room.width / PAGE));
+  return (
+    <div ref={ref} className="sticky top-0 z-20 flex shrink-0 justify-center border-b border-twine bg-surround px-3 py-2" style={{ height: SHOWN * scale + 17 }}>
+      {output && scene && room.width > 0 && <Stage site={site} output={output} scene={scene} label="Header" width={Math.max(PAGE, Math.floor(room.width / scale))} height={SHOWN} scale={scale} />}
+    </div>
+  );
+}
+
+/** The site's colours and type: swatches, the jobs they do, how they can be read on each other, and the letters. */
+export function PalettePlace() {
+  const site = useSite();
+  const [params] = useSearchParams();
+  const asked = params.get('swatch');
+  const [selected, setSelected] = useState<string | null>(asked);
+  const swatch = site.palette.some((entry) => entry.id === selected) ? selected : (site.palette[0]?.id ?? null);
+  return (
+    <main className="h-full overflow-auto">
+      <LiveStrip site={site} />
+      <div className="mx-auto grid max-w-[1240px] gap-8 px-6 py-5">
+        <SwatchesPane site={site} selected={swatch} onSelect={setSelected} />
+        <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,7fr)] items-start gap-8">
+          <RolesPane site={site} asked={params.get('role')} />
+          <ContrastPane site={site} />
+        </div>
+        <LoosePane site={site} />
+        <TypePane site={site} asked={params.get('type')} />
+      </div>
+    </main>
+  );
+}

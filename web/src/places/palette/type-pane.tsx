@@ -1,0 +1,88 @@
+import { findHeader, findTypeface, headerParts, idsOf, reachOf, shownItems, slugify, SYSTEM_FAMILY, TYPEFACES, uniqueName, type Site, type Typeface, type TypeStyle } from '@hamaca/core';
+import { useEffect, useState } from 'react';
+import { Button } from '../../controls/button.tsx';
+import { Choice } from '../../controls/choice.tsx';
+import { TextField } from '../../controls/text-field.tsx';
+import { useEdit } from '../../state/open-site.tsx';
+
+/** The site's own words for specimens: the labels of its first menu. */
+function labelsOf(site: Site): string {
+  const header = findHeader(site);
+  const menu = header ? headerParts(header).find((part) => part.kind === 'menu') : undefined;
+  const labels = menu ? shownItems(site, menu).map((item) => item.label).filter((label) => label !== '') : [];
+  return labels.slice(0, 7).join('   ') || site.name || 'The quick brown fox';
+}
+
+/** Loads the faces of specimens once they are wanted. */
+function useFaces(wanted: boolean) {
+  useEffect(() => {
+    if (!wanted) return;
+    for (const { id, weights } of TYPEFACES) {
+      const face = new FontFace(`specimen-${id}`, `url(/fonts/${id}.woff2) format("woff2")`, { weight: weights.join(' '), display: 'swap' });
+      void face.load().then((loaded) => { document.fonts.add(loaded); }).catch(() => undefined);
+    }
+  }, [wanted]);
+}
+
+const familyOf = (id: string) => (id === SYSTEM_FAMILY ? 'system-ui, sans-serif' : `specimen-${id}, ${findTypeface(id)?.fallback === 'serif' ? 'serif' : 'sans-serif'}`);
+
+const FAMILIES = [...TYPEFACES.map(({ id, name }) => ({ value: id, label: name })), { value: SYSTEM_FAMILY, label: 'the visitor’s system' }];
+
+function StyleRow({ site, style, labels, current, onSelect }: { readonly site: Site; readonly style: TypeStyle; readonly labels: string; readonly current: boolean; readonly onSelect: () => void }) {
+  const edit = useEdit();
+  const set = (fields: Partial<Omit<TypeStyle, 'id'>>, label: string) => { edit({ name: 'set-type-style', args: { id: style.id, fields } }, label); };
+  const number = (text: string, from: number, to: number) => { const value = Number(text); return Number.isInteger(value) && value >= from && value <= to ? value : null; };
+  const reached = reachOf(site, { kind: 'type-style', id: style.id });
+  const slots = new Set(reached.map(({ owner, slot }) => `${owner} ${slot}`)).size;
+  return (
+    <li className={`grid grid-cols-[110px_190px_64px_64px_minmax(0,1fr)_auto] items-center gap-2 border-b border-linen py-1.5 text-bench ${current ? 'bg-ochre-wash' : ''}`}>
+      <TextField className="w-full font-semibold" aria-label={`Name of ${style.name}`} value={style.name} onCommit={(name) => (name.trim() === '' ? 'A type style needs a name.' : (set({ name: name.trim() }, 'Name of a type style'), null))} />
+      <Choice label={`Typeface of ${style.name}`} value={style.family} options={FAMILIES} onChange={(family) => { set({ family }, `${style.name}: typeface`); }} />
+      <TextField className="w-full tabular" aria-label={`Size of ${style.name}`} value={String(style.size)} onCommit={(text) => { const size = number(text, 6, 200); if (size === null) return 'A whole number of px from 6 to 200.'; set({ size }, `${style.name}: size`); return null; }} />
+      <TextField className="w-full tabular" aria-label={`Weight of ${style.name}`} value={String(style.weight)} onCommit={(text) => { const weight = number(text, 100, 900); if (weight === null) return 'A whole number from 100 to 900.'; set({ weight }, `${style.name}: weight`); return null; }} />
+      <span className="truncate whitespace-pre" style={{ fontFamily: familyOf(style.family), fontSize: Math.min(style.size, 34), fontWeight: style.weight, lineHeight: 1.4 }}>{labels}</span>
+      <span className="flex items-center gap-2 text-small text-ink-faint">{slots} {slots === 1 ? 'slot' : 'slots'}<Button className="!h-6" pressed={current} onClick={onSelect} title="Typefaces chosen below go to this style">choose below</Button></span>
+    </li>
+  );
+}
+
+function Specimen({ typeface, labels, current, onChoose }: { readonly typeface: Typeface; readonly labels: string; readonly current: boolean; readonly onChoose: () => void }) {
+  return (
+    <li>
+      <button type="button" aria-pressed={current} onClick={onChoose} className={`grid w-full gap-1 overflow-hidden border bg-white px-3 py-2 text-left ${current ? 'border-ochre' : 'border-twine hover:border-rope'}`}>
+        <span className="flex items-baseline justify-between text-small"><b className="font-semibold">{typeface.name}</b><span className="text-ink-faint tabular">{typeface.weights.join('–')}</span></span>
+        <span className="truncate whitespace-pre" style={{ fontFamily: familyOf(typeface.id), fontSize: 19, lineHeight: 1.4, fontWeight: 500 }}>{labels}</span>
+        <span className="truncate whitespace-pre text-ink-soft" style={{ fontFamily: familyOf(typeface.id), fontSize: 15, lineHeight: 1.4, fontWeight: typeface.weights[1] }}>{labels}</span>
+      </button>
+    </li>
+  );
+}
+
+/** Named settings of type, and the typefaces they are set in, shown in the site's own words. */
+export function TypePane({ site, asked }: { readonly site: Site; readonly asked: string | null }) {
+  const edit = useEdit();
+  const [chosen, setChosen] = useState(asked ?? site.typeStyles[0]?.id ?? '');
+  const labels = labelsOf(site);
+  const style = site.typeStyles.find((entry) => entry.id === chosen) ?? site.typeStyles[0];
+  useFaces(true);
+  const add = () => {
+    const name = `Type ${site.typeStyles.length + 1}`;
+    const id = uniqueName(slugify(name, 'type'), idsOf(site));
+    if (edit({ name: 'add-type-style', args: { style: { id, name, family: style?.family ?? 'figtree', size: 16, weight: 400 } } }, 'New type style')) setChosen(id);
+  };
+  return (
+    <section aria-label="Type">
+      <div className="mb-2 flex items-center gap-2"><h2 className="font-semibold">Type styles</h2><Button onClick={add}>+ type style</Button></div>
+      <ul className="border-t border-twine">
+        {site.typeStyles.map((entry) => <StyleRow key={entry.id} site={site} style={entry} labels={labels} current={entry === style} onSelect={() => { setChosen(entry.id); }} />)}
+      </ul>
+      <h2 className="mt-6 mb-2 font-semibold">Typefaces <span className="text-small font-normal text-ink-faint">for {style?.name}; all free under the SIL Open Font License, all with measured stand-ins, so that nothing jumps</span></h2>
+      <ul className="grid grid-cols-3 gap-2">
+        {TYPEFACES.map((typeface) => (
+          <Specimen key={typeface.id} typeface={typeface} labels={labels} current={style?.family === typeface.id}
+            onChoose={() => { if (style) edit({ name: 'set-type-style', args: { id: style.id, fields: { family: typeface.id } } }, `${style.name} in ${typeface.name}`); }} />
+        ))}
+      </ul>
+    </section>
+  );
+}
