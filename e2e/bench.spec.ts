@@ -96,7 +96,7 @@ test('a value reaches only the widths it is set for, and bears a knot where it h
 
 test('cells are walked, stepped and cleared by keyboard', async ({ page }) => {
   const padding = page.locator('[data-cell="paddingInline rest"]');
-  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Call to action' }).click();
+  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Call to action', exact: true }).click();
   await padding.click();
   await page.keyboard.press('Enter');
   await page.keyboard.press('ArrowUp');
@@ -141,13 +141,13 @@ test('the stage is an isolated frame that cannot reach the interface', async ({ 
 test('the logo takes a drawing, and refuses one that runs or is none', async ({ page }) => {
   const stage = await stageFrame(page);
   await stage.locator('.hm-logo').click();
-  const upload = (content: string) => page.getByLabel('Logo drawing').setInputFiles({ name: 'logo.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(content) });
+  const upload = (content: string) => page.getByLabel('Logo drawing', { exact: true }).setInputFiles({ name: 'logo.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(content) });
   await upload('<svg viewBox="0 0 20 10" onload="alert(1)"><script>alert(1)</script><path d="M0 0h20v10z" fill="#123456"/></svg>');
   await expect(stage.locator('.hm-logo path')).toHaveCount(1);
   await expect(stage.locator('.hm-logo path')).toHaveAttribute('fill', '#123456');
   expect(await stage.locator('.hm-logo').innerHTML()).not.toMatch(/script|onload/);
   await upload('just text');
-  await expect(page.getByText(/cannot be used as a logo/)).toBeVisible();
+  await expect(page.getByText(/logo.svg cannot be used/)).toBeVisible();
   await expect(stage.locator('.hm-logo path')).toHaveAttribute('fill', '#123456');
 });
 

@@ -91,10 +91,11 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await expect(stage.getByRole('link', { name: 'Visit' })).toHaveCSS('color', 'rgb(64, 32, 16)');
 
   // A call to action.
-  await page.getByRole('button', { name: '+ call to action' }).click();
-  await page.getByLabel('label').fill('Book a hide');
+  await page.getByRole('button', { name: 'Add a part at the end of Main' }).click();
+  await page.getByRole('menuitem', { name: 'Call to action' }).click();
+  await page.getByLabel('label', { exact: true }).fill('Book a hide');
   await page.keyboard.press('Enter');
-  await page.getByLabel('target').fill('/visit/');
+  await page.getByLabel('target', { exact: true }).fill('/visit/');
   await page.keyboard.press('Enter');
   await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveAttribute('href', '/visit/');
 

@@ -3,6 +3,7 @@ import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
 import { applyPatch, loadSite, type JsonPatch, type Site } from '@hamaca/core';
 import { dress } from '../core/test/dressed.ts';
+import { furnish } from '../core/test/furnished.ts';
 import { demoSite, handOff, pasteInto, startHost, type Host } from './support/output.ts';
 
 const test = base.extend<object, { host: Host }>({
@@ -24,11 +25,13 @@ const changed = (patch: JsonPatch): Site => {
 };
 
 /** The demo with links that have everything links can have, and a second panel. */
-const DRESSED = (() => {
-  const loaded = loadSite(dress(JSON.parse(JSON.stringify(DEMO))));
+const made = (change: (raw: unknown) => unknown) => {
+  const loaded = loadSite(change(JSON.parse(JSON.stringify(DEMO))));
   if (!loaded.ok) throw new Error(loaded.error[0]?.message);
   return handOff(loaded.value);
-})();
+};
+const DRESSED = made(dress);
+const FURNISHED = made(furnish);
 
 async function open(page: Page, host: Host, width: number, options: Parameters<typeof pasteInto>[1] = {}, output = OUTPUT) {
   await page.setViewportSize({ width, height: 700 });
@@ -272,19 +275,28 @@ const snapshot = (page: Page, scope: string) => page.locator(scope).evaluateAll(
 }));
 
 const sheet = (path: string) => readFileSync(new URL(`../node_modules/${path}`, import.meta.url), 'utf8');
-const FOREIGN: Readonly<Record<string, string>> = { bootstrap: sheet('bootstrap/dist/css/bootstrap.css'), bulma: sheet('bulma/css/bulma.css'), pico: sheet('@picocss/pico/css/pico.css') };
+const FOREIGN: Readonly<Record<string, string>> = {
+  bootstrap: sheet('bootstrap/dist/css/bootstrap.css'), bulma: sheet('bulma/css/bulma.css'), pico: sheet('@picocss/pico/css/pico.css'), normalize: sheet('normalize.css/normalize.css'),
+  sanitize: sheet('sanitize.css/sanitize.css') + sheet('sanitize.css/forms.css') + sheet('sanitize.css/typography.css'), milligram: sheet('milligram/dist/milligram.css'),
+  pure: sheet('purecss/build/pure-min.css'), water: sheet('water.css/out/water.css'), tachyons: sheet('tachyons/css/tachyons.min.css'),
+};
 
-const OUTPUTS = { 'the demo': OUTPUT, 'links with everything': DRESSED } as const;
+const OUTPUTS = { 'the demo': OUTPUT, 'links with everything': DRESSED, 'parts of every kind': FURNISHED } as const;
+
+/** What every sheet is tried with, and what the largest are tried with besides. */
+const PLACES = [['before', 'parts of every kind'], ['after', 'parts of every kind']] as const;
+const MORE_PLACES = [['after', 'the demo'], ['after', 'links with everything']] as const;
+const LARGE = ['bootstrap', 'bulma', 'pico'];
 
 for (const [name, css] of Object.entries(FOREIGN)) {
-  for (const [where, what] of [['before', 'the demo'], ['after', 'the demo'], ['after', 'links with everything']] as const) {
+  for (const [where, what] of [...PLACES, ...(LARGE.includes(name) ? MORE_PLACES : [])]) {
     const output = OUTPUTS[what];
     test(`${name} loaded ${where} ${what} changes nothing of ours, and we nothing of the host’s`, async ({ page, host }) => {
       for (const width of [390, 1280]) {
         const states = async () => {
           await page.evaluate(() => document.fonts.ready);
           // The host's stylesheet may move the whole piece; what is inside must not change.
-          await page.addStyleTag({ content: 'body{margin:0!important;padding:0!important}' });
+          await page.addStyleTag({ content: 'body{margin:0!important;padding:0!important;max-width:none!important}' });
           const closed = await snapshot(page, '.hm-header');
           if (width < 1000) await opener(page).click();
           await visitSubmenu(page).click();
@@ -312,8 +324,8 @@ for (const [name, css] of Object.entries(FOREIGN)) {
 }
 
 for (const width of [390, 1280]) {
-  test(`at ${width} px links with everything have nothing wrong for assistive technology`, async ({ page, host }) => {
-    await open(page, host, width, {}, DRESSED);
+  for (const [what, output] of [['links with everything', DRESSED], ['parts of every kind', FURNISHED]] as const) test(`at ${width} px ${what} have nothing wrong for assistive technology`, async ({ page, host }) => {
+    await open(page, host, width, {}, output);
     expect(await axe(page)).toEqual([]);
     if (width < 1000) await opener(page).click();
     await visitSubmenu(page).click();

@@ -87,9 +87,11 @@ async function read(page: Page, session: CDPSession, site: Site, situation: Situ
     const element = document.querySelector(selector);
     if (!element) return null;
     const take = (style: CSSStyleDeclaration, list: readonly string[]) => Object.fromEntries(list.map((name) => [name, style.getPropertyValue(name).trim()]));
-    // What moves has arrived.
-    void getComputedStyle(element, '::after').opacity;
-    for (const animation of document.getAnimations()) animation.finish();
+    // What moves has arrived; what moves because of it as well.
+    for (let round = 0; round < 4; round++) {
+      void getComputedStyle(element, '::after').opacity;
+      for (const animation of document.getAnimations()) animation.finish();
+    }
     const between = element.querySelector(':scope > li + li');
     return {
       own: take(getComputedStyle(element, pseudo), names), mark: take(getComputedStyle(element, '::after'), [...names, ...markNames]),

@@ -22,7 +22,7 @@ const CHARACTERS = [
 ].map((code) => String.fromCodePoint(code));
 
 /** Letter groups that Latin fonts join; longest first. */
-const LIGATURES = ['ffi', 'ffl', 'ffj', 'fft', 'ff', 'fi', 'fl', 'fj', 'ft', 'tt', 'ti', 'tf', 'Th', 'gg', 'gy', 'fb', 'fh', 'fk', 'ty'];
+const LIGATURES = ['tti', 'ttf', 'ffi', 'ffl', 'ffj', 'fft', 'ff', 'fi', 'fl', 'fj', 'ft', 'tt', 'ti', 'tf', 'Th', 'gg', 'gy', 'fb', 'fh', 'fk', 'ty'];
 
 const WEIGHT_STEP = 100;
 /** HarfBuzz positions are whole numbers; a finer scale keeps the fractions that variable advances have. */
@@ -63,6 +63,19 @@ function classify(rows) {
   return { of, rows: [...classes.keys()].map((key) => key.split(',').map(Number)) };
 }
 
+/** Letters whose neighbours may be kerned otherwise where they join. */
+const NEIGHBOURS = [...'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ,.-'];
+
+/** What joining letters changes: by itself, and with a neighbour where that one is kerned otherwise; longest first. */
+function findLigatures(changeOf, characters) {
+  const known = new Set(characters);
+  const own = LIGATURES.map((letters) => [letters, changeOf(letters)]).filter(([, change]) => change !== 0);
+  const beside = own.flatMap(([letters, change]) => NEIGHBOURS.filter((letter) => known.has(letter)).flatMap((letter) => [letter + letters, letters + letter])
+    .map((text) => [text, changeOf(text)]).filter(([text, other]) => Math.abs(other - change) > 0.5 && !own.some(([longer]) => longer === text)));
+  const all = new Map([...beside, ...own]);
+  return [...all].sort(([a], [b]) => b.length - a.length);
+}
+
 /** `single` measures without joining letters, `joined` as text is set. */
 function buildTable({ single, joined }, weight, characters, isKerned) {
   const advances = Object.fromEntries(characters.map((character) => [character, round(single(character))]));
@@ -71,20 +84,23 @@ function buildTable({ single, joined }, weight, characters, isKerned) {
   const left = classify(characters.map((character, i) => [character, kern[i]]));
   const right = classify(characters.map((character, j) => [character, left.rows.map((row) => row[j])]));
   const kerning = left.rows.map((_, leftClass) => right.rows.map((column) => column[leftClass]));
-  const ligatures = LIGATURES.map((letters) => [letters, round(joined(letters) - single(letters))]).filter(([, change]) => change !== 0);
+  const ligatures = findLigatures((letters) => round(joined(letters) - single(letters)), characters);
   return { table: { weight, advances, left: left.of, right: right.of, kerning, ligatures }, kern };
 }
 
-/** Tables of all weights. Which pairs are kerned is found once, at the two ends of the axis. */
+/**
+ * Tables of all weights. Which pairs are kerned is found at the ends of the axis and at the plain weight between: a
+ * typeface may be drawn at three weights, and kerned at the middle one alone.
+ */
 function buildTables(hb, face, [lightest, heaviest], characters) {
   const apart = ['liga', 'clig', 'dlig'].map((tag) => new hb.Feature(tag, 0));
   const make = (weight, isKerned) => buildTable(
     { single: createShaper(hb, face, weight, apart), joined: createShaper(hb, face, weight, []) }, weight, characters, isKerned);
-  const ends = [lightest, heaviest].map((weight) => make(weight, () => true));
-  const isKerned = (i, j) => ends.some((end) => end.kern[i][j] !== 0);
-  const between = [];
-  for (let weight = lightest + WEIGHT_STEP; weight < heaviest; weight += WEIGHT_STEP) between.push(make(weight, isKerned));
-  return [ends[0], ...between, ends[1]].map(({ table }) => table);
+  const full = new Map([lightest, 400, 600, heaviest].map((weight) => [weight, make(weight, () => true)]));
+  const isKerned = (i, j) => [...full.values()].some((entry) => entry.kern[i][j] !== 0);
+  const weights = [...new Set([lightest, heaviest, ...Array.from({ length: 9 }, (_, index) => (index + 1) * WEIGHT_STEP)])];
+  return weights.filter((weight) => weight >= lightest && weight <= heaviest).sort((a, b) => a - b)
+    .map((weight) => (full.get(weight) ?? make(weight, isKerned)).table);
 }
 
 async function build() {

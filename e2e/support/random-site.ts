@@ -1,5 +1,6 @@
+import { partsRow, REED } from '../../core/test/furnished.ts';
 import {
-  createImage, createRow, createRule, createSearch, createShortcut, createSocial, createText, loadSite, property, PROPERTIES, ROLES, slotsOf, type ColourValue, type PropertyId, type Site, type SlotKind, type Value,
+  loadSite, property, PROPERTIES, ROLES, slotsOf, type ColourValue, type PropertyId, type Site, type SlotKind, type Value,
 } from '@hamaca/core';
 import { demoSite } from './output.ts';
 
@@ -64,25 +65,6 @@ const dressed = (level: number) => [
   { id: `divider-${level}`, label: '', target: { kind: 'none' }, role: 'divider', children: [] },
 ];
 
-const REED = '<svg viewBox="0 0 24 24"><path d="M4 4v16"/></svg>';
-
-/** A second row with one part of every kind that the demo has not. */
-function extraRow() {
-  const target = { kind: 'phone', number: '+34 000 000' } as const;
-  const row = createRow('row-extra', 'Extra');
-  return {
-    ...row,
-    zones: {
-      start: [createText('text', { id: 'call', text: 'Call us', target, icon: 'icon-reed' }), createRule('rule')],
-      middle: [createSearch('search')],
-      end: [
-        { ...createSocial('profiles'), links: [{ id: 'profile-1', name: 'Heronet', url: 'https://heronet.example/', icon: 'icon-reed', colour: null }] },
-        { ...createShortcut('account', 'Account', 'icon-reed'), labelShown: true }, { ...createImage('seal'), svg: REED },
-      ],
-    },
-  };
-}
-
 /** The demo with every kind of part, three levels placed, derived swatches and random values in random cells of every slot. */
 export function randomSite(random: Random): Site {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- looks are filled in as raw JSON and loaded again
@@ -96,7 +78,7 @@ export function randomSite(random: Random): Site {
   header.stays = random.chance(0.7);
   header.rows[0].contained = random.chance(0.5) ? 960 : null;
   header.rows[0].zones.middle[0].levels = 3;
-  header.rows.push(extraRow());
+  header.rows.push(partsRow());
   raw.icons = [{ id: 'icon-reed', name: 'reed', svg: REED, set: null }];
   const [visit] = raw.menus[0].items;
   raw.menus[0].items.push(...dressed(1));

@@ -6,6 +6,7 @@ import type { Hono } from 'hono';
 import { unzipSync } from 'fflate';
 import { pino } from 'pino';
 import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
+import { FORMAT_VERSION } from '@hamaca/core';
 import { createApp } from './app.ts';
 import { readConfig } from './config.ts';
 import { loadFontMetrics, readFont } from './fonts.ts';
