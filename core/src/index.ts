@@ -8,7 +8,7 @@ export { dominantColours, type DominantColour } from './colour/dominant.ts';
 export { colourDistance, formatOklch, isInSrgb, mixColours, oklchOf, type Oklch } from './colour/mix.ts';
 export type { FontMetrics, FontTable } from './text/font-table.ts';
 export { createMeasurer, type Measurer, type TextStyle } from './text/measure.ts';
-export { findTypeface, isFamily, SYSTEM_FAMILY, TYPEFACES, type Typeface } from './text/typefaces.ts';
+export { findStack, findTypeface, isFamily, STACKS, SYSTEM_FAMILY, TYPEFACES, type Stack, type Typeface } from './text/typefaces.ts';
 export { PART_LABELS, SLOTS, slotsOf, type OwnerKind } from './document/catalogue.ts';
 export { LIMITS } from './document/limits.ts';
 export type { BandKey, Cell, Look, SlotLook, SlotRef, Values } from './document/look.ts';
@@ -39,7 +39,7 @@ export { TOKENS } from './document/faults.ts';
 export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS } from './document/url.ts';
 export { readLength, toPixels, type LengthValue } from './document/length.ts';
 export {
-  coloursIn, isColourValue, ROLES, type ColourValue, type CornersValue, type GradientStop, type LineValue, type PaintValue, type Role, type Shadow, type ShadowValue, type Value,
+  coloursIn, isColourValue, isTypeLink, ROLES, type ColourValue, type CornersValue, type GradientStop, type LineValue, type PaintValue, type Role, type Shadow, type ShadowValue, type Value,
 } from './document/values.ts';
 export {
   findHeader, findIcon, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,

@@ -37,6 +37,7 @@ function randomLength(random: Random, id: PropertyId, min: number, max: number):
 /** Any value a property takes. */
 export function randomValue(random: Random, site: Site, id: PropertyId): Value {
   const entry = property(id);
+  if (entry.typed === true && random.chance(0.15)) return { type: random.pick(site.typeStyles).id };
   switch (entry.kind) {
     case 'colour': return randomColour(random, site);
     case 'family': return random.pick(['figtree', 'karla', 'newsreader', 'system']);

@@ -23,10 +23,19 @@ export function parseColour(text: string): Rgba | null {
   return text.length > 100 ? null : readColour(text);
 }
 
+/** The library's parser gives up with an error on some texts that are no colour. */
+function parseQuietly(text: string): Color | undefined {
+  try {
+    return parse(text);
+  } catch {
+    return undefined;
+  }
+}
+
 const readColour = memoiseText((text: string): Rgba | null => {
   const trimmed = text.trim().toLowerCase();
   if (trimmed === 'transparent') return { r: 0, g: 0, b: 0, a: 0 };
-  const parsed: Color | undefined = parse(trimmed);
+  const parsed = parseQuietly(trimmed);
   if (!parsed) return null;
   const { r, g, b, alpha } = toRgb(parsed);
   if (![r, g, b].every(Number.isFinite)) return null;

@@ -6,7 +6,7 @@ import {
   isColourValue, ROLES, type ColourValue, type CornersValue, type LineValue, type PaintValue, type Role, type ShadowValue, type Value,
 } from '../document/values.ts';
 import { colourOf, findSwatch, swatchColour, swatchFamily } from '../resolve/colours.ts';
-import { findTypeface, SYSTEM_FAMILY } from '../text/typefaces.ts';
+import { findStack, findTypeface, SYSTEM_FAMILY } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
 import { cssString } from './print/css.ts';
 import type { Declaration } from './trees.ts';
@@ -23,7 +23,7 @@ export function familyName(context: CompileContext, id: string): string {
 
 export function familyCss(context: CompileContext, id: string): string {
   const typeface = findTypeface(id);
-  if (id === SYSTEM_FAMILY || !typeface) return 'system-ui, sans-serif';
+  if (!typeface) return (findStack(id) ?? findStack(SYSTEM_FAMILY))?.css ?? 'sans-serif';
   const name = familyName(context, id);
   return `${name}, ${name}-fallback, ${typeface.fallback === 'serif' ? 'serif' : 'sans-serif'}`;
 }

@@ -5,7 +5,7 @@ import { pictureFault } from './faults.ts';
 import { lengthTree, toPixels, unitsOf, LENGTH_UNITS, type LengthUnit } from './length.ts';
 import { FOCUS_RING, type Property } from './properties.ts';
 import { ID } from './url.ts';
-import { LINE_STYLES, ROLES } from './values.ts';
+import { isTypeLink, LINE_STYLES, ROLES } from './values.ts';
 
 /*
  * What may stand in a look, property by property. Looks come with thousands of values, so these are plain tests.
@@ -82,6 +82,7 @@ function isPaint(value: unknown): boolean {
 
 /** Whether a value may stand in a look for this property. */
 export function acceptsValue(entry: Property, value: unknown): boolean {
+  if (entry.typed === true && isTypeLink(value)) return onlyKeys(value as unknown as Record<string, unknown>, 'type') && typeof value.type === 'string' && ID.test(value.type);
   switch (entry.kind) {
     case 'colour': return isColourLink(value);
     case 'family': return typeof value === 'string' && isFamily(value);
@@ -105,6 +106,10 @@ export function acceptsValue(entry: Property, value: unknown): boolean {
 
 /** What a property's value may be, as words; the check itself is `acceptsValue`. */
 export function allowedValue(entry: Property): string {
+  return plainAllowed(entry) + (entry.typed === true ? ', or { "type": id of a type style }' : '');
+}
+
+function plainAllowed(entry: Property): string {
   const length = (of: LengthLike) => `a number of px from ${of.min} to ${of.max}, or text with ${allowedUnits(of).join(', ')} such as "1.25rem" or "clamp(8px, 1vw, 20px)"`;
   switch (entry.kind) {
     case 'colour': return COLOUR_ALLOWED;

@@ -5,7 +5,7 @@ import type { MenuItem } from './menu-item.ts';
 import type { Site } from './site.ts';
 import type { Target } from './target.ts';
 import { isDerived } from './swatch.ts';
-import { coloursIn, type ColourValue, type Value } from './values.ts';
+import { coloursIn, isTypeLink, type ColourValue, type Value } from './values.ts';
 import type { Part } from './part.ts';
 import { ownersOf, placedParts, rowParts, slotKind, walkMenu } from './walk.ts';
 
@@ -17,6 +17,7 @@ interface Known {
   readonly menus: ReadonlySet<string>;
   readonly panels: ReadonlySet<string>;
   readonly icons: ReadonlySet<string>;
+  readonly types: ReadonlySet<string>;
 }
 
 const dangling = (path: string, what: string, id: string, known: ReadonlySet<string>): Problem[] =>
@@ -27,6 +28,7 @@ const dangling = (path: string, what: string, id: string, known: ReadonlySet<str
 
 function colourProblems(value: Value | undefined, path: string, known: Known): Problem[] {
   if (typeof value !== 'object') return [];
+  if (isTypeLink(value)) return dangling(`${path}/type`, 'type style', value.type, known.types);
   return coloursIn(value).flatMap((colour) => ('swatch' in colour ? dangling(`${path}/swatch`, 'swatch', colour.swatch, known.swatches) : []));
 }
 
@@ -164,7 +166,7 @@ export function checkIntegrity(site: Site): Problem[] {
   const ids = (list: readonly { id: string }[]) => new Set(list.map((entry) => entry.id));
   const known: Known = {
     swatches: ids(site.palette), pages: ids(site.pages), bands: ids(site.bands), menus: ids(site.menus),
-    icons: ids(site.icons),
+    icons: ids(site.icons), types: ids(site.typeStyles),
     panels: ids(site.pieces.filter((piece) => piece.kind === 'panel')),
   };
   const roles = Object.entries(site.roles).flatMap(([role, value]) => colourProblems(value, `/roles/${role}`, known));

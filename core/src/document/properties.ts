@@ -21,6 +21,8 @@ interface PropertyBase {
   /** What it is in focus where no look says so for focus: the ring is never lost to a weaker state's value. */
   readonly inFocus?: Value;
   readonly hint: string;
+  /** Whether a type style says it, so that it can be linked to one. */
+  readonly typed?: boolean;
   /** Whether its row shows in the sheet before anybody gives it a value. */
   readonly common?: boolean;
 }
@@ -97,16 +99,16 @@ export const PROPERTIES = {
     hint: 'colour of the label and of icons drawn with it',
   },
   family: {
-    kind: 'family', label: 'family', group: 'text', css: ['font-family'], inherited: true, initial: 'system', common: true,
+    kind: 'family', label: 'family', group: 'text', css: ['font-family'], inherited: true, initial: 'system', common: true, typed: true,
     hint: 'one of the bundled typefaces, or the system’s own',
   },
   size: {
-    kind: 'length', label: 'size', group: 'text', css: ['font-size'], inherited: true, initial: 16, min: 6, max: 200, step: 1, units: ['vw'], common: true,
+    kind: 'length', label: 'size', group: 'text', css: ['font-size'], inherited: true, initial: 16, min: 6, max: 200, step: 1, units: ['vw'], common: true, typed: true,
     hint: 'type size, or the size of an icon',
   },
   weight: {
     kind: 'number', label: 'weight', group: 'text', css: ['font-weight'], inherited: true, initial: 400, min: 100, max: 900,
-    step: 100, common: true, hint: 'from 100 (thin) to 900 (black), in hundreds',
+    step: 100, common: true, typed: true, hint: 'from 100 (thin) to 900 (black), in hundreds',
   },
   style: {
     kind: 'choice', label: 'style', group: 'text', css: ['font-style'], inherited: true, initial: 'upright', choices: { upright: 'normal', italic: 'italic' },

@@ -53,8 +53,17 @@ export interface CornersValue {
   readonly corners: readonly [LengthValue, LengthValue, LengthValue, LengthValue];
 }
 
+/** What a type style says about the property; the style is named by its id. */
+export interface TypeLink {
+  readonly type: string;
+}
+
+export function isTypeLink(value: unknown): value is TypeLink {
+  return typeof value === 'object' && value !== null && 'type' in value;
+}
+
 /** A keyword is text; so are families and lengths with a unit. */
-export type Value = ColourValue | LengthValue | LineValue | ShadowValue | PaintValue | CornersValue;
+export type Value = ColourValue | LengthValue | LineValue | ShadowValue | PaintValue | CornersValue | TypeLink;
 
 export function isColourValue(value: unknown): value is ColourValue {
   return typeof value === 'object' && value !== null && ('swatch' in value || 'role' in value || 'literal' in value);

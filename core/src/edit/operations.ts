@@ -11,7 +11,7 @@ import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
 import { addPart, addRow, duplicatePart, movePart, moveRow, removePart, removeRow } from './operations/parts.ts';
 import { addSwatch, importSwatches, moveSwatch, relinkColours, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
-import { addTypeStyle, setOwner, setSameLook, setSite, setTypeStyle } from './operations/structure.ts';
+import { addTypeStyle, removeTypeStyle, setOwner, setSameLook, setSite, setTypeStyle } from './operations/structure.ts';
 
 /** Every edit by name. Arguments are plain JSON, so that an edit can be kept, sent and run again on a newer document. */
 export const OPERATIONS = {
@@ -45,6 +45,7 @@ export const OPERATIONS = {
   'remove-band': removeBand,
   'set-type-style': setTypeStyle,
   'add-type-style': addTypeStyle,
+  'remove-type-style': removeTypeStyle,
   'set-same-look': setSameLook,
   'add-part': addPart,
   'remove-part': removePart,

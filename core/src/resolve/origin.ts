@@ -39,6 +39,8 @@ export function slotName(site: Site, ref: SlotRef): string {
   return label === ownerName(owner) ? label : `${ownerName(owner)}, ${label.toLowerCase()}`;
 }
 
+const typeName = (site: Site, id: string) => site.typeStyles.find((style) => style.id === id)?.name ?? id;
+
 function cellLabel(site: Site, kind: SlotKind, { level, state, band }: { level: LevelKey; state: string; band: string }): string {
   const levels = kind.levels.length > 0 ? [levelName(level)] : [];
   const bands = band === 'all' ? [] : [`${site.bands.find((entry) => entry.id === band)?.name ?? band} and narrower`];
@@ -60,7 +62,7 @@ function valueSteps(site: Site, kind: SlotKind, ref: SlotRef, id: PropertyId, or
       return first ? [{ ...first, label: `${(holderKind?.label ?? origin.slot).toLowerCase()} around it, ${first.label}` }, ...rest] : [];
     }
     case 'focus-ring': return [{ label: 'the ring of focus', link: null }];
-    case 'type-style': return [{ label: `type style ${site.typeStyles.find((entry) => entry.id === origin.id)?.name ?? origin.id}`, link: { kind: 'type-style', id: origin.id } }];
+    case 'type-style': return [{ label: `type style ${typeName(site, origin.id)}`, link: { kind: 'type-style', id: origin.id } }];
     case 'slot-default': return [{ label: `${kind.label.toLowerCase()} default`, link: null }];
     case 'initial': return [{ label: 'nothing set', link: null }];
   }
@@ -72,5 +74,6 @@ export function originSteps(site: Site, kind: SlotKind, question: Pick<Question,
     if (step.kind === 'role') return [{ label: `role ${step.role}`, link: { kind: 'role', role: step.role } }];
     return step.kind === 'swatch' ? [{ label: `swatch ${step.name}`, link: { kind: 'swatch', id: step.id } }] : [];
   });
-  return [...valueSteps(site, kind, question, question.property, resolved.origin), ...colours];
+  const type: OriginStep[] = resolved.type === undefined ? [] : [{ label: `type style ${typeName(site, resolved.type)}`, link: { kind: 'type-style', id: resolved.type } }];
+  return [...valueSteps(site, kind, question, question.property, resolved.origin), ...type, ...colours];
 }

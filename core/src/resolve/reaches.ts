@@ -3,7 +3,7 @@ import type { Cell } from '../document/look.ts';
 import type { PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import { LEVEL_KEYS, STATES } from '../document/states.ts';
-import { coloursIn, type Role, type Value } from '../document/values.ts';
+import { coloursIn, isTypeLink, type Role, type Value } from '../document/values.ts';
 import { ownersOf, placedParts } from '../document/walk.ts';
 import { wearsSlot } from '../document/worn.ts';
 import type { OriginLink } from './origin.ts';
@@ -46,7 +46,7 @@ function isFrom(site: Site, source: Source, value: Value): boolean {
   switch (source.kind) {
     case 'swatch': return usesSwatch(site, value, source.id);
     case 'role': return usesRole(site, value, source.role);
-    case 'type-style': return false;
+    case 'type-style': return isTypeLink(value) && value.type === source.id;
   }
 }
 

@@ -4,7 +4,7 @@ import { property, type PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import type { SlotKind } from '../document/slot.ts';
 import { STATES, type Level, type LevelKey, type State } from '../document/states.ts';
-import type { Value } from '../document/values.ts';
+import { isTypeLink, type Value } from '../document/values.ts';
 import { ownersOf, slotKind } from '../document/walk.ts';
 
 /**
@@ -20,8 +20,11 @@ export type Origin =
   | { readonly kind: 'initial' };
 
 export interface Resolved {
+  /** The value itself; a link to a type style is followed. */
   readonly value: Value;
   readonly origin: Origin;
+  /** Id of the type style the value is linked to. */
+  readonly type?: string;
 }
 
 /** What a value is asked for. `level` null outside menus; `states` beyond rest that apply; `band` an index, 0 the widest. */
@@ -129,6 +132,18 @@ function lookValue(site: Site, slotLook: SlotLook, question: Question): Resolved
   return null;
 }
 
+/** A value with its link to a type style followed; one to a style that is gone leads to the property's initial value. */
+export function followType(site: Site, id: PropertyId, value: Value): Value {
+  if (!isTypeLink(value)) return value;
+  const style = site.typeStyles.find((entry) => entry.id === value.type);
+  return style && id in TYPE_FIELDS ? style[id as keyof typeof TYPE_FIELDS] : property(id).initial;
+}
+
+function linked(site: Site, id: PropertyId, found: Resolved | null): Resolved | null {
+  if (!found || !isTypeLink(found.value)) return found;
+  return { ...found, value: followType(site, id, found.value), type: found.value.type };
+}
+
 /** The slot that this one takes a property from, as CSS inherits it; null where it has its own. */
 export function holderOf(kind: SlotKind, id: PropertyId): string | null {
   const holder = kind.inside ?? kind.inherits;
@@ -143,7 +158,7 @@ export function holderOf(kind: SlotKind, id: PropertyId): string | null {
 export function resolve(site: Site, question: Question): Resolved | null {
   const kind = slotKind(site, question);
   if (!kind) return null;
-  const found = lookValue(site, effectiveLook(site, question), question);
+  const found = linked(site, question.property, lookValue(site, effectiveLook(site, question), question));
   if (found) {
     const shared = found.origin.kind === 'look' ? sharedFrom(site, question, found.origin) : null;
     return shared && found.origin.kind === 'look' ? { ...found, origin: { ...found.origin, as: shared } } : found;
@@ -153,7 +168,7 @@ export function resolve(site: Site, question: Question): Resolved | null {
     // A slot within another one has its states only where it stands inside the control itself.
     const states = kind.inside === undefined ? question.states.filter((state) => state === 'scrolled') : question.states;
     const inherited = resolve(site, { ...question, slot: holder, states });
-    if (inherited) return { value: inherited.value, origin: { kind: 'holder', slot: holder, from: inherited.origin } };
+    if (inherited) return { ...inherited, origin: { kind: 'holder', slot: holder, from: inherited.origin } };
   }
   return fallbackValue(site, kind, question.property);
 }

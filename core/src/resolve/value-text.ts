@@ -4,15 +4,19 @@ import { acceptsValue, allowedUnits } from '../document/accepts.ts';
 import { parseLength, printLength, readLength, unitsOf, type LengthValue } from '../document/length.ts';
 import { FOCUS_RING, property, type Property, type PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
-import type { Value } from '../document/values.ts';
-import { findTypeface, SYSTEM_FAMILY, TYPEFACES } from '../text/typefaces.ts';
+import { isTypeLink, type Value } from '../document/values.ts';
+import { findStack, findTypeface, STACKS, TYPEFACES } from '../text/typefaces.ts';
 import { formatColourValue, parseColourText } from './colour-text.ts';
 import { formatLine, formatPaint, formatShadows, parseLine, parsePaint, parseShadows } from './composite-text.ts';
 
+/** What values are named after. */
+type Named = Pick<Site, 'palette' | 'typeStyles'>;
+
 /** A value as it stands in a cell and can be typed again (but for pictures kept as data). */
-export function formatValue(site: Pick<Site, 'palette'>, value: Value): string {
+export function formatValue(site: Named, value: Value): string {
   if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
-  if (typeof value === 'string') return findTypeface(value)?.name ?? value;
+  if (typeof value === 'string') return findTypeface(value)?.name ?? findStack(value)?.name ?? value;
+  if (isTypeLink(value)) return site.typeStyles.find((style) => style.id === value.type)?.name ?? value.type;
   if ('corners' in value) return value.corners.map((corner) => formatValue(site, corner)).join(' ');
   if ('line' in value) return formatLine(site, value);
   if ('shadows' in value) return formatShadows(site, value);
@@ -21,10 +25,8 @@ export function formatValue(site: Pick<Site, 'palette'>, value: Value): string {
 
 function parseFamily(text: string): Result<Value, string> {
   const wanted = text.toLowerCase();
-  const typeface = TYPEFACES.find((entry) => entry.id === slugify(text, '') || entry.name.toLowerCase() === wanted);
-  if (typeface) return succeed(typeface.id);
-  if (wanted === SYSTEM_FAMILY) return succeed(SYSTEM_FAMILY);
-  return fail(`“${text}” is not among the typefaces: ${TYPEFACES.map((entry) => entry.name).join(', ')}, system`);
+  const found = [...TYPEFACES, ...STACKS].find((entry) => entry.id === slugify(text, '') || entry.name.toLowerCase() === wanted);
+  return found ? succeed(found.id) : fail(`“${text}” is not among the typefaces: ${[...TYPEFACES, ...STACKS].map((entry) => entry.name).join(', ')}`);
 }
 
 /** A decimal comma is a point where it cannot separate arguments, and a unit may stand apart. */
@@ -81,10 +83,12 @@ function within(entry: Property, parsed: Result<Value, string>): Result<Value, s
 }
 
 /** Reads what a designer typed into a cell; a refusal says why, in words for the cell. */
-export function parseValue(site: Pick<Site, 'palette'>, id: PropertyId, typed: string): Result<Value, string> {
+export function parseValue(site: Named, id: PropertyId, typed: string): Result<Value, string> {
   const text = typed.trim();
   if (text === '') return fail('nothing was typed');
   const entry = property(id);
+  const type = entry.typed === true ? site.typeStyles.find((style) => style.name.toLowerCase() === text.toLowerCase()) : undefined;
+  if (type) return succeed({ type: type.id });
   switch (entry.kind) {
     case 'colour': return parseColourText(site, text);
     case 'family': return parseFamily(text);

@@ -21,7 +21,8 @@ const opener = (look: StarterPart['look'] = { opener: slot({ hover: { fill: SOFT
 const button = (look: StarterPart['look'] = {}): StarterPart => ({
   kind: 'button', look: { button: slot({ rest: { paddingInline: 16, paddingBlock: 9, radius: 6, ...smooth }, hover: { fill: INK, colour: PAPER } }), ...look },
 });
-const box = (extra = {}) => slot({ rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, shadow: shadow(6, 20, 0.16), ...extra } });
+const box = (extra = {}) => slot({ rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, shadow: shadow(6, 20, 0.16), ...extra } }, { rest: { shadow: { shadows: [] }, lineTop: { line: null } } });
+const darkBox = slot({ rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, shadow: shadow(6, 20, 0.3), fill: INK } }, { rest: { fill: NONE, shadow: { shadows: [] } } });
 const quietPanel = { close: slot({ rest: { radius: 6 }, hover: { fill: SOFT } }) };
 
 const menu = (look: StarterPart['look'], settings?: StarterPart['settings']): StarterPart => ({ kind: 'menu', look, ...(settings ? { settings } : {}) });
@@ -100,7 +101,7 @@ export const STARTERS: readonly Starter[] = [
       name: 'Main', arrangement: 'far', start: [logo({ logo: slot({ rest: { colour: PAPER } }) })],
       end: [button({ button: slot({ rest: { fill: PAPER, colour: INK, paddingInline: 18, paddingBlock: 10, radius: 999, ...smooth }, hover: { fill: SOFT } }) }), opener({ opener: slot({ rest: { colour: PAPER } }) })],
       middle: [menu({
-        list: slot({ rest: { gap: 6 } }), submenu: box({ fill: INK }), marker: slot({ rest: { colour: PAPER } }, { rest: { colour: INK } }),
+        list: slot({ rest: { gap: 6 } }), submenu: darkBox, marker: slot({ rest: { colour: PAPER } }, { rest: { colour: INK } }),
         link: levels(slot({
           rest: { colour: PAPER, paddingInline: 12, paddingBlock: 8, markThickness: 1, markOffset: 4, markColour: PAPER, ...smooth }, hover: { mark: 'line under' }, current: { mark: 'line under' },
         }, { rest: { colour: INK, markColour: ACCENT } }), { 2: { rest: { markColour: PAPER } } }),
@@ -111,7 +112,7 @@ export const STARTERS: readonly Starter[] = [
   },
   {
     id: 'island', name: 'Island', about: 'a rounded bar that floats clear of the page’s edges', tags: ['one row', 'stays'], stays: true, over: false, type: sans('rubik', 15, 500),
-    look: { bar: slot({ rest: { marginInline: 24, marginBlock: 14, radius: 999, shadow: shadow(4, 22, 0.16), lineTop: line(1), lineBottom: line(1), lineStart: line(1), lineEnd: line(1) } }, { rest: { marginInline: 10, marginBlock: 10 } }) },
+    look: { bar: slot({ rest: { marginInline: 24, marginBlock: 14, radius: 999, shadow: shadow(4, 22, 0.16), lineTop: line(1), lineBottom: line(1), lineStart: line(1), lineEnd: line(1) }, scrolled: { shadow: shadow(8, 28, 0.26) } }, { rest: { marginInline: 10, marginBlock: 10 } }) },
     rows: [{
       name: 'Main', arrangement: 'between', start: [logo()], end: [button({ button: slot({ rest: { paddingInline: 20, paddingBlock: 10, radius: 999, ...smooth }, hover: { fill: INK, colour: PAPER } }) }), opener({ opener: slot({ rest: { radius: 999 }, hover: { fill: SOFT } }) })],
       middle: [menu({
@@ -196,7 +197,7 @@ export const STARTERS: readonly Starter[] = [
         list: slot({ rest: { gap: 0 } }), submenu: box({ radius: 0 }), marker: levels(slot({ rest: { colour: ON_ACCENT } }, { rest: { colour: INK } }), {}),
         link: levels(slot({ rest: { colour: INK, paddingInline: 14, paddingBlock: 10, ...smooth }, hover: { fill: SOFT } }), {
           1: { rest: { colour: ON_ACCENT, paddingBlock: 24, markThickness: 3, markColour: PAPER }, hover: { mark: 'notch', fill: NONE }, current: { mark: 'notch' } },
-        }),
+        }, { 1: { rest: { colour: INK, paddingBlock: 10 }, hover: { mark: 'none', fill: SOFT }, current: { mark: 'side bar', markColour: ACCENT } } }),
       })],
       look: { row: slot({ rest: { height: 70, paddingBlock: 0 } }, { rest: { paddingInline: 16, gap: 8 } }) },
     }],

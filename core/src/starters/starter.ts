@@ -64,7 +64,10 @@ export function slot(states: States, narrow: States = {}): SlotLook {
   return { all };
 }
 
-/** A slot's look with more for single levels. */
-export function levels(look: SlotLook, more: { readonly [L in Exclude<LevelKey, 'all'>]?: States }): SlotLook {
-  return { ...look, ...Object.fromEntries(Object.entries(more).map(([level, states]) => [level, inBand(states, 'all')])) };
+type ByLevel = { readonly [L in Exclude<LevelKey, 'all'>]?: States };
+
+/** A slot's look with more for single levels, and exceptions of those where the menu is folded. */
+export function levels(look: SlotLook, more: ByLevel, narrow: ByLevel = {}): SlotLook {
+  const own = Object.entries(more).map(([level, states]) => [level, slot(states, narrow[level as keyof ByLevel]).all] as const);
+  return { ...look, ...Object.fromEntries(own) };
 }

@@ -31,8 +31,29 @@ export const TYPEFACES: readonly Typeface[] = [
   variable('source-serif-4', 'Source Serif 4', 'serif', 200, 900),
 ];
 
-/** The visitor's own interface typeface: nothing to load, and nothing that could be measured. */
+/** Typefaces that visitors have already: nothing to load, and nothing that could be measured. */
+export interface Stack {
+  readonly id: string;
+  readonly name: string;
+  /** The CSS list of families, best first. */
+  readonly css: string;
+}
+
+/** The visitor's own interface typeface. */
 export const SYSTEM_FAMILY = 'system';
+
+export const STACKS: readonly Stack[] = [
+  { id: SYSTEM_FAMILY, name: 'system', css: 'system-ui, sans-serif' },
+  { id: 'system-serif', name: 'system serif', css: 'ui-serif, Georgia, Cambria, "Times New Roman", serif' },
+  { id: 'system-mono', name: 'system mono', css: 'ui-monospace, Menlo, Consolas, "DejaVu Sans Mono", monospace' },
+  { id: 'system-rounded', name: 'system rounded', css: 'ui-rounded, "Hiragino Maru Gothic ProN", "Arial Rounded MT Bold", system-ui, sans-serif' },
+  { id: 'system-humanist', name: 'system humanist', css: 'Seravek, "Gill Sans Nova", Calibri, Carlito, "DejaVu Sans", sans-serif' },
+  { id: 'system-old-style', name: 'system old style', css: '"Iowan Old Style", "Palatino Linotype", "URW Palladio L", P052, serif' },
+];
+
+export function findStack(id: string): Stack | null {
+  return STACKS.find((stack) => stack.id === id) ?? null;
+}
 
 export function findTypeface(id: string): Typeface | null {
   return TYPEFACES.find((typeface) => typeface.id === id) ?? null;
@@ -40,5 +61,5 @@ export function findTypeface(id: string): Typeface | null {
 
 /** Whether a type style or look may name this family. */
 export function isFamily(id: string): boolean {
-  return id === SYSTEM_FAMILY || findTypeface(id) !== null;
+  return findStack(id) !== null || findTypeface(id) !== null;
 }

@@ -5,7 +5,7 @@ import type { SlotKind } from '../../document/slot.ts';
 import { LEVEL_KEYS, STATES, type Level, type LevelKey, type State } from '../../document/states.ts';
 import type { Value } from '../../document/values.ts';
 import { sameJson } from '../../base/json.ts';
-import { bandKeys, fallbackValue, holderOf, levelKeys, ownValue } from '../../resolve/resolve.ts';
+import { bandKeys, fallbackValue, followType, holderOf, levelKeys, ownValue } from '../../resolve/resolve.ts';
 
 /** One value as it will be declared: under a level, a state and a band. */
 export interface Candidate {
@@ -29,7 +29,7 @@ export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Cand
         if (!values) continue;
         for (const property of kind.properties) {
           const value = values[property];
-          if (value !== undefined) candidates.push({ property, level, state, band, value });
+          if (value !== undefined) candidates.push({ property, level, state, band, value: followType(site, property, value) });
         }
       }
     }

@@ -2,6 +2,7 @@ import { refuse, succeed } from '../../base/result.ts';
 import type { Icon, Site, TypeStyle } from '../../document/site.ts';
 import type { SlotRef } from '../../document/look.ts';
 import { idsOf, ownersOf, slotKind } from '../../document/walk.ts';
+import { reachOf } from '../../resolve/reaches.ts';
 import { sameAs } from '../../resolve/resolve.ts';
 import type { EditOperation } from '../draft.ts';
 import { iconsPatch } from './items.ts';
@@ -45,6 +46,16 @@ export const setTypeStyle: EditOperation<{ readonly id: string; readonly fields:
 export const addTypeStyle: EditOperation<{ readonly style: TypeStyle }> = (site, { style }) => {
   if (idsOf(site).has(style.id)) return refuse('duplicate', '/typeStyles', `There is something with the id "${style.id}" already`);
   return succeed([{ op: 'add', path: '/typeStyles/-', value: style }]);
+};
+
+/** Removes a type style that nothing names and no slot falls back to. */
+export const removeTypeStyle: EditOperation<{ readonly id: string }> = (site, { id }) => {
+  const index = site.typeStyles.findIndex((style) => style.id === id);
+  if (index === -1) return noStyle();
+  const uses = reachOf(site, { kind: 'type-style', id }).length;
+  if (uses > 0) return refuse('in-use', `/typeStyles/${index}`, `The type style is used in ${uses} ${uses === 1 ? 'place' : 'places'}; link those elsewhere first`);
+  if (site.typeStyles.length === 1) return refuse('last', `/typeStyles/${index}`, 'A site keeps one type style');
+  return succeed([{ op: 'remove', path: `/typeStyles/${index}` }]);
 };
 
 /** Makes a slot look the same as another one; null lets it go its own way again. */

@@ -1,4 +1,4 @@
-import { formatValue, parseValue, property, stepValue, TYPEFACES, type PropertyId, type Site, type Value } from '@hamaca/core';
+import { formatValue, parseValue, property, STACKS, stepValue, TYPEFACES, type PropertyId, type Site, type Value } from '@hamaca/core';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { useSite, useSiteStore } from '../../state/open-site.tsx';
 import type { SheetCell } from './sheet-model.ts';
@@ -17,7 +17,7 @@ function suggestionsFor(site: Site, id: PropertyId): readonly string[] {
   const entry = property(id);
   switch (entry.kind) {
     case 'colour': return [...site.palette.map((swatch) => swatch.name), ...Object.keys(site.roles), 'none'];
-    case 'family': return [...TYPEFACES.map((typeface) => typeface.name), 'system'];
+    case 'family': return [...TYPEFACES, ...STACKS, ...site.typeStyles].map((entry) => entry.name);
     case 'choice': return Object.keys(entry.choices);
     default: return [];
   }

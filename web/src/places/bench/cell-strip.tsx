@@ -1,4 +1,4 @@
-import { colourOf, formatColour, formatValue, isColourValue, property, ROLES, slugify, uniqueName, idsOf, type Cell, type ColourValue, type OriginLink, type Site } from '@hamaca/core';
+import { colourOf, formatColour, formatValue, isColourValue, property, PROPERTY_IDS, ROLES, slugify, uniqueName, idsOf, type Cell, type ColourValue, type OriginLink, type Site, type TypeStyle } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
@@ -84,6 +84,21 @@ function ColourLinks({ site, cell }: { readonly site: Site; readonly cell: Sheet
   );
 }
 
+/** A type style for the family, size and weight of one state together. */
+function TypeLinks({ site, cell }: { readonly site: Site; readonly cell: SheetCell }) {
+  const edit = useEdit();
+  const fields = PROPERTY_IDS.filter((id) => property(id).typed === true);
+  const put = (style: TypeStyle) => {
+    edit({ name: 'set-look', args: { cells: fields.map((id) => ({ ...cell.cell, property: id, value: { type: style.id } })) } }, `Type style ${style.name}, ${cell.cell.state}`);
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-1" role="group" aria-label="Type style">
+      <span className="text-ink-faint">as type style</span>
+      {site.typeStyles.map((style) => <Button key={style.id} className="!h-6 !text-small" pressed={cell.resolved.type === style.id} onClick={() => { put(style); }}>{style.name}</Button>)}
+    </div>
+  );
+}
+
 /** About the cell in focus: where its value comes from, and for colours everything it could be linked to. */
 export function CellStrip({ site, cell, onClear }: Props) {
   const { property: id, state } = cell.cell;
@@ -95,6 +110,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
         <span className="ml-auto min-w-0 shrink truncate text-ink-faint">{entry.hint}</span>
         <Button className="!h-6 shrink-0 !text-small" disabled={!cell.own} onClick={onClear} title="Delete">Clear</Button>
       </div>
+      {entry.typed === true && <TypeLinks site={site} cell={cell} />}
       {entry.kind === 'colour' && <ColourLinks site={site} cell={cell} />}
     </div>
   );

@@ -68,7 +68,8 @@ interface CellProps {
 /** One value: its own in full ink, an inherited one faint with a dot, and where it comes from on pointing. */
 export function SheetCellView({ site, cell, focused, taken, typing, onFocus, onEdit, onDone }: CellProps) {
   const { state, property: id } = cell.cell;
-  const text = formatValue(site, cell.resolved.value);
+  const type = site.typeStyles.find((style) => style.id === cell.resolved.type);
+  const text = `${formatValue(site, cell.resolved.value)}${type ? ` of ${type.name}` : ''}`;
   const trail = cell.trail.map((step) => step.label);
   return (
     <td role="gridcell" aria-selected={focused || taken} aria-label={`${property(id).label}, ${state}: ${text}${cell.own ? '' : `, from ${trail.join(', ')}`}`}

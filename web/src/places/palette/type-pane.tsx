@@ -1,4 +1,4 @@
-import { findHeader, findTypeface, headerParts, idsOf, reachOf, shownItems, slugify, SYSTEM_FAMILY, TYPEFACES, uniqueName, type Site, type Typeface, type TypeStyle } from '@hamaca/core';
+import { findHeader, findStack, findTypeface, headerParts, idsOf, reachOf, shownItems, slugify, STACKS, TYPEFACES, uniqueName, type Site, type Stack, type Typeface, type TypeStyle } from '@hamaca/core';
 import { useEffect, useState } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
@@ -24,15 +24,16 @@ function useFaces(wanted: boolean) {
   }, [wanted]);
 }
 
-const familyOf = (id: string) => (id === SYSTEM_FAMILY ? 'system-ui, sans-serif' : `specimen-${id}, ${findTypeface(id)?.fallback === 'serif' ? 'serif' : 'sans-serif'}`);
+const familyOf = (id: string) => findStack(id)?.css ?? `specimen-${id}, ${findTypeface(id)?.fallback === 'serif' ? 'serif' : 'sans-serif'}`;
 
-const FAMILIES = [...TYPEFACES.map(({ id, name }) => ({ value: id, label: name })), { value: SYSTEM_FAMILY, label: 'the visitor’s system' }];
+const FAMILIES = [...TYPEFACES, ...STACKS].map(({ id, name }) => ({ value: id, label: name }));
 
 function StyleRow({ site, style, labels, current, onSelect }: { readonly site: Site; readonly style: TypeStyle; readonly labels: string; readonly current: boolean; readonly onSelect: () => void }) {
   const edit = useEdit();
   const set = (fields: Partial<Omit<TypeStyle, 'id'>>, label: string) => { edit({ name: 'set-type-style', args: { id: style.id, fields } }, label); };
   const number = (text: string, from: number, to: number) => { const value = Number(text); return Number.isInteger(value) && value >= from && value <= to ? value : null; };
   const reached = reachOf(site, { kind: 'type-style', id: style.id });
+  const inUse = reached.length > 0;
   const slots = new Set(reached.map(({ owner, slot }) => `${owner} ${slot}`)).size;
   return (
     <li className={`grid grid-cols-[110px_190px_64px_64px_minmax(0,1fr)_auto] items-center gap-2 border-b border-linen py-1.5 text-bench ${current ? 'bg-ochre-wash' : ''}`}>
@@ -41,18 +42,18 @@ function StyleRow({ site, style, labels, current, onSelect }: { readonly site: S
       <TextField className="w-full tabular" aria-label={`Size of ${style.name}`} value={String(style.size)} onCommit={(text) => { const size = number(text, 6, 200); if (size === null) return 'A whole number of px from 6 to 200.'; set({ size }, `${style.name}: size`); return null; }} />
       <TextField className="w-full tabular" aria-label={`Weight of ${style.name}`} value={String(style.weight)} onCommit={(text) => { const weight = number(text, 100, 900); if (weight === null) return 'A whole number from 100 to 900.'; set({ weight }, `${style.name}: weight`); return null; }} />
       <span className="truncate whitespace-pre" style={{ fontFamily: familyOf(style.family), fontSize: Math.min(style.size, 34), fontWeight: style.weight, lineHeight: 1.4 }}>{labels}</span>
-      <span className="flex items-center gap-2 text-small text-ink-faint">{slots} {slots === 1 ? 'slot' : 'slots'}<Button className="!h-6" pressed={current} onClick={onSelect} title="Typefaces chosen below go to this style">choose below</Button></span>
+      <span className="flex items-center gap-2 text-small text-ink-faint">{slots} {slots === 1 ? 'slot' : 'slots'}<Button className="!h-6" pressed={current} onClick={onSelect} title="Typefaces chosen below go to this style">choose below</Button>{!inUse && <Button className="!h-6" aria-label={`Remove ${style.name}`} onClick={() => { edit({ name: 'remove-type-style', args: { id: style.id } }, `Remove type style ${style.name}`); }}>×</Button>}</span>
     </li>
   );
 }
 
-function Specimen({ typeface, labels, current, onChoose }: { readonly typeface: Typeface; readonly labels: string; readonly current: boolean; readonly onChoose: () => void }) {
+function Specimen({ typeface, labels, current, onChoose }: { readonly typeface: Typeface | Stack; readonly labels: string; readonly current: boolean; readonly onChoose: () => void }) {
   return (
     <li>
       <button type="button" aria-pressed={current} onClick={onChoose} className={`grid w-full gap-1 overflow-hidden border bg-white px-3 py-2 text-left ${current ? 'border-ochre' : 'border-twine hover:border-rope'}`}>
-        <span className="flex items-baseline justify-between text-small"><b className="font-semibold">{typeface.name}</b><span className="text-ink-faint tabular">{typeface.weights.join('–')}</span></span>
+        <span className="flex items-baseline justify-between text-small"><b className="font-semibold">{typeface.name}</b><span className="text-ink-faint tabular">{'weights' in typeface ? typeface.weights.join('–') : 'what visitors have'}</span></span>
         <span className="truncate whitespace-pre" style={{ fontFamily: familyOf(typeface.id), fontSize: 19, lineHeight: 1.4, fontWeight: 500 }}>{labels}</span>
-        <span className="truncate whitespace-pre text-ink-soft" style={{ fontFamily: familyOf(typeface.id), fontSize: 15, lineHeight: 1.4, fontWeight: typeface.weights[1] }}>{labels}</span>
+        <span className="truncate whitespace-pre text-ink-soft" style={{ fontFamily: familyOf(typeface.id), fontSize: 15, lineHeight: 1.4, fontWeight: 'weights' in typeface ? typeface.weights[1] : 700 }}>{labels}</span>
       </button>
     </li>
   );
@@ -76,9 +77,9 @@ export function TypePane({ site, asked }: { readonly site: Site; readonly asked:
       <ul className="border-t border-twine">
         {site.typeStyles.map((entry) => <StyleRow key={entry.id} site={site} style={entry} labels={labels} current={entry === style} onSelect={() => { setChosen(entry.id); }} />)}
       </ul>
-      <h2 className="mt-6 mb-2 font-semibold">Typefaces <span className="text-small font-normal text-ink-faint">for {style?.name}; all free under the SIL Open Font License, all with measured stand-ins, so that nothing jumps</span></h2>
+      <h2 className="mt-6 mb-2 font-semibold">Typefaces <span className="text-small font-normal text-ink-faint">for {style?.name}; those with weights come along, free under the SIL Open Font License, with measured stand-ins, so that nothing jumps</span></h2>
       <ul className="grid grid-cols-3 gap-2">
-        {TYPEFACES.map((typeface) => (
+        {[...TYPEFACES, ...STACKS].map((typeface) => (
           <Specimen key={typeface.id} typeface={typeface} labels={labels} current={style?.family === typeface.id}
             onChoose={() => { if (style) edit({ name: 'set-type-style', args: { id: style.id, fields: { family: typeface.id } } }, `${style.name} in ${typeface.name}`); }} />
         ))}

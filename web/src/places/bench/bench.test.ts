@@ -1,0 +1,117 @@
+import { describe, expect, test } from '@jest/globals';
+import { DEMO, DEMO_HEADER } from '../../../../core/test/demo.ts';
+import { NETWORKS, ownersOf, PROPERTY_GROUPS, runEdit, type Edit, type Scene, type Site } from '@hamaca/core';
+import { readFileSync } from 'node:fs';
+import { dropAt, placeOf, placesOf, stepPlace, type Box } from './part-moves.ts';
+import { clearRange, copyLook, pasteRange, rangeText } from './sheet-edits.ts';
+import { rangeOf, readSheet, shownStates, type Sheet } from './sheet-model.ts';
+import { NEW_PARTS, refusePart } from './part-kinds.ts';
+
+const scene: Scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' };
+const view = (owner: string, slot: string, more: Partial<Parameters<typeof readSheet>[1]> = {}) =>
+  ({ selected: { owner, slot, level: 'all' as const, index: 0 }, reach: 'all', openGroups: [], filter: '', ...more });
+const run = (site: Site, edit: Edit | null): Site => {
+  const ran = edit ? runEdit(site, edit) : null;
+  if (ran && !ran.ok) throw new Error(ran.error[0]?.message);
+  return ran ? ran.value.site : site;
+};
+const ids = (sheet: Sheet | null) => sheet?.rows.map((row) => row.property);
+
+describe('which rows the sheet shows', () => {
+  const link = readSheet(DEMO, view('menu-main', 'link'), scene);
+  test('the common ones and those with a value; the rest is counted', () => {
+    expect(ids(link)).toEqual(expect.arrayContaining(['colour', 'family', 'size', 'fill', 'paddingInline']));
+    expect(ids(link)).not.toContain('wordSpace');
+    for (const group of link?.groups ?? []) expect(group.rows.length + group.hidden).toBe(link?.kind.properties.filter((id) => group.rows.some((row) => row.property === id) || true).filter((id) => PROPERTY_GROUPS.includes(group.group) && readSheet(DEMO, view('menu-main', 'link', { openGroups: [group.group] }), scene)?.groups.find((entry) => entry.group === group.group)?.rows.some((row) => row.property === id)).length);
+  });
+  test('a group that is opened shows all of it, and a value brings its row', () => {
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { openGroups: ['text'] }), scene))).toContain('wordSpace');
+    const spaced = run(DEMO, { name: 'set-look', args: { cells: [{ owner: 'menu-main', slot: 'link', property: 'wordSpace', level: '2', state: 'rest', band: 'all', value: 2 }] } });
+    expect(ids(readSheet(spaced, view('menu-main', 'link'), scene))).toContain('wordSpace');
+  });
+  test('the filter finds by label, CSS name and hint, and nothing else', () => {
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'letter-spacing' }), scene))).toEqual(['tracking']);
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'line beneath' }), scene))).toEqual(['lineBottom']);
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'zzz' }), scene))).toEqual([]);
+  });
+  test('a header that does not stay is never scrolled', () => {
+    const kind = link?.kind;
+    if (!kind) throw new Error('no sheet');
+    expect(shownStates(DEMO, 'menu-main', kind)).not.toContain('scrolled');
+    const stays = run(DEMO, { name: 'set-owner', args: { id: 'header', fields: { stays: true } } });
+    expect(shownStates(stays, 'menu-main', kind)).toContain('scrolled');
+  });
+});
+
+describe('ranges of cells', () => {
+  const sheet = readSheet(DEMO, view('menu-main', 'link'), scene) as Sheet;
+  const range = rangeOf(sheet, { property: 'size', state: 'current' }, { property: 'family', state: 'rest' });
+  test('are what lies between two corners, whichever comes first', () => {
+    expect(range.map((row) => row.map((cell) => `${cell.cell.property} ${cell.cell.state}`))).toEqual([['family rest', 'family current'], ['size rest', 'size current']]);
+    expect(rangeText(DEMO, range)).toBe('Figtree\tFigtree\n16\t16');
+  });
+  test('take text line by line, one text for all, and tell what does not fit', () => {
+    const site = run(DEMO, pasteRange(DEMO, 'Karla\tKarla\r\n17\t18\n', range).edit);
+    const after = readSheet(site, view('menu-main', 'link'), scene) as Sheet;
+    expect(rangeText(site, rangeOf(after, { property: 'family', state: 'rest' }, { property: 'size', state: 'current' }))).toBe('Karla\tKarla\n17\t18');
+    const wrong = pasteRange(DEMO, '17', range);
+    expect(wrong.refused).toHaveLength(2);
+    expect(run(DEMO, wrong.edit)).not.toBe(DEMO);
+    expect(pasteRange(DEMO, 'nonsense', range)).toMatchObject({ edit: null, refused: { length: 4 } });
+    expect(clearRange(rangeOf(after, { property: 'family', state: 'rest' }, { property: 'size', state: 'current' }))).not.toBeNull();
+    expect(clearRange([])).toBeNull();
+  });
+  test('a whole look goes to another slot as far as that one can wear it', () => {
+    const lookOf = (ref: { owner: string; slot: string }) => ownersOf(DEMO).get(ref.owner)?.look[ref.slot] ?? {};
+    const site = run(DEMO, copyLook(DEMO, { owner: 'menu-main', slot: 'link' }, 'all', { owner: 'book', slot: 'button' }, 'all', lookOf));
+    const look = ownersOf(site).get('book')?.look['button']?.all;
+    expect(look?.hover?.['all']?.fill).toEqual({ role: 'soft' });
+    expect(look).not.toHaveProperty('current');
+    expect(copyLook(DEMO, { owner: 'menu-main', slot: 'link' }, 'all', { owner: 'gone', slot: 'x' }, 'all', lookOf)).toBeNull();
+  });
+});
+
+describe('moving parts', () => {
+  test('step by step through every zone, to both ends', () => {
+    expect(placesOf(DEMO_HEADER)).toHaveLength(7);
+    expect(placeOf(DEMO, 'book')).toEqual({ row: 'row-main', zone: 'end', index: 0 });
+    expect(placeOf(DEMO, 'row-main')).toBeNull();
+    let site = DEMO;
+    const seen: string[] = [];
+    for (let step = 0; step < 9; step++) {
+      const header = site.pieces[0];
+      const place = header?.kind === 'header' ? stepPlace(site, header, 'logo', 'after') : null;
+      if (!place) break;
+      site = run(site, { name: 'move-part', args: { id: 'logo', place } });
+      const at = placeOf(site, 'logo');
+      seen.push(`${at?.zone} ${at?.index}`);
+    }
+    expect(seen).toEqual(['middle 0', 'middle 1', 'end 0', 'end 1', 'end 2']);
+  });
+  const boxes: Box[] = [
+    { owner: 'row-main', left: 0, right: 1000, top: 0, bottom: 60 }, { owner: 'logo', left: 20, right: 120, top: 10, bottom: 50 }, { owner: 'menu-main', left: 300, right: 700, top: 10, bottom: 50 },
+    { owner: 'book', left: 880, right: 980, top: 10, bottom: 50 },
+  ];
+  test.each([
+    [30, { zone: 'start', index: 0 }], [110, { zone: 'start', index: 1 }], [200, { zone: 'start', index: 1 }], [320, { zone: 'middle', index: 0 }], [690, { zone: 'middle', index: 1 }], [740, { zone: 'middle', index: 1 }],
+    [800, { zone: 'end', index: 0 }], [990, { zone: 'end', index: 2 }],
+  ])('let go at %i px', (x, place) => { expect(dropAt(DEMO, DEMO_HEADER, boxes, x, 30)?.place).toEqual({ row: 'row-main', ...place }); });
+  test('above and below the rows the nearest counts; without boxes nothing does', () => {
+    expect(dropAt(DEMO, DEMO_HEADER, boxes, 30, -20)?.place.row).toBe('row-main');
+    expect(dropAt(DEMO, DEMO_HEADER, boxes, 30, 500)?.place.row).toBe('row-main');
+    expect(dropAt(DEMO, DEMO_HEADER, [], 30, 30)).toBeNull();
+  });
+});
+
+describe('new parts', () => {
+  test('every kind is offered once, and refused only where it would show nothing', () => {
+    expect(new Set(NEW_PARTS.map((part) => part.kind)).size).toBe(10);
+    expect(NEW_PARTS.map((part) => refusePart(DEMO, part.kind)).filter((reason) => reason !== null)).toEqual([]);
+    expect(refusePart({ ...DEMO, menus: [] }, 'menu')).toContain('no menu');
+    expect(refusePart({ ...DEMO, pieces: [DEMO_HEADER] }, 'opener')).toContain('no panel');
+  });
+  test('the icons of networks are in the library', () => {
+    const library = JSON.parse(readFileSync(new URL('../../../../node_modules/@iconify-json/tabler/icons.json', import.meta.url), 'utf8')) as { icons: object };
+    for (const network of NETWORKS) expect(library.icons).toHaveProperty([network.icon]);
+  });
+});
