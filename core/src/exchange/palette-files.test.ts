@@ -23,8 +23,7 @@ describe('palettes from files', () => {
       space: { small: { $type: 'dimension', $value: '4px' } }, loop: { $type: 'color', a: { $value: '{loop.b}' }, b: { $value: '{loop.a}' } }, wide: { $type: 'color', $value: { colorSpace: 'srgb', components: [1, 'none', 0] } },
     };
     const read = readPalette(JSON.stringify(file));
-    expect(read.colours.map(({ name, value }) => `${name} ${value}`)).toEqual(['Reed #2f6b4f', 'Water #0a323c80', 'Accent #2f6b4f', 'Wide #ff0000'].map((line, index) => (index === 1 ? `Water ${read.colours[1]?.value}` : line)));
-    expect(read.colours[1]?.value).toMatch(/^#[\da-f]{6}80$/);
+    expect(read.colours.map(({ name, value }) => `${name} ${value}`)).toEqual(['Reed #2f6b4f', expect.stringMatching(/^Water #[\da-f]{6}80$/), 'Accent #2f6b4f', 'Wide #ff0000']);
     expect(read.notes).toHaveLength(2);
   });
   test('CSS: comments are left out, references followed, what is no colour is told', () => {

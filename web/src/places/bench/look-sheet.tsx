@@ -152,7 +152,11 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
                         const focused = id === focusedRow && state === focusedState;
                         return (
                           <SheetCellView key={state} site={site} cell={cell} focused={focused} taken={taken.has(cell)} typing={focused ? typing : null}
-                            onFocus={(extend) => { focusCell({ property: id, state }, extend); }} onEdit={(start) => { setTyping(start ?? ''); }}
+                            onFocus={(extend) => {
+                              // A cell that is gone to by keys is focused already; its range stays.
+                              const now = benchStore.getState();
+                              if (extend || now.property !== id || now.state !== state) focusCell({ property: id, state }, extend);
+                            }} onEdit={(start) => { setTyping(start ?? ''); }}
                             onDone={(down) => { setTyping(null); moveTo(down ? (rowIds[rowIds.indexOf(id) + 1] ?? id) : id, state); }} />
                         );
                       })}

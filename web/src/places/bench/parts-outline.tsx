@@ -89,7 +89,9 @@ function usePartEdits(header: Header, part: Part) {
   return {
     move: (step: 'before' | 'after') => {
       const place = stepPlace(site, header, part.id, step);
-      if (place) edit({ name: 'move-part', args: { id: part.id, place } }, `Move: ${name}`);
+      if (!place || !edit({ name: 'move-part', args: { id: part.id, place } }, `Move: ${name}`)) return;
+      // The line stands in another list now; whoever moved it goes on from there.
+      requestAnimationFrame(() => { document.querySelector<HTMLElement>(`[data-part="${part.id}"] button`)?.focus(); });
     },
     moveTo: (place: PartPlace) => { edit({ name: 'move-part', args: { id: part.id, place } }, `Move: ${name}`); },
     duplicate: () => {

@@ -1,6 +1,7 @@
 import { colourOf, coloursIn, formatColour, formatValue, property, readLength, stepValue, type Site } from '@hamaca/core';
 import { useRef } from 'react';
 import { useSiteStore } from '../../state/open-site.tsx';
+import { benchStore } from './bench-state.ts';
 import { CellInput } from './cell-input.tsx';
 import type { SheetCell } from './sheet-model.ts';
 import { useDrag } from './use-drag.ts';
@@ -76,7 +77,7 @@ export function SheetCellView({ site, cell, focused, taken, typing, onFocus, onE
       data-cell={`${id} ${state}`} data-own={cell.own} tabIndex={focused ? 0 : -1} title={cell.own ? `set here · ${trail.join(' ← ')}` : trail.join(' ← ')}
       onFocus={(event) => { if (event.target === event.currentTarget && !focused) onFocus(false); }}
       onMouseDown={(event) => { if (event.shiftKey) { event.preventDefault(); onFocus(true); } }}
-      onClick={(event) => { if (!event.shiftKey && typing === null) { onFocus(false); event.currentTarget.focus(); } }} onDoubleClick={() => { onEdit(null); }}
+      onClick={(event) => { if (!event.shiftKey && typing === null) { benchStore.setState({ anchor: null }); onFocus(false); event.currentTarget.focus(); } }} onDoubleClick={() => { onEdit(null); }}
       className={`group relative h-[27px] max-w-[220px] border-r border-b border-linen p-0 ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-ochre' : taken ? 'bg-ochre-wash' : 'hover:bg-cotton'}`}>
       {typing !== null
         ? <CellInput cell={cell} start={typing} onDone={onDone} />

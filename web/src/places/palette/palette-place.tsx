@@ -1,11 +1,13 @@
 import { findHeader, type Site } from '@hamaca/core';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useRoom } from '../../controls/use-room.ts';
+import { slotClass } from '../../stage/slot-class.ts';
 import { Stage } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
 import { useFonts } from '../../state/fonts.ts';
 import { useSite } from '../../state/open-site.tsx';
+import { useBench } from '../bench/bench-state.ts';
 import { ContrastPane } from './contrast-pane.tsx';
 import { LoosePane } from './loose-pane.tsx';
 import { RolesPane } from './roles-pane.tsx';
@@ -21,10 +23,12 @@ function LiveStrip({ site }: { readonly site: Site }) {
   const { ref, room } = useRoom();
   const output = useStageOutput(site, findHeader(site), useFonts(site));
   const scene = site.scenes.find((entry) => entry.kind === 'picture') ?? site.scenes[0];
+  const lit = useBench((state) => state.lit);
+  const classes = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot === 'bar' ? 'header' : slot)), [lit, site]);
   const scale = Math.min(1, Math.max(0.4, room.width / PAGE));
   return (
     <div ref={ref} className="sticky top-0 z-20 flex shrink-0 justify-center border-b border-twine bg-surround px-3 py-2" style={{ height: SHOWN * scale + 17 }}>
-      {output && scene && room.width > 0 && <Stage site={site} output={output} scene={scene} label="Header" width={Math.max(PAGE, Math.floor(room.width / scale))} height={SHOWN} scale={scale} />}
+      {output && scene && room.width > 0 && <Stage site={site} output={output} scene={scene} label="Header" width={Math.max(PAGE, Math.floor(room.width / scale))} height={SHOWN} scale={scale} lit={classes} />}
     </div>
   );
 }

@@ -1,6 +1,7 @@
-import { colourOf, formatColour, formatValue, isColourValue, parseValue, reachOf, ROLES, type Role, type Site } from '@hamaca/core';
+import { colourOf, formatColour, formatValue, isColourValue, parseValue, ROLES, type Role, type Site } from '@hamaca/core';
 import { TextField } from '../../controls/text-field.tsx';
 import { useEdit, useSiteStore } from '../../state/open-site.tsx';
+import { ReachButton } from './reaches.tsx';
 
 /** What each role is for. */
 const JOBS: Readonly<Record<Role, string>> = {
@@ -24,7 +25,6 @@ export function RolesPane({ site, asked }: { readonly site: Site; readonly asked
             const parsed = parseValue(site, 'colour', text);
             return parsed.ok && isColourValue(parsed.value) ? { name: 'set-role', args: { role, value: parsed.value } } as const : parsed;
           };
-          const reached = reachOf(site, { kind: 'role', role }).length;
           return (
             <li key={role} className={`grid min-h-11 grid-cols-[84px_20px_148px_1fr] items-center gap-2 border-b border-linen py-1 text-bench ${asked === role ? 'bg-ochre-wash' : ''}`}>
               <span className="font-semibold">{role}</span>
@@ -37,7 +37,7 @@ export function RolesPane({ site, asked }: { readonly site: Site; readonly asked
                   edit(made, `Role ${role}`);
                   return null;
                 }} />
-              <span className="truncate text-small text-ink-faint" title={JOBS[role]}>{JOBS[role]} · {reached}</span>
+              <span className="flex min-w-0 items-center justify-between gap-1"><span className="truncate text-small text-ink-faint" title={JOBS[role]}>{JOBS[role]}</span><ReachButton site={site} source={{ kind: 'role', role }} label={`the role ${role}`} /></span>
             </li>
           );
         })}

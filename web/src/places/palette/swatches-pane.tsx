@@ -1,15 +1,13 @@
 import {
-  colourOf, DERIVATIONS, formatColour, formatValue, idsOf, isDerived, reachOf, rolesOf, slotName, slugify, swatchColour, swatchUses, uniqueName, type Derivation, type DerivedSwatch, type Site, type Swatch,
+  colourOf, DERIVATIONS, formatColour, idsOf, isDerived, rolesOf, slugify, swatchColour, swatchUses, uniqueName, type Derivation, type DerivedSwatch, type Site, type Swatch,
 } from '@hamaca/core';
-import { Link } from 'react-router';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
 import { ColourEditor } from '../../controls/colour-editor.tsx';
 import { TextField } from '../../controls/text-field.tsx';
-import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
-import { openCell } from '../bench/cell-strip.tsx';
-import { selectSlot } from '../bench/bench-state.ts';
+import { useEdit, useSiteStore } from '../../state/open-site.tsx';
 import { PaletteFiles } from './palette-files.tsx';
+import { Reaches, useLight } from './reaches.tsx';
 
 interface Props {
   readonly site: Site;
@@ -27,11 +25,12 @@ function describe(site: Site, swatch: Swatch): string {
 
 function Chip({ site, swatch, current, onSelect }: { readonly site: Site; readonly swatch: Swatch; readonly current: boolean; readonly onSelect: () => void }) {
   const edit = useEdit();
+  const light = useLight(site, { kind: 'swatch', id: swatch.id });
   const index = site.palette.indexOf(swatch);
   const move = (to: number) => { edit({ name: 'move-swatch', args: { id: swatch.id, index: to } }, `Move swatch ${swatch.name}`); };
   return (
     <li>
-      <button type="button" aria-current={current} onClick={onSelect} title="Alt and an arrow move it"
+      <button type="button" aria-current={current} {...light} onClick={onSelect} title="Alt and an arrow move it"
         onKeyDown={(event) => { if (event.altKey && (event.key === 'ArrowLeft' || event.key === 'ArrowRight')) { event.preventDefault(); move(index + (event.key === 'ArrowLeft' ? -1 : 1)); } }}
         className={`block w-[132px] overflow-hidden border-2 bg-white text-left ${current ? 'border-ochre' : 'border-transparent hover:border-twine'}`}>
         <span className="relative block h-14 overflow-hidden bg-[repeating-conic-gradient(#ddd_0_25%,#fff_0_50%)] bg-size-[12px_12px]"><span className="absolute inset-x-0 -top-px -bottom-px border-b border-ink/10" style={{ background: formatColour(colourOf(site, { swatch: swatch.id })) }} /></span>
@@ -86,31 +85,6 @@ function Source({ site, swatch }: { readonly site: Site; readonly swatch: Swatch
   );
 }
 
-/** Everything a swatch shows in; each leads to the place on the bench where it is said. */
-function Reaches({ site, swatch }: { readonly site: Site; readonly swatch: Swatch }) {
-  const id = useSiteState((state) => state.id);
-  const roles = rolesOf(site, swatch.id);
-  const reached = reachOf(site, { kind: 'swatch', id: swatch.id });
-  const followers = site.palette.filter((entry) => isDerived(entry) && (entry.from === swatch.id || entry.with === swatch.id));
-  return (
-    <div className="text-bench">
-      <h3 className="text-small text-ink-faint">{reached.length === 0 ? 'reaches nothing yet' : `reaches ${reached.length} ${reached.length === 1 ? 'value' : 'values'}`}</h3>
-      {roles.length > 0 && <p className="text-small">as {roles.map((role) => `role ${role}`).join(', ')}</p>}
-      {followers.length > 0 && <p className="text-small">followed by {followers.map((entry) => entry.name).join(', ')}</p>}
-      <ul className="mt-1 max-h-40 overflow-auto text-small">
-        {reached.map(({ owner, slot, property, cell }, index) => (
-          <li key={index}>
-            <Link to={`/sites/${id}/bench/header`} onClick={() => { if (cell) openCell(cell); else selectSlot(owner, slot, null); }} className="flex h-6 items-center gap-2 rounded-[2px] px-1 hover:bg-ochre-wash">
-              <span className="truncate">{slotName(site, { owner, slot })}</span>
-              <span className="truncate text-ink-faint">{property === 'colour' ? 'text' : property}{cell ? `, ${cell.state}: ${formatValue(site, cell.value)}` : ', by default'}</span>
-            </Link>
-          </li>
-        ))}
-      </ul>
-    </div>
-  );
-}
-
 /** All swatches as chips, and the selected one laid open beneath them. */
 export function SwatchesPane({ site, selected, onSelect }: Props) {
   const edit = useEdit();
@@ -121,6 +95,8 @@ export function SwatchesPane({ site, selected, onSelect }: Props) {
     if (edit({ name: 'add-swatch', args: { swatch: { id, name, value: '#808080' } } }, 'New swatch')) onSelect(id);
   };
   const uses = swatch ? swatchUses(site, swatch.id) : 0;
+  const roles = swatch ? rolesOf(site, swatch.id) : [];
+  const followers = site.palette.filter((entry) => isDerived(entry) && (entry.from === selected || entry.with === selected));
   return (
     <section aria-label="Swatches">
       <div className="mb-2 flex items-center gap-2">
@@ -140,7 +116,10 @@ export function SwatchesPane({ site, selected, onSelect }: Props) {
             <div><Button disabled={uses > 0} title={uses > 0 ? 'it is in use; link those places elsewhere first' : undefined} onClick={() => { edit({ name: 'remove-swatch', args: { id: swatch.id } }, `Remove swatch ${swatch.name}`); }}>Remove</Button></div>
             {uses > 0 && <p className="text-small text-ink-faint">named in {uses} {uses === 1 ? 'place' : 'places'}</p>}
           </div>
-          <Reaches site={site} swatch={swatch} />
+          <Reaches site={site} source={{ kind: 'swatch', id: swatch.id }}>
+            {roles.length > 0 && <p className="text-small">as {roles.map((role) => `role ${role}`).join(', ')}</p>}
+            {followers.length > 0 && <p className="text-small">followed by {followers.map((entry) => entry.name).join(', ')}</p>}
+          </Reaches>
         </div>
       )}
     </section>

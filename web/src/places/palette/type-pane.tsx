@@ -4,6 +4,7 @@ import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
 import { TextField } from '../../controls/text-field.tsx';
 import { useEdit } from '../../state/open-site.tsx';
+import { ReachButton } from './reaches.tsx';
 
 /** The site's own words for specimens: the labels of its first menu. */
 function labelsOf(site: Site): string {
@@ -34,7 +35,6 @@ function StyleRow({ site, style, labels, current, onSelect }: { readonly site: S
   const number = (text: string, from: number, to: number) => { const value = Number(text); return Number.isInteger(value) && value >= from && value <= to ? value : null; };
   const reached = reachOf(site, { kind: 'type-style', id: style.id });
   const inUse = reached.length > 0;
-  const slots = new Set(reached.map(({ owner, slot }) => `${owner} ${slot}`)).size;
   return (
     <li className={`grid grid-cols-[110px_190px_64px_64px_minmax(0,1fr)_auto] items-center gap-2 border-b border-linen py-1.5 text-bench ${current ? 'bg-ochre-wash' : ''}`}>
       <TextField className="w-full font-semibold" aria-label={`Name of ${style.name}`} value={style.name} onCommit={(name) => (name.trim() === '' ? 'A type style needs a name.' : (set({ name: name.trim() }, 'Name of a type style'), null))} />
@@ -42,7 +42,7 @@ function StyleRow({ site, style, labels, current, onSelect }: { readonly site: S
       <TextField className="w-full tabular" aria-label={`Size of ${style.name}`} value={String(style.size)} onCommit={(text) => { const size = number(text, 6, 200); if (size === null) return 'A whole number of px from 6 to 200.'; set({ size }, `${style.name}: size`); return null; }} />
       <TextField className="w-full tabular" aria-label={`Weight of ${style.name}`} value={String(style.weight)} onCommit={(text) => { const weight = number(text, 100, 900); if (weight === null) return 'A whole number from 100 to 900.'; set({ weight }, `${style.name}: weight`); return null; }} />
       <span className="truncate whitespace-pre" style={{ fontFamily: familyOf(style.family), fontSize: Math.min(style.size, 34), fontWeight: style.weight, lineHeight: 1.4 }}>{labels}</span>
-      <span className="flex items-center gap-2 text-small text-ink-faint">{slots} {slots === 1 ? 'slot' : 'slots'}<Button className="!h-6" pressed={current} onClick={onSelect} title="Typefaces chosen below go to this style">choose below</Button>{!inUse && <Button className="!h-6" aria-label={`Remove ${style.name}`} onClick={() => { edit({ name: 'remove-type-style', args: { id: style.id } }, `Remove type style ${style.name}`); }}>×</Button>}</span>
+      <span className="flex items-center gap-2 text-small text-ink-faint"><ReachButton site={site} source={{ kind: 'type-style', id: style.id }} label={style.name} /><Button className="!h-6" pressed={current} onClick={onSelect} title="Typefaces chosen below go to this style">choose below</Button>{!inUse && <Button className="!h-6" aria-label={`Remove ${style.name}`} onClick={() => { edit({ name: 'remove-type-style', args: { id: style.id } }, `Remove type style ${style.name}`); }}>×</Button>}</span>
     </li>
   );
 }
