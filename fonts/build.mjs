@@ -6,120 +6,27 @@ import { copyFileSync, existsSync, mkdirSync, readFileSync, statSync, writeFileS
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { measureFace, unfoldWoff2 } from './tables.mjs';
 
 const here = dirname(fileURLToPath(import.meta.url));
 const dist = join(here, 'dist');
 const require = createRequire(import.meta.url);
 const catalogue = join(here, '../core/src/text/typefaces.ts');
-const sources = [fileURLToPath(import.meta.url), catalogue];
-
-/** Printable Latin of the bundled files: Basic Latin, Latin-1, and the punctuation menus use. */
-const CHARACTERS = [
-  ...Array.from({ length: 95 }, (_, index) => 32 + index),
-  ...Array.from({ length: 96 }, (_, index) => 160 + index),
-  0x131, 0x152, 0x153, 0x2013, 0x2014, 0x2018, 0x2019, 0x201a, 0x201c, 0x201d, 0x201e, 0x2022, 0x2026, 0x20ac, 0x2122, 0x2191,
-  0x2193, 0x2212,
-].map((code) => String.fromCodePoint(code));
-
-/** Letter groups that Latin fonts join; longest first. */
-const LIGATURES = ['tti', 'ttf', 'ffi', 'ffl', 'ffj', 'fft', 'ff', 'fi', 'fl', 'fj', 'ft', 'tt', 'ti', 'tf', 'Th', 'gg', 'gy', 'fb', 'fh', 'fk', 'ty'];
-
-const WEIGHT_STEP = 100;
-/** HarfBuzz positions are whole numbers; a finer scale keeps the fractions that variable advances have. */
-const SCALE = 64;
+const sources = [fileURLToPath(import.meta.url), join(here, 'tables.mjs'), catalogue];
 
 function isFresh() {
   const target = join(dist, 'done');
   return existsSync(target) && sources.every((source) => statSync(source).mtimeMs <= statSync(target).mtimeMs);
 }
 
-/** Measures strings in one face at one weight; widths in font units. */
-function createShaper(hb, face, weight, features) {
-  const font = new hb.Font(face);
-  font.setScale(face.upem * SCALE, face.upem * SCALE);
-  font.setVariations([new hb.Variation('wght', weight)]);
-  const buffer = new hb.Buffer();
-  return (text) => {
-    buffer.clearContents();
-    buffer.addText(text);
-    buffer.guessSegmentProperties();
-    hb.shape(font, buffer, features);
-    return buffer.getGlyphPositions().reduce((sum, glyph) => sum + glyph.xAdvance, 0) / SCALE;
-  };
-}
-
-const round = (units) => Math.round(units * 100) / 100;
-
-/** Groups characters whose rows of kerning are equal; characters that are never kerned are left out. */
-function classify(rows) {
-  const classes = new Map();
-  const of = {};
-  for (const [character, row] of rows) {
-    if (row.every((value) => value === 0)) continue;
-    const key = row.join(',');
-    if (!classes.has(key)) classes.set(key, classes.size);
-    of[character] = classes.get(key);
-  }
-  return { of, rows: [...classes.keys()].map((key) => key.split(',').map(Number)) };
-}
-
-/** Letters whose neighbours may be kerned otherwise where they join. */
-const NEIGHBOURS = [...'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ,.-'];
-
-/** What joining letters changes: by itself, and with a neighbour where that one is kerned otherwise; longest first. */
-function findLigatures(changeOf, characters) {
-  const known = new Set(characters);
-  const own = LIGATURES.map((letters) => [letters, changeOf(letters)]).filter(([, change]) => change !== 0);
-  const beside = own.flatMap(([letters, change]) => NEIGHBOURS.filter((letter) => known.has(letter)).flatMap((letter) => [letter + letters, letters + letter])
-    .map((text) => [text, changeOf(text)]).filter(([text, other]) => Math.abs(other - change) > 0.5 && !own.some(([longer]) => longer === text)));
-  const all = new Map([...beside, ...own]);
-  return [...all].sort(([a], [b]) => b.length - a.length);
-}
-
-/** `single` measures without joining letters, `joined` as text is set. */
-function buildTable({ single, joined }, weight, characters, isKerned) {
-  const advances = Object.fromEntries(characters.map((character) => [character, round(single(character))]));
-  const kern = characters.map((a, i) =>
-    characters.map((b, j) => (isKerned(i, j) ? round(single(a + b) - advances[a] - advances[b]) : 0)));
-  const left = classify(characters.map((character, i) => [character, kern[i]]));
-  const right = classify(characters.map((character, j) => [character, left.rows.map((row) => row[j])]));
-  const kerning = left.rows.map((_, leftClass) => right.rows.map((column) => column[leftClass]));
-  const ligatures = findLigatures((letters) => round(joined(letters) - single(letters)), characters);
-  return { table: { weight, advances, left: left.of, right: right.of, kerning, ligatures }, kern };
-}
-
-/**
- * Tables of all weights. Which pairs are kerned is found at the ends of the axis and at the plain weight between: a
- * typeface may be drawn at three weights, and kerned at the middle one alone.
- */
-function buildTables(hb, face, [lightest, heaviest], characters) {
-  const apart = ['liga', 'clig', 'dlig'].map((tag) => new hb.Feature(tag, 0));
-  const make = (weight, isKerned) => buildTable(
-    { single: createShaper(hb, face, weight, apart), joined: createShaper(hb, face, weight, []) }, weight, characters, isKerned);
-  const full = new Map([lightest, 400, 600, heaviest].map((weight) => [weight, make(weight, () => true)]));
-  const isKerned = (i, j) => [...full.values()].some((entry) => entry.kern[i][j] !== 0);
-  const weights = [...new Set([lightest, heaviest, ...Array.from({ length: 9 }, (_, index) => (index + 1) * WEIGHT_STEP)])];
-  return weights.filter((weight) => weight >= lightest && weight <= heaviest).sort((a, b) => a - b)
-    .map((weight) => (full.get(weight) ?? make(weight, isKerned)).table);
-}
-
 async function build() {
   const { tsImport } = await import('tsx/esm/api');
   const { TYPEFACES } = await tsImport(catalogue, import.meta.url);
-  const hb = await import('harfbuzzjs');
-  const { decompress } = await import('wawoff2');
   mkdirSync(dist, { recursive: true });
   for (const typeface of TYPEFACES) {
     const folder = dirname(require.resolve(`${typeface.package}/package.json`));
     const file = join(folder, 'files', typeface.file);
-    const face = new hb.Face(new hb.Blob(await decompress(readFileSync(file))), 0);
-    const extents = new hb.Font(face).hExtents();
-    const known = new Set(face.collectUnicodes());
-    const characters = CHARACTERS.filter((character) => known.has(character.codePointAt(0)));
-    const tables = buildTables(hb, face, typeface.weights, characters);
-    const metrics = {
-      family: typeface.id, unitsPerEm: face.upem, ascent: extents.ascender, descent: -extents.descender, lineGap: extents.lineGap, tables,
-    };
+    const metrics = await measureFace(await unfoldWoff2(readFileSync(file)), typeface.id, typeface.weights);
     writeFileSync(join(dist, `${typeface.id}.metrics.json`), JSON.stringify(metrics));
     copyFileSync(file, join(dist, `${typeface.id}.woff2`));
     copyFileSync(join(folder, 'LICENSE'), join(dist, `${typeface.id}-LICENSE.txt`));

@@ -14,15 +14,20 @@ export async function runExport(file: string, folder: string, output: Output): P
   if (!site.ok) return output.refuse(ERRORS.notASite(file, site.error));
   const files = handOffFiles(site.value, await loadFontMetrics());
   if (!files) return output.refuse(ERRORS.noHeader(file));
+  const missing: string[] = [];
   try {
     for (const entry of files) {
+      const content = 'text' in entry ? entry.text : readFontFile(entry.font);
+      // A typeface that was brought along is kept where it was brought to, not in the site file.
+      if (content === null) { missing.push(entry.name); continue; }
       const path = join(folder, entry.name);
       mkdirSync(dirname(path), { recursive: true });
-      writeFileSync(path, 'text' in entry ? entry.text : readFontFile(entry.font));
+      writeFileSync(path, content);
     }
   } catch (error) {
     return output.refuse(ERRORS.cannotWrite(folder, (error as Error).message));
   }
-  output.print(`${files.length} files written to ${folder}\n`);
+  output.print(`${files.length - missing.length} files written to ${folder}\n`);
+  for (const name of missing) output.print(`${name} is not among them: put the font file there yourself\n`);
   return 0;
 }

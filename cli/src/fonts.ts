@@ -15,7 +15,8 @@ export async function loadFontMetrics(): Promise<FontMetrics[]> {
   return TYPEFACES.map(({ id }) => JSON.parse(readFileSync(new URL(`${id}.metrics.json`, FOLDER), 'utf8')) as FontMetrics);
 }
 
-/** A bundled font file or licence by name. */
-export function readFontFile(name: string): Uint8Array {
-  return readFileSync(new URL(name, FOLDER));
+/** A bundled font file or licence by name; null for a typeface that was brought along. */
+export function readFontFile(name: string): Uint8Array | null {
+  const path = new URL(name, FOLDER);
+  return existsSync(path) ? readFileSync(path) : null;
 }

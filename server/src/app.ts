@@ -7,7 +7,8 @@ import { fetchingRoutes } from './routes/fetching.ts';
 import { handOffRoutes } from './routes/hand-off.ts';
 import { healthRoutes } from './routes/health.ts';
 import { siteRoutes } from './routes/sites.ts';
-import { fontRoutes, webRoutes } from './routes/web.ts';
+import { fontRoutes, uploadRoutes } from './routes/fonts.ts';
+import { webRoutes } from './routes/web.ts';
 import { isDatabaseAway } from './store/database.ts';
 
 const CHANGING = new Set(['POST', 'PATCH', 'PUT', 'DELETE']);
@@ -52,6 +53,7 @@ export function createApp(deps: Deps): Hono {
   app.route('/api/sites', eventRoutes(deps));
   app.route('/api/sites', handOffRoutes(deps));
   app.route('/api/fetched', fetchingRoutes(deps));
+  app.route('/api/fonts', uploadRoutes(deps));
   app.route('/fonts', fontRoutes(deps));
   if (deps.webRoot !== null) app.route('/', webRoutes(deps.webRoot));
   return app;

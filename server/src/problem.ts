@@ -37,6 +37,7 @@ export const PROBLEMS = {
   foreignOrigin: () => new HttpProblem(403, 'Foreign origin', 'Changes are taken only from Hamaca’s own pages.'),
   badRequest: (reason: string) => new HttpProblem(400, 'Bad request', `The request cannot be understood: ${reason}. Nothing was changed.`),
   notFetched: (url: string, reason: string) => new HttpProblem(422, 'Not fetched', `${url.slice(0, 200)} was not fetched: ${reason}. Nothing was changed.`),
+  badFont: (reason: string) => new HttpProblem(422, 'Not a usable font', `The font cannot be used: ${reason}. Nothing was changed.`),
   noHeader: () => new HttpProblem(409, 'Nothing to hand off', 'The site has no header yet.'),
   away: () => new HttpProblem(503, 'Database away', 'The database does not answer. Nothing was changed; try again in a moment.'),
   internal: () => new HttpProblem(500, 'Internal error', 'Something went wrong on the server; it is in its log. Nothing was changed.'),

@@ -12,7 +12,7 @@ export function usedTypefaces(context: CompileContext, rules: readonly Condition
   const families = rules.flatMap(({ rule: { declarations } }) =>
     declarations.filter(([name]) => name === property('family').css[0]).map(([, value]) => value.split(',')[0] ?? ''));
   const ids = new Set(families.map((name) => name.slice(context.names.prefix.length)));
-  return [...ids].map(findTypeface).filter((typeface) => typeface !== null);
+  return [...ids].map((id) => findTypeface(id, context.site.typefaces)).filter((typeface) => typeface !== null);
 }
 
 /** All labels of the header: the sample its fallback faces are fitted to. */

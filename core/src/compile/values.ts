@@ -22,7 +22,7 @@ export function familyName(context: CompileContext, id: string): string {
 }
 
 export function familyCss(context: CompileContext, id: string): string {
-  const typeface = findTypeface(id);
+  const typeface = findTypeface(id, context.site.typefaces);
   if (!typeface) return (findStack(id) ?? findStack(SYSTEM_FAMILY))?.css ?? 'sans-serif';
   const name = familyName(context, id);
   return `${name}, ${name}-fallback, ${typeface.fallback === 'serif' ? 'serif' : 'sans-serif'}`;

@@ -1,6 +1,7 @@
 import { describeValue, type Problem } from '../base/result.ts';
 import { slotsOf } from './catalogue.ts';
 import { LIMITS } from './limits.ts';
+import { OWN_PREFIX } from '../text/typefaces.ts';
 import type { MenuItem } from './menu-item.ts';
 import type { Site } from './site.ts';
 import type { Target } from './target.ts';
@@ -18,6 +19,8 @@ interface Known {
   readonly panels: ReadonlySet<string>;
   readonly icons: ReadonlySet<string>;
   readonly types: ReadonlySet<string>;
+  /** Typefaces that were brought along. */
+  readonly faces: ReadonlySet<string>;
 }
 
 const dangling = (path: string, what: string, id: string, known: ReadonlySet<string>): Problem[] =>
@@ -31,6 +34,9 @@ function colourProblems(value: Value | undefined, path: string, known: Known): P
   if (isTypeLink(value)) return dangling(`${path}/type`, 'type style', value.type, known.types);
   return coloursIn(value).flatMap((colour) => ('swatch' in colour ? dangling(`${path}/swatch`, 'swatch', colour.swatch, known.swatches) : []));
 }
+
+const familyProblems = (family: string, path: string, known: Known): Problem[] =>
+  (family.startsWith(OWN_PREFIX) ? dangling(path, 'typeface', family, known.faces) : []);
 
 function targetProblems(target: Target, path: string, known: Known): Problem[] {
   if (target.kind === 'panel') return dangling(`${path}/panel`, 'panel', target.panel, known.panels);
@@ -55,7 +61,7 @@ function uniqueIds(site: Site): Problem[] {
     }
     seen.add(id);
   };
-  for (const list of ['palette', 'typeStyles', 'bands', 'pages', 'icons', 'menus', 'scenes', 'pieces'] as const) {
+  for (const list of ['palette', 'typefaces', 'typeStyles', 'bands', 'pages', 'icons', 'menus', 'scenes', 'pieces'] as const) {
     site[list].forEach((entry, index) => { note(entry.id, `/${list}/${index}`); });
   }
   site.menus.forEach((menu, index) => { walkMenu(menu, `/menus/${index}`, ({ item, path }) => { note(item.id, path); }); });
@@ -102,7 +108,10 @@ function lookProblems(site: Site, known: Known): Problem[] {
           for (const [band, values] of Object.entries(bands)) {
             const path = `${owner.path}/look/${slot}/${level}/${state}/${band}`;
             if (band !== 'all') problems.push(...dangling(path, 'band', band, known.bands));
-            for (const [id, value] of Object.entries(values)) problems.push(...colourProblems(value, `${path}/${id}`, known));
+            for (const [id, value] of Object.entries(values)) {
+              problems.push(...colourProblems(value, `${path}/${id}`, known));
+              if (id === 'family' && typeof value === 'string') problems.push(...familyProblems(value, `${path}/${id}`, known));
+            }
           }
         }
       }
@@ -166,12 +175,13 @@ export function checkIntegrity(site: Site): Problem[] {
   const ids = (list: readonly { id: string }[]) => new Set(list.map((entry) => entry.id));
   const known: Known = {
     swatches: ids(site.palette), pages: ids(site.pages), bands: ids(site.bands), menus: ids(site.menus),
-    icons: ids(site.icons), types: ids(site.typeStyles),
+    icons: ids(site.icons), types: ids(site.typeStyles), faces: ids(site.typefaces),
     panels: ids(site.pieces.filter((piece) => piece.kind === 'panel')),
   };
   const roles = Object.entries(site.roles).flatMap(([role, value]) => colourProblems(value, `/roles/${role}`, known));
+  const styles = site.typeStyles.flatMap((style, index) => familyProblems(style.family, `/typeStyles/${index}/family`, known));
   const circular = [...roleCycles(site.roles), ...swatchProblems(site, known), ...sameLookProblems(site)];
-  return [...uniqueIds(site), ...bandProblems(site), ...roles, ...circular, ...lookProblems(site, known), ...pieceProblems(site, known), ...menuProblems(site, known)];
+  return [...uniqueIds(site), ...bandProblems(site), ...roles, ...styles, ...circular, ...lookProblems(site, known), ...pieceProblems(site, known), ...menuProblems(site, known)];
 }
 
 function roleCycles(roles: Site['roles']): Problem[] {

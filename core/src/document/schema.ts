@@ -13,7 +13,7 @@ import { LEVEL_KEYS, SHOWN_LEVELS, isState } from './states.ts';
 import type { PartKindName } from './part.ts';
 import { ID, LANGUAGE_TAG, refuseUrl, SITE_ADDRESS } from './url.ts';
 import { ROLES } from './values.ts';
-import { isFamily } from '../text/typefaces.ts';
+import { isFamily, OWN_PREFIX } from '../text/typefaces.ts';
 
 /*
  * The one schema of a site document. Messages say what is allowed; the loader adds the path and what was found.
@@ -190,6 +190,10 @@ export const siteSchema = record({
   name: text(), url: siteUrl(), language: language(), direction: choice(['ltr', 'rtl']),
   palette: list(swatchSchema, LIMITS.swatches),
   roles: record(Object.fromEntries(ROLES.map((role) => [role, colourValueSchema]))),
+  typefaces: list(record({
+    id: id().matches(new RegExp(`^${OWN_PREFIX}[a-z0-9-]+$`), `an id that starts with ${OWN_PREFIX}`), name: text(80), fallback: choice(['sans', 'serif']),
+    weights: mixed().strict().test('weights', 'two whole numbers from 100 to 900', (value) => Array.isArray(value) && value.length === 2 && value.every((weight: unknown) => Number.isInteger(weight) && (weight as number) >= 100 && (weight as number) <= 900)),
+  }), 50),
   typeStyles: list(
     record({
       id: id(), name: text(80), size: whole(6, 200), weight: whole(100, 900),

@@ -1,5 +1,6 @@
 import type { Piece } from './piece.ts';
 import type { MenuItem } from './menu-item.ts';
+import type { Typeface } from '../text/typefaces.ts';
 import type { SlotRef } from './look.ts';
 import type { Swatch } from './swatch.ts';
 import type { ColourValue, Role } from './values.ts';
@@ -16,6 +17,8 @@ export interface Site {
   readonly direction: 'ltr' | 'rtl';
   readonly palette: readonly Swatch[];
   readonly roles: Readonly<Record<Role, ColourValue>>;
+  /** Typefaces that were brought along; their files are kept by the server. */
+  readonly typefaces: readonly Typeface[];
   readonly typeStyles: readonly TypeStyle[];
   /** Widest first; the last one starts at 0. */
   readonly bands: readonly Band[];

@@ -222,7 +222,7 @@ export function findIcon(site: Site, id: string): Icon | null {
 
 /** Every id in use anywhere in the site. */
 export const idsOf = memoise((site: Site): ReadonlySet<string> => {
-  const lists = [site.palette, site.typeStyles, site.bands, site.pages, site.icons, site.menus, site.scenes];
+  const lists = [site.palette, site.typefaces, site.typeStyles, site.bands, site.pages, site.icons, site.menus, site.scenes];
   const ids = new Set(lists.flatMap((list) => list.map((entry) => entry.id)));
   for (const id of ownersOf(site).keys()) ids.add(id);
   for (const id of itemsOf(site).keys()) ids.add(id);

@@ -70,6 +70,8 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
   'add-band': { works: { name: 'add-band', args: { band: { id: 'tablet', name: 'Tablet', min: 600 } } }, refused: { name: 'add-band', args: { band: { id: 'phone', name: 'x', min: 500 } } } },
   'remove-band': { works: { name: 'remove-band', args: { id: 'wide' } }, refused: { name: 'remove-band', args: { id: 'phone' } } },
   'add-type-style': { works: { name: 'add-type-style', args: { style: { id: 'small', name: 'Small', family: 'karla', size: 13, weight: 400 } } }, refused: { name: 'add-type-style', args: { style: { id: 'menu', name: 'x', family: 'karla', size: 13, weight: 400 } } } },
+  'add-typeface': { works: { name: 'add-typeface', args: { typeface: { id: 'own-marsh', name: 'Marsh', fallback: 'sans', weights: [400, 400] } } }, refused: null },
+  'remove-typeface': { works: { name: 'remove-typeface', args: { id: 'own-spare' } }, refused: { name: 'remove-typeface', args: { id: 'own-gone' } } },
   'remove-type-style': { works: { name: 'remove-type-style', args: { id: 'spare' } }, refused: { name: 'remove-type-style', args: { id: 'menu' } } },
   'set-same-look': {
     works: { name: 'set-same-look', args: { owner: 'book', slot: 'button', as: { owner: 'menu-main', slot: 'link' } } },
@@ -87,6 +89,7 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
 describe('every edit', () => {
   const prepared: readonly Edit[] = [
     { name: 'add-swatch', args: { swatch: { id: 'unused', name: 'Unused', value: '#abc' } } },
+    { name: 'add-typeface', args: { typeface: { id: 'own-spare', name: 'Spare Sans', fallback: 'sans', weights: [100, 900] } } },
     { name: 'add-type-style', args: { style: { id: 'spare', name: 'Spare', family: 'karla', size: 12, weight: 400 } } },
     { name: 'add-row', args: { piece: 'header', row: createRow('row-extra', 'Extra'), index: 1 } },
     { name: 'set-look', args: { cells: [{ ...cell, property: 'shadow', value: { shadows: [{ x: 0, y: 1, blur: 2, colour: { literal: '#00000080' } }] } }] } },

@@ -11,7 +11,7 @@ import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
 import { addPart, addRow, duplicatePart, movePart, moveRow, removePart, removeRow } from './operations/parts.ts';
 import { addSwatch, importSwatches, moveSwatch, relinkColours, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
-import { addTypeStyle, removeTypeStyle, setOwner, setSameLook, setSite, setTypeStyle } from './operations/structure.ts';
+import { addTypeface, addTypeStyle, removeTypeface, removeTypeStyle, setOwner, setSameLook, setSite, setTypeStyle } from './operations/structure.ts';
 
 /** Every edit by name. Arguments are plain JSON, so that an edit can be kept, sent and run again on a newer document. */
 export const OPERATIONS = {
@@ -44,6 +44,8 @@ export const OPERATIONS = {
   'add-band': addBand,
   'remove-band': removeBand,
   'set-type-style': setTypeStyle,
+  'add-typeface': addTypeface,
+  'remove-typeface': removeTypeface,
   'add-type-style': addTypeStyle,
   'remove-type-style': removeTypeStyle,
   'set-same-look': setSameLook,

@@ -21,7 +21,7 @@ export function printDesignTokens(site: Site): string {
   const type = Object.fromEntries(site.typeStyles.map((style) => [style.id, {
     $type: 'typography', $description: style.name,
     $value: {
-      fontFamily: findTypeface(style.family)?.name ?? 'system-ui', fontSize: { value: style.size, unit: 'px' }, fontWeight: style.weight,
+      fontFamily: findTypeface(style.family, site.typefaces)?.name ?? 'system-ui', fontSize: { value: style.size, unit: 'px' }, fontWeight: style.weight,
       letterSpacing: { value: 0, unit: 'px' }, lineHeight: 1.4,
     },
   }]));

@@ -4,10 +4,11 @@ import type { Site } from '../document/site.ts';
 import { findHeader } from '../document/walk.ts';
 import { printSiteFile } from '../load/load-site.ts';
 import type { FontMetrics } from '../text/font-table.ts';
+import { isBundled } from '../text/typefaces.ts';
 import { TABLER_LICENCE } from './icon-licence.ts';
 import { printDesignTokens } from './design-tokens.ts';
 
-/** A file of the hand-off: text, or the name of a bundled font file that the caller copies in. */
+/** A file of the hand-off: text, or the name of a font file or licence that the caller copies in. */
 export type HandOffFile =
   | { readonly name: string; readonly text: string }
   | { readonly name: string; readonly font: string };
@@ -32,7 +33,7 @@ ${indented}  </body>
 
 function printReadme(site: Site, compiled: Compiled): string {
   const fonts = compiled.typefaces.length > 0
-    ? 'fonts/           the typefaces menu.css loads, with their licences (SIL Open Font License 1.1);\n                 keep the folder beside menu.css\n' : '';
+    ? 'fonts/           the typefaces menu.css loads, with the licences of the free ones;\n                 keep the folder beside menu.css\n' : '';
   const icons = compiled.iconSets.length > 0 ? 'icons-LICENSE.txt  the licence of the icons from a library that menu.html draws (MIT)\n' : '';
   return `The header of ${site.name}
 
@@ -60,7 +61,7 @@ export function handOffFiles(site: Site, fonts: readonly FontMetrics[]): HandOff
     { name: 'menu.css', text: compiled.stylesheet },
     { name: 'menu.js', text: compiled.script },
     ...compiled.typefaces.flatMap(({ id }): HandOffFile[] => [
-      { name: `fonts/${id}.woff2`, font: `${id}.woff2` }, { name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` },
+      { name: `fonts/${id}.woff2`, font: `${id}.woff2` }, ...(isBundled(id) ? [{ name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` }] : []),
     ]),
     ...(compiled.iconSets.includes('tabler') ? [{ name: 'icons-LICENSE.txt', text: TABLER_LICENCE }] : []),
     { name: 'tokens.json', text: printDesignTokens(site) },

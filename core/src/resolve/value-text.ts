@@ -10,12 +10,12 @@ import { formatColourValue, parseColourText } from './colour-text.ts';
 import { formatLine, formatPaint, formatShadows, parseLine, parsePaint, parseShadows } from './composite-text.ts';
 
 /** What values are named after. */
-type Named = Pick<Site, 'palette' | 'typeStyles'>;
+type Named = Pick<Site, 'palette' | 'typefaces' | 'typeStyles'>;
 
 /** A value as it stands in a cell and can be typed again (but for pictures kept as data). */
 export function formatValue(site: Named, value: Value): string {
   if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
-  if (typeof value === 'string') return findTypeface(value)?.name ?? findStack(value)?.name ?? value;
+  if (typeof value === 'string') return findTypeface(value, site.typefaces)?.name ?? findStack(value)?.name ?? value;
   if (isTypeLink(value)) return site.typeStyles.find((style) => style.id === value.type)?.name ?? value.type;
   if ('corners' in value) return value.corners.map((corner) => formatValue(site, corner)).join(' ');
   if ('line' in value) return formatLine(site, value);
@@ -23,10 +23,11 @@ export function formatValue(site: Named, value: Value): string {
   return 'paint' in value ? formatPaint(site, value) : formatColourValue(site, value);
 }
 
-function parseFamily(text: string): Result<Value, string> {
+function parseFamily(site: Named, text: string): Result<Value, string> {
   const wanted = text.toLowerCase();
-  const found = [...TYPEFACES, ...STACKS].find((entry) => entry.id === slugify(text, '') || entry.name.toLowerCase() === wanted);
-  return found ? succeed(found.id) : fail(`“${text}” is not among the typefaces: ${[...TYPEFACES, ...STACKS].map((entry) => entry.name).join(', ')}`);
+  const all = [...site.typefaces, ...TYPEFACES, ...STACKS];
+  const found = all.find((entry) => entry.id === slugify(text, '') || entry.name.toLowerCase() === wanted);
+  return found ? succeed(found.id) : fail(`“${text}” is not among the typefaces: ${all.map((entry) => entry.name).join(', ')}`);
 }
 
 /** A decimal comma is a point where it cannot separate arguments, and a unit may stand apart. */
@@ -91,7 +92,7 @@ export function parseValue(site: Named, id: PropertyId, typed: string): Result<V
   if (type) return succeed({ type: type.id });
   switch (entry.kind) {
     case 'colour': return parseColourText(site, text);
-    case 'family': return parseFamily(text);
+    case 'family': return parseFamily(site, text);
     case 'length': return parseLengthText(entry, text);
     case 'corners': return parseCorners(entry, text);
     case 'number': return parseNumber(entry, text);

@@ -33,6 +33,7 @@ export function createPlainSite(seed: SiteSeed): Site {
       ink: { swatch: 'slate' }, paper: { swatch: 'white' }, accent: { swatch: 'sea' }, 'on-accent': { swatch: 'white' },
       soft: { swatch: 'mist' }, line: { swatch: 'slate', alpha: 0.2 },
     },
+    typefaces: [],
     typeStyles: [
       { id: 'menu', name: 'Menu', family: 'figtree', size: 16, weight: 500 },
       { id: 'title', name: 'Title', family: 'figtree', size: 20, weight: 700 },

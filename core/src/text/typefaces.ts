@@ -1,4 +1,4 @@
-/** A bundled typeface: where its files are and what it falls back to. */
+/** A typeface with files of its own, bundled or brought along. */
 export interface Typeface {
   readonly id: string;
   /** CSS family name. */
@@ -7,16 +7,20 @@ export interface Typeface {
   readonly fallback: 'sans' | 'serif';
   /** Range of the weight axis. */
   readonly weights: readonly [number, number];
-  /** npm package and file that hold it (SIL Open Font License 1.1). */
+}
+
+/** A typeface that comes with Hamaca, free under the SIL Open Font License 1.1. */
+export interface BundledTypeface extends Typeface {
+  /** npm package and file that hold it. */
   readonly package: string;
   readonly file: string;
 }
 
-const variable = (id: string, name: string, fallback: Typeface['fallback'], from: number, to: number): Typeface =>
+const variable = (id: string, name: string, fallback: Typeface['fallback'], from: number, to: number): BundledTypeface =>
   ({ id, name, fallback, weights: [from, to], package: `@fontsource-variable/${id}`, file: `${id}-latin-wght-normal.woff2` });
 
 /** The bundled typefaces, all variable in weight and covering Latin. */
-export const TYPEFACES: readonly Typeface[] = [
+export const TYPEFACES: readonly BundledTypeface[] = [
   variable('archivo', 'Archivo', 'sans', 100, 900),
   variable('bricolage-grotesque', 'Bricolage Grotesque', 'sans', 200, 800),
   variable('commissioner', 'Commissioner', 'sans', 100, 900),
@@ -55,11 +59,19 @@ export function findStack(id: string): Stack | null {
   return STACKS.find((stack) => stack.id === id) ?? null;
 }
 
-export function findTypeface(id: string): Typeface | null {
-  return TYPEFACES.find((typeface) => typeface.id === id) ?? null;
+export function isBundled(id: string): boolean {
+  return TYPEFACES.some((typeface) => typeface.id === id);
 }
 
-/** Whether a type style or look may name this family. */
+/** A typeface by its id: one that comes along, or one of the site's own. */
+export function findTypeface(id: string, own: readonly Typeface[] = []): Typeface | null {
+  return TYPEFACES.find((typeface) => typeface.id === id) ?? own.find((typeface) => typeface.id === id) ?? null;
+}
+
+/** How the ids of typefaces start that were brought along. */
+export const OWN_PREFIX = 'own-';
+
+/** Whether a type style or look may name this family; whether one that was brought along is there, references tell. */
 export function isFamily(id: string): boolean {
-  return findStack(id) !== null || findTypeface(id) !== null;
+  return findStack(id) !== null || isBundled(id) || new RegExp(`^${OWN_PREFIX}[a-z0-9-]{1,60}$`).test(id);
 }

@@ -1,9 +1,11 @@
 import { Hono } from 'hono';
-import { handOffFiles, slugify, zipFiles } from '@hamaca/core';
+import { handOffFiles, slugify, zipFiles, type FontMetrics } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { loadStored } from '../stored-site.ts';
+import { selectFont } from '../store/fonts.ts';
 import { selectSite } from '../store/sites.ts';
+import { fontFile } from './fonts.ts';
 
 /** The hand-off as one zip: the same files as the command line writes. */
 export function handOffRoutes(deps: Deps): Hono {
@@ -13,10 +15,15 @@ export function handOffRoutes(deps: Deps): Hono {
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
     const site = loadStored(stored.document);
-    const files = handOffFiles(site, deps.fonts);
+    const own = (await Promise.all(site.typefaces.map(async ({ id: face }) => selectFont(deps.database, face)))).flatMap((font) => (font ? [JSON.parse(font.metrics) as FontMetrics] : []));
+    const files = handOffFiles(site, [...deps.fonts, ...own]);
     if (!files) throw PROBLEMS.noHeader();
     const contents = new Map<string, Uint8Array>();
-    for (const file of files) contents.set(file.name, 'text' in file ? new TextEncoder().encode(file.text) : await deps.readFont(file.font));
+    for (const file of files) {
+      const bytes = 'text' in file ? new TextEncoder().encode(file.text) : await fontFile(deps, file.font);
+      // A site file from another Hamaca may name a typeface that was never brought here: its fallback serves.
+      if (bytes) contents.set(file.name, bytes);
+    }
     return context.body(Buffer.from(zipFiles(contents)), 200, {
       'content-type': 'application/zip', 'cache-control': 'no-store',
       'content-disposition': `attachment; filename="${slugify(site.name, 'site')}-menu.zip"`,

@@ -2,8 +2,6 @@ import { readFile } from 'node:fs/promises';
 import { join, relative } from 'node:path';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
-import { TYPEFACES } from '@hamaca/core';
-import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 
 /** The interface's own pages: nothing from elsewhere, no inline script. Inline styles place the stage's own ruler. */
@@ -13,24 +11,6 @@ const PAGE_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-s
 const FRAME_POLICY = "sandbox allow-scripts; default-src 'none'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; frame-ancestors 'self'";
 
 const IMMUTABLE = 'public, max-age=31536000, immutable';
-const CONTENT_TYPES: Readonly<Record<string, string>> = { woff2: 'font/woff2', json: 'application/json', txt: 'text/plain; charset=utf-8' };
-
-const FONT_FILES = new Set(TYPEFACES.flatMap(({ id }) => [`${id}.woff2`, `${id}.metrics.json`, `${id}-LICENSE.txt`]));
-
-/** Fonts for the interface and the stage; the stage's origin is opaque, so they are open to all. */
-export function fontRoutes(deps: Deps): Hono {
-  const routes = new Hono();
-  routes.get('/:name', async (context) => {
-    const name = context.req.param('name');
-    if (!FONT_FILES.has(name)) throw PROBLEMS.noRoute(context.req.path);
-    return context.body(Buffer.from(await deps.readFont(name)), 200, {
-      'content-type': CONTENT_TYPES[name.split('.').at(-1) ?? ''] ?? 'application/octet-stream', 'cache-control': 'public, max-age=86400',
-      'access-control-allow-origin': '*', 'cross-origin-resource-policy': 'cross-origin',
-    });
-  });
-  return routes;
-}
-
 /** The built interface: assets for ever, pages fresh, every other path answered by the one page. */
 export function webRoutes(webRoot: string): Hono {
   const routes = new Hono();

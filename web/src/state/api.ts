@@ -1,4 +1,4 @@
-import type { Change, JsonPatch, Problem, Site } from '@hamaca/core';
+import type { Change, JsonPatch, Problem, Site, Typeface } from '@hamaca/core';
 
 /** An answer of the server that is an error (problem details, RFC 9457). Status 0: no answer at all. */
 export class ApiError extends Error {
@@ -64,6 +64,12 @@ export async function fetchChanges(id: string, after?: number): Promise<LoggedCh
 export async function createSite(site: Site): Promise<string> {
   const response = await request('/api/sites', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(site) });
   return ((await response.json()) as { id: string }).id;
+}
+
+/** Brings a font file along: the server checks, names and measures it. */
+export async function uploadFont(file: Blob): Promise<Typeface> {
+  const response = await request('/api/fonts', { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file });
+  return (await response.json()) as Typeface;
 }
 
 export async function deleteSite(id: string): Promise<void> {

@@ -1,7 +1,7 @@
-import { createMeasurer, familiesOf, findTypeface, type FontMetrics, type Measurer, type Site } from '@hamaca/core';
+import { createMeasurer, familiesOf, findStack, type FontMetrics, type Measurer, type Site } from '@hamaca/core';
 import useSWRImmutable from 'swr/immutable';
 
-/** The measures of the bundled typefaces, with a measurer made of them. */
+/** The measures of the typefaces a site uses, with a measurer made of them. */
 export interface Fonts {
   readonly metrics: readonly FontMetrics[];
   readonly measure: Measurer;
@@ -24,8 +24,9 @@ function metricsOf(id: string): Promise<FontMetrics> {
 }
 
 async function loadFonts(families: string): Promise<Fonts> {
-  const metrics = await Promise.all(families.split(' ').filter((id) => findTypeface(id) !== null).map(metricsOf));
-  return { metrics, measure: createMeasurer(metrics) };
+  const metrics = await Promise.all(families.split(' ').filter((id) => findStack(id) === null).map(async (id) => metricsOf(id).catch(() => null)));
+  const known = metrics.filter((entry) => entry !== null);
+  return { metrics: known, measure: createMeasurer(known) };
 }
 
 /** The fonts a site uses once they are loaded; null before. While one more is on its way, those before serve. */

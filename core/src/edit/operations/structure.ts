@@ -2,7 +2,8 @@ import { refuse, succeed } from '../../base/result.ts';
 import type { Icon, Site, TypeStyle } from '../../document/site.ts';
 import type { SlotRef } from '../../document/look.ts';
 import { idsOf, ownersOf, slotKind } from '../../document/walk.ts';
-import { reachOf } from '../../resolve/reaches.ts';
+import type { Typeface } from '../../text/typefaces.ts';
+import { familiesOf, reachOf } from '../../resolve/reaches.ts';
 import { sameAs } from '../../resolve/resolve.ts';
 import type { EditOperation } from '../draft.ts';
 import { iconsPatch } from './items.ts';
@@ -41,6 +42,18 @@ export const setTypeStyle: EditOperation<{ readonly id: string; readonly fields:
   const index = site.typeStyles.findIndex((style) => style.id === id);
   if (index === -1) return noStyle();
   return succeed(Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/typeStyles/${index}/${key}`, value })));
+};
+
+/** Takes a typeface that was brought along into the site. */
+export const addTypeface: EditOperation<{ readonly typeface: Typeface }> = (site, { typeface }) =>
+  succeed(site.typefaces.some((entry) => entry.id === typeface.id) ? [] : [{ op: 'add', path: '/typefaces/-', value: typeface }]);
+
+/** Takes a typeface out that nothing is set in. */
+export const removeTypeface: EditOperation<{ readonly id: string }> = (site, { id }) => {
+  const index = site.typefaces.findIndex((typeface) => typeface.id === id);
+  if (index === -1) return refuse('gone', '/typefaces', 'The typeface is no longer there');
+  if (familiesOf(site).includes(id)) return refuse('in-use', `/typefaces/${index}`, 'Something is set in the typeface; set that in another one first');
+  return succeed([{ op: 'remove', path: `/typefaces/${index}` }]);
 };
 
 export const addTypeStyle: EditOperation<{ readonly style: TypeStyle }> = (site, { style }) => {

@@ -26,6 +26,7 @@ export const BENCH_STEP: Migration = {
   migrate: (document) => ({
     ...document,
     sameLooks: [],
+    typefaces: [],
     pieces: each(document['pieces'], (piece) => (piece['kind'] === 'header' ? { ...piece, stays: false, over: false, rows: each(piece['rows'], changeRow) } : piece)),
   }),
 };

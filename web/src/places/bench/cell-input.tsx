@@ -17,7 +17,7 @@ function suggestionsFor(site: Site, id: PropertyId): readonly string[] {
   const entry = property(id);
   switch (entry.kind) {
     case 'colour': return [...site.palette.map((swatch) => swatch.name), ...Object.keys(site.roles), 'none'];
-    case 'family': return [...TYPEFACES, ...STACKS, ...site.typeStyles].map((entry) => entry.name);
+    case 'family': return [...site.typefaces, ...TYPEFACES, ...STACKS, ...site.typeStyles].map((entry) => entry.name);
     case 'choice': return Object.keys(entry.choices);
     default: return [];
   }

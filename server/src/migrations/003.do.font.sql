@@ -1,0 +1,13 @@
+CREATE TABLE IF NOT EXISTS font (
+  id VARCHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  sha256 CHAR(64) CHARACTER SET ascii COLLATE ascii_bin NOT NULL,
+  name VARCHAR(80) NOT NULL,
+  fallback ENUM('sans', 'serif') NOT NULL,
+  lightest SMALLINT UNSIGNED NOT NULL,
+  heaviest SMALLINT UNSIGNED NOT NULL,
+  metrics LONGTEXT NOT NULL CHECK (JSON_VALID(metrics)),
+  woff2 LONGBLOB NOT NULL,
+  created_at DATETIME(3) NOT NULL,
+  PRIMARY KEY (id),
+  UNIQUE KEY font_once (sha256)
+) ENGINE = InnoDB;
