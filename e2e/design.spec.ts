@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import type { Site } from '@hamaca/core';
-import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, ROOT, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const idOf = (page: Page) => /sites\/([^/]+)/.exec(page.url())?.[1] ?? '';
 const cell = (page: Page, property: string, state = 'rest') => page.locator(`[data-cell="${property} ${state}"]`);
@@ -277,6 +277,37 @@ test.describe('on the demo', () => {
     await expect(page.getByText('kept version')).toBeVisible();
     await page.keyboard.up('`');
     await expect(page.getByText('kept version')).toHaveCount(0);
+  });
+
+  test('knots are tied and untied on the rope', async ({ page }) => {
+    const knots = page.getByRole('slider', { name: /^Breakpoint where/ });
+    await expect(knots).toHaveCount(1);
+    const rope = await page.locator('[data-rope="fits"]').first().boundingBox();
+    if (!rope) throw new Error('no rope');
+    await page.mouse.dblclick(rope.x + 40, rope.y + rope.height / 2);
+    await expect(knots).toHaveCount(2);
+    expect((await site(page)).bands).toHaveLength(3);
+    await page.getByLabel('Reach').click();
+    await expect(page.getByRole('option')).toHaveCount(3);
+    await page.keyboard.press('Escape');
+    await knots.last().focus();
+    await page.keyboard.press('Delete');
+    await expect(knots).toHaveCount(1);
+    await page.keyboard.press('Alt+b');
+    await expect(knots).toHaveCount(2);
+  });
+
+  test('a font of one’s own is checked, measured and used; what is none is refused', async ({ page }) => {
+    await page.getByRole('link', { name: 'Palette' }).click();
+    const upload = page.getByLabel('Font file');
+    await upload.setInputFiles({ name: 'letter.woff2', mimeType: 'font/woff2', buffer: Buffer.from('Dear reader, this is a letter and no font at all, whatever its name may say.') });
+    await expect(page.getByText(/letter.woff2.*no font: WOFF2, TTF or OTF is needed/)).toBeVisible();
+    await upload.setInputFiles(`${ROOT}/fonts/dist/newsreader.woff2`);
+    const header = page.locator('iframe[title="Header"]').contentFrame();
+    await expect(header.getByRole('link', { name: 'News' })).toHaveCSS('font-family', /^hm-own-newsreader/);
+    expect((await site(page)).typefaces).toMatchObject([{ name: expect.stringMatching(/^Newsreader/), weights: [200, 800] }]);
+    const face = (await site(page)).typeStyles.find((style) => style.id === 'menu')?.family ?? '';
+    expect(await header.locator('body').evaluate(async (_body, name) => (await document.fonts.load(`16px hm-${name}`)).length, face)).toBe(1);
   });
 
   test('a failing contrast is mended by one key, and what a swatch reaches lights up', async ({ page }) => {

@@ -92,6 +92,27 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Panel', exact: true }).click();
     },
   },
+  'bench-designs': { path: '/sites/marisma/bench/header', prepare: async (page) => { await stageFrame(page); await page.keyboard.press('Alt+d'); await page.waitForTimeout(3500); } },
+  'bench-arrange': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Row Main', exact: true }).click();
+      await page.getByRole('button', { name: 'Arrangement of the row' }).click();
+      await page.waitForTimeout(2500);
+    },
+  },
+  'bench-spread': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Link, level 1', exact: true }).click();
+      await page.keyboard.press('Alt+s');
+      await page.waitForTimeout(3000);
+    },
+  },
+  palette: { path: '/sites/marisma/palette', prepare: async (page) => { await page.getByRole('button', { name: /^Reed/ }).click(); await page.mouse.move(640, 790); } },
+  'palette-type': { path: '/sites/marisma/palette', prepare: async (page) => { await page.getByRole('region', { name: 'Type' }).scrollIntoViewIfNeeded(); await page.mouse.move(640, 500); await page.mouse.wheel(0, 2000); } },
   'hand-off': { path: '/sites/marisma/hand-off', prepare: async (page) => { await page.getByText(/B gzip/).first().waitFor(); } },
 };
 

@@ -134,7 +134,7 @@ describe('wrong requests', () => {
 });
 
 describe('the rest', () => {
-  test('health tells the database and the schema', async () => { expect(await ask('/api/health')).toMatchObject({ status: 200, body: { status: 'ready', schemaVersion: 2 } }); });
+  test('health tells the database and the schema', async () => { expect(await ask('/api/health')).toMatchObject({ status: 200, body: { status: 'ready', schemaVersion: 3 } }); });
   test('the zip holds the hand-off and is the same each time', async () => {
     const zip = async () => new Uint8Array(await (await app.request('/api/sites/marisma/hand-off.zip')).arrayBuffer());
     const first = await zip();
@@ -158,7 +158,7 @@ describe('the rest', () => {
     await reader?.cancel();
     expect(seen).toContain('event: revision');
   });
-  test('migrating again changes nothing', async () => { expect(await migrateDatabase(own.url)).toBe(2); });
+  test('migrating again changes nothing', async () => { expect(await migrateDatabase(own.url)).toBe(3); });
   test('errors that mean the database is away are told from others', () => {
     expect([{ code: 'ECONNREFUSED' }, { code: 'PROTOCOL_CONNECTION_LOST' }, new Error("Can't add new command when connection is in closed state")].every(isDatabaseAway)).toBe(true);
     expect([{ code: 'ER_DUP_ENTRY' }, new Error('x'), {}].some(isDatabaseAway)).toBe(false);

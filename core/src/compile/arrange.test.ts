@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { gzipSync } from 'node:zlib';
 import { HtmlValidate } from 'html-validate';
 import { DEMO, DEMO_HEADER, FONTS, measure, rawDemo } from '../../test/demo.ts';
 import { furnish } from '../../test/furnished.ts';
@@ -171,6 +172,8 @@ describe('parts of every kind', () => {
   test('bring along only the script they need', () => {
     expect(script).toContain("querySelectorAll('details')");
     expect(compile(DEMO).script).not.toContain('details');
+    // Everything a header can need, under 1.5 kB.
+    expect(gzipSync(script, { level: 9 }).byteLength).toBeLessThan(1500);
   });
   test('every slot of every part there is can be selected by its class', () => {
     for (const part of ['search', 'social', 'text', 'image', 'rule', 'shortcut'] as const) for (const slot of Object.keys(SLOTS[part])) expect(markup).toMatch(new RegExp(`class="[^"]*hm-${slot}[" -]`));

@@ -23,8 +23,7 @@ export const ROOT_SIZE = 16;
 /** The page's width where none is given, in px. */
 const USUAL_WIDTH = 1280;
 
-const FUNCTIONS = ['clamp', 'min', 'max', 'calc'] as const;
-type FunctionName = (typeof FUNCTIONS)[number];
+type FunctionName = 'clamp' | 'min' | 'max' | 'calc';
 
 /** A length as a tree; a plain number has no unit. */
 export type LengthTree =

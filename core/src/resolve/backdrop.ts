@@ -114,7 +114,7 @@ function drawThrough(content: Rgba, boxes: readonly Box[], chosen: readonly Rgba
   let at = 0;
   let drawn = content;
   for (const { layers, opacity } of boxes) {
-    for (let layer = 0; layer < layers.length; layer++) drawn = layOver(drawn, chosen[at++] as Rgba);
+    for (const _layer of layers) drawn = layOver(drawn, chosen[at++] as Rgba);
     drawn = withAlpha(drawn, opacity);
   }
   return layOver(drawn, ground);

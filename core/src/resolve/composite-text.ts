@@ -11,15 +11,17 @@ type Palette = Pick<Site, 'palette'>;
 
 /** Splits at commas that stand outside brackets. */
 function parts(text: string): string[] {
-  const found = [''];
+  const found: string[] = [];
   let depth = 0;
-  for (const letter of text) {
+  let start = 0;
+  [...text].forEach((letter, index, letters) => {
     if (letter === '(') depth++;
     if (letter === ')') depth--;
-    if (letter === ',' && depth === 0) found.push('');
-    else found[found.length - 1] += letter;
-  }
-  return found.map((part) => part.trim());
+    if (letter !== ',' || depth !== 0) return;
+    found.push(letters.slice(start, index).join(''));
+    start = index + 1;
+  });
+  return [...found, [...text].slice(start).join('')].map((part) => part.trim());
 }
 
 const LEADING_NUMBER = /^(-?\d*\.?\d+)(?:px)?(?=\s|$)/;

@@ -62,12 +62,10 @@ function parseCorners(entry: Extract<Property, { kind: 'corners' }>, text: strin
 function parseNumber(entry: Extract<Property, { kind: 'number' }>, text: string): Result<Value, string> {
   const unit = entry.unit ?? '';
   const match = /^(-?\d*\.?\d+)\s*(ms|%)?$/.exec(withPoint(text));
-  if (!match || (match[2] !== undefined && match[2] !== unit)) return fail(`“${text}” is no number${unit === '' ? '' : ` of ${unit}`}; type ${formatNumber(entry)}`);
+  if (!match || (match[2] !== undefined && match[2] !== unit)) return fail(`“${text}” is no number${unit === '' ? '' : ` of ${unit}`} from ${entry.min} to ${entry.max}`);
   const value = Number(match[1]);
   return acceptsValue(entry, value) ? succeed(value) : fail(`${text} is outside ${entry.min} to ${entry.max}`);
 }
-
-const formatNumber = (entry: Extract<Property, { kind: 'number' }>) => String(entry.initial);
 
 /** A keyword, or the start of the only one it can be. */
 function parseChoice(entry: Extract<Property, { kind: 'choice' }>, text: string): Result<Value, string> {

@@ -79,7 +79,7 @@ function makePart(making: Making, given: StarterPart, foldBand: string | null): 
   const part = making.take(given.kind) ?? newPart(making, given);
   const { bands: _old, ...kept } = part;
   const bands = bandsOf(making.site, foldBand, given.only);
-  return { ...kept, ...given.settings, ...(bands ? { bands } : {}), look: fitLook(given.look, foldBand) } as Part;
+  return { ...kept, ...given.settings, ...(bands ? { bands } : {}), look: fitLook(given.look, foldBand) };
 }
 
 function makeRow(making: Making, row: StarterRow, foldBand: string | null, index: number): Row {

@@ -16,10 +16,11 @@ const line = (width: number, colour: typeof LINE | typeof INK | typeof ACCENT = 
 const shadow = (y: number, blur: number, alpha: number) => ({ shadows: [{ x: 0, y, blur, colour: { role: 'ink', alpha } }] }) as const;
 const smooth = { motionTime: 160 } as const;
 
-const logo = (look: StarterPart['look'] = {}): StarterPart => ({ kind: 'logo', look });
+/** On a phone the name is smaller, so that a call to action and the opener stand beside it. */
+const logo = (rest = {}, narrow = {}): StarterPart => ({ kind: 'logo', look: { logo: slot({ rest: { ...rest } }, { rest: { size: 16, gap: 6, ...narrow } }), drawing: slot({}, { rest: { drawnHeight: 30 } }) } });
 const opener = (look: StarterPart['look'] = { opener: slot({ hover: { fill: SOFT }, rest: { radius: 6 } }) }): StarterPart => ({ kind: 'opener', look });
-const button = (look: StarterPart['look'] = {}): StarterPart => ({
-  kind: 'button', look: { button: slot({ rest: { paddingInline: 16, paddingBlock: 9, radius: 6, ...smooth }, hover: { fill: INK, colour: PAPER } }), ...look },
+const button = (rest = {}, hover: object = { fill: INK, colour: PAPER }): StarterPart => ({
+  kind: 'button', look: { button: slot({ rest: { paddingInline: 16, paddingBlock: 9, radius: 6, ...smooth, ...rest }, hover }, { rest: { paddingInline: 10, paddingBlock: 7, size: 13 } }) },
 });
 const box = (extra = {}) => slot({ rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, shadow: shadow(6, 20, 0.16), ...extra } }, { rest: { shadow: { shadows: [] }, lineTop: { line: null } } });
 const darkBox = slot({ rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, shadow: shadow(6, 20, 0.3), fill: INK } }, { rest: { fill: NONE, shadow: { shadows: [] } } });
@@ -48,7 +49,7 @@ export const STARTERS: readonly Starter[] = [
     id: 'growing-line', name: 'Growing line', about: 'links beside the end; a line grows beneath the one pointed at', tags: ['one row', 'stays'], stays: true, over: false, type: sans('work-sans', 15),
     look: { bar: slot({ rest: { lineBottom: line(1) }, scrolled: { shadow: shadow(2, 14, 0.14) } }) },
     rows: [{
-      name: 'Main', arrangement: 'far', contained: 1200, start: [logo()], end: [button({ button: slot({ rest: { paddingInline: 18, paddingBlock: 10, radius: 0, ...smooth }, hover: { fill: INK, colour: PAPER } }) }), opener()],
+      name: 'Main', arrangement: 'far', contained: 1200, start: [logo()], end: [button({ paddingInline: 18, paddingBlock: 10, radius: 0 }), opener()],
       middle: [menu({
         list: slot({ rest: { gap: 22 } }, { rest: { gap: 0 } }), submenu: box({ radius: 0, lineTop: line(2, ACCENT) }),
         link: levels(slot({
@@ -85,12 +86,12 @@ export const STARTERS: readonly Starter[] = [
     rows: [{
       name: 'Main', arrangement: 'around', start: [logo()], end: [opener()],
       middle: [menu({
-        list: slot({ rest: { gap: 10 } }, { rest: { gap: 0 } }), submenu: box({ radius: 3 }),
+        list: slot({ rest: { gap: 2 } }, { rest: { gap: 0 } }), submenu: box({ radius: 3 }),
         link: slot({
           rest: { paddingInline: 12, paddingBlock: 10, markThickness: 2, markOffset: 2, ...smooth }, hover: { colour: ACCENT }, current: { mark: 'dot' },
         }),
       })],
-      look: { row: slot({ rest: { height: 92, gap: 28 } }, { rest: { height: 68, paddingInline: 16 } }) },
+      look: { row: slot({ rest: { height: 92, gap: 20 } }, { rest: { height: 68, paddingInline: 12, gap: 8 } }) },
     }],
     panel: { side: 'start', look: quietPanel },
   },
@@ -98,8 +99,8 @@ export const STARTERS: readonly Starter[] = [
     id: 'over-the-view', name: 'Over the view', about: 'lies over the page’s picture, and gets a ground of its own once the page is scrolled', tags: ['one row', 'stays', 'over a picture'], stays: true, over: true,
     type: sans('outfit', 17, 500), look: { bar: slot({ rest: { fill: { role: 'ink', alpha: 0.82 }, ...smooth }, scrolled: { fill: INK, shadow: shadow(4, 18, 0.3) } }) },
     rows: [{
-      name: 'Main', arrangement: 'far', start: [logo({ logo: slot({ rest: { colour: PAPER } }) })],
-      end: [button({ button: slot({ rest: { fill: PAPER, colour: INK, paddingInline: 18, paddingBlock: 10, radius: 999, ...smooth }, hover: { fill: SOFT } }) }), opener({ opener: slot({ rest: { colour: PAPER } }) })],
+      name: 'Main', arrangement: 'far', start: [logo({ colour: PAPER })],
+      end: [button({ fill: PAPER, colour: INK, paddingInline: 18, paddingBlock: 10, radius: 999 }, { fill: SOFT }), opener({ opener: slot({ rest: { colour: PAPER } }) })],
       middle: [menu({
         list: slot({ rest: { gap: 6 } }), submenu: darkBox, marker: slot({ rest: { colour: PAPER } }, { rest: { colour: INK } }),
         link: levels(slot({
@@ -114,7 +115,7 @@ export const STARTERS: readonly Starter[] = [
     id: 'island', name: 'Island', about: 'a rounded bar that floats clear of the page’s edges', tags: ['one row', 'stays'], stays: true, over: false, type: sans('rubik', 15, 500),
     look: { bar: slot({ rest: { marginInline: 24, marginBlock: 14, radius: 999, shadow: shadow(4, 22, 0.16), lineTop: line(1), lineBottom: line(1), lineStart: line(1), lineEnd: line(1) }, scrolled: { shadow: shadow(8, 28, 0.26) } }, { rest: { marginInline: 10, marginBlock: 10 } }) },
     rows: [{
-      name: 'Main', arrangement: 'between', start: [logo()], end: [button({ button: slot({ rest: { paddingInline: 20, paddingBlock: 10, radius: 999, ...smooth }, hover: { fill: INK, colour: PAPER } }) }), opener({ opener: slot({ rest: { radius: 999 }, hover: { fill: SOFT } }) })],
+      name: 'Main', arrangement: 'between', start: [logo()], end: [button({ paddingInline: 20, paddingBlock: 10, radius: 999 }), opener({ opener: slot({ rest: { radius: 999 }, hover: { fill: SOFT } }) })],
       middle: [menu({
         list: slot({ rest: { gap: 2, fill: SOFT, radius: 999, paddingInline: 4, paddingBlock: 4 } }, { rest: { fill: NONE, paddingInline: 0 } }), submenu: box({ radius: 16 }),
         link: slot({ rest: { paddingInline: 14, paddingBlock: 7, radius: 999, ...smooth }, current: { fill: PAPER }, hover: { fill: PAPER } }, { rest: { radius: 10 }, hover: { fill: SOFT }, current: { fill: SOFT } }),
@@ -127,7 +128,7 @@ export const STARTERS: readonly Starter[] = [
     id: 'ledger', name: 'Ledger', about: 'links in even columns with lines between them, in small capitals of the same width', tags: ['several rows'], stays: false, over: false,
     type: { menu: { family: 'archivo', size: 13, weight: 600 }, title: { family: 'archivo', size: 24, weight: 800 }, action: { family: 'archivo', size: 13, weight: 700 } }, look: {},
     rows: [
-      { name: 'Main', arrangement: 'between', start: [logo()], end: [button({ button: slot({ rest: { letters: 'capitals', tracking: 0.6, paddingInline: 16, paddingBlock: 10, radius: 0, ...smooth }, hover: { fill: INK, colour: PAPER } }) }), opener()], look: { row: slot({ rest: { height: 72 } }, { rest: { paddingInline: 16, gap: 8 } }) } },
+      { name: 'Main', arrangement: 'between', start: [logo()], end: [button({ letters: 'capitals', tracking: 0.6, paddingInline: 16, paddingBlock: 10, radius: 0 }), opener()], look: { row: slot({ rest: { height: 72 } }, { rest: { paddingInline: 16, gap: 8 } }) } },
       {
         name: 'Columns', arrangement: 'equal', look: { row: slot({ rest: { height: 46, lineTop: line(1, INK), lineBottom: line(1, INK), gap: 0 } }, { rest: { height: 0, lineTop: { line: null }, lineBottom: { line: null } } }) },
         middle: [menu({
@@ -142,7 +143,7 @@ export const STARTERS: readonly Starter[] = [
     id: 'masthead', name: 'Masthead', about: 'the name alone in the middle, the links between two lines beneath it', tags: ['several rows', 'centred', 'serif'], stays: false, over: false,
     type: { menu: { family: 'source-serif-4', size: 17, weight: 500 }, title: { family: 'source-serif-4', size: 34, weight: 700 }, action: { family: 'source-serif-4', size: 16, weight: 600 } }, look: {},
     rows: [
-      { name: 'Name', arrangement: 'centre', middle: [logo({ logo: slot({}, { rest: { size: 24 } }) })], end: [opener()], look: { row: slot({ rest: { height: 96 } }, { rest: { height: 68, paddingInline: 16 } }) } },
+      { name: 'Name', arrangement: 'centre', middle: [logo({}, { size: 20 })], end: [opener()], look: { row: slot({ rest: { height: 96 } }, { rest: { height: 68, paddingInline: 12, gap: 6 } }) } },
       {
         name: 'Links', arrangement: 'between', look: { row: slot({ rest: { height: 50, lineTop: line(1, INK), lineBottom: line(3, INK) } }, { rest: { height: 0, lineTop: { line: null } } }) },
         middle: [menu({
@@ -157,7 +158,7 @@ export const STARTERS: readonly Starter[] = [
     id: 'night', name: 'Night', about: 'light on dark, the current link in a box of the accent', tags: ['one row', 'dark'], stays: false, over: false, type: sans('bricolage-grotesque', 16, 500),
     look: { bar: slot({ rest: { fill: INK } }) },
     rows: [{
-      name: 'Main', arrangement: 'last-apart', apart: 1, start: [logo({ logo: slot({ rest: { colour: PAPER } }) })], end: [opener({ opener: slot({ rest: { colour: PAPER } }) })],
+      name: 'Main', arrangement: 'last-apart', apart: 1, start: [logo({ colour: PAPER })], end: [opener({ opener: slot({ rest: { colour: PAPER } }) })],
       middle: [menu({
         list: slot({ rest: { gap: 4 } }), submenu: box({ fill: INK }), marker: slot({ rest: { colour: PAPER } }),
         link: slot({ rest: { colour: PAPER, paddingInline: 14, paddingBlock: 9, radius: 4, ...smooth }, current: { fill: ACCENT, colour: ON_ACCENT }, hover: { fill: PAPER, colour: INK } }),
@@ -192,7 +193,7 @@ export const STARTERS: readonly Starter[] = [
     id: 'pointer', name: 'Pointer', about: 'a strip of the accent with a little pointer under the link', tags: ['one row', 'dark'], stays: false, over: false, type: sans('karla', 17, 600),
     look: { bar: slot({ rest: { fill: ACCENT } }) },
     rows: [{
-      name: 'Main', arrangement: 'first-centred', apart: 1, start: [logo({ logo: slot({ rest: { colour: ON_ACCENT } }) })], end: [opener({ opener: slot({ rest: { colour: ON_ACCENT } }) })],
+      name: 'Main', arrangement: 'first-centred', apart: 1, start: [logo({ colour: ON_ACCENT })], end: [opener({ opener: slot({ rest: { colour: ON_ACCENT } }) })],
       middle: [menu({
         list: slot({ rest: { gap: 0 } }), submenu: box({ radius: 0 }), marker: levels(slot({ rest: { colour: ON_ACCENT } }, { rest: { colour: INK } }), {}),
         link: levels(slot({ rest: { colour: INK, paddingInline: 14, paddingBlock: 10, ...smooth }, hover: { fill: SOFT } }), {
@@ -204,12 +205,12 @@ export const STARTERS: readonly Starter[] = [
     panel: { side: 'end', look: quietPanel },
   },
   {
-    id: 'brackets', name: 'Brackets', about: 'plain type; brackets close in on the link pointed at', tags: ['one row', 'centred', 'serif'], stays: false, over: false,
+    id: 'brackets', name: 'Brackets', about: 'plain type; brackets close in on the link pointed at', tags: ['one row', 'serif'], stays: false, over: false,
     type: { menu: { family: 'literata', size: 17, weight: 400 }, title: { family: 'literata', size: 22, weight: 700 }, action: { family: 'literata', size: 16, weight: 600 } }, look: {},
     rows: [{
-      name: 'Main', arrangement: 'centre', start: [logo()], end: [button({ button: slot({ rest: { fill: NONE, colour: INK, paddingInline: 16, paddingBlock: 9, lineTop: line(1, INK), lineBottom: line(1, INK), lineStart: line(1, INK), lineEnd: line(1, INK), ...smooth }, hover: { fill: INK, colour: PAPER } }) }), opener()],
+      name: 'Main', arrangement: 'between', start: [logo()], end: [button({ fill: NONE, colour: INK, paddingInline: 16, paddingBlock: 9, lineTop: line(1, INK), lineBottom: line(1, INK), lineStart: line(1, INK), lineEnd: line(1, INK) }), opener()],
       middle: [menu({
-        list: slot({ rest: { gap: 12 } }, { rest: { gap: 0 } }), submenu: box({ radius: 0, shadow: { shadows: [] }, lineTop: line(1, INK), lineBottom: line(1, INK), lineStart: line(1, INK), lineEnd: line(1, INK) }),
+        list: slot({ rest: { gap: 2 } }, { rest: { gap: 0 } }), submenu: box({ radius: 0, shadow: { shadows: [] }, lineTop: line(1, INK), lineBottom: line(1, INK), lineStart: line(1, INK), lineEnd: line(1, INK) }),
         link: slot({ rest: { paddingInline: 12, paddingBlock: 7, markThickness: 2, ...smooth }, hover: { mark: 'brackets' }, current: { mark: 'brackets', markColour: INK } }),
       })],
       look: { row: slot({ rest: { height: 80 } }, { rest: { height: 64, paddingInline: 16, gap: 8 } }) },

@@ -1,5 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO, DEMO_HEADER, FONTS } from '../../test/demo.ts';
+import { DEMO, DEMO_HEADER, FONTS, measure } from '../../test/demo.ts';
+import { rowExtent } from '../layout/fit.ts';
 import { compileHeader } from '../compile/compile.ts';
 import type { Site } from '../document/site.ts';
 import type { Header } from '../document/pieces/header.ts';
@@ -48,6 +49,12 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))('the 
     expect(output.markup).toContain('>News</a>');
     expect(output.stylesheet).not.toMatch(/undefined|NaN|\[object/);
     expect(output.script.includes('data-hm-scrolled')).toBe(starter.stays);
+  });
+  test('stands on one line on a phone of 375 px, and unfolded where it unfolds', () => {
+    const { site } = apply(DEMO, starter);
+    const header = findHeader(site) as Header;
+    const needed = site.bands.map((_band, band) => Math.max(...header.rows.map((row) => rowExtent(site, header, row, band, measure).width)));
+    expect(needed.map((width, band) => (width <= Math.max(375, site.bands[band]?.min ?? 0) ? 'fits' : `needs ${Math.round(width)}`))).toEqual(site.bands.map(() => 'fits'));
   });
   test('can be read in every state, over whatever lies behind', () => {
     const { site } = apply(DEMO, starter);

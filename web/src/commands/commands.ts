@@ -72,6 +72,7 @@ export const COMMANDS: readonly Command[] = [
   local('bench-compare', 'Hold the stage against the kept version (hold ` to see it in place)', ['alt+c']),
   local('bench-keep', 'Keep this version to compare with', ['alt+k']),
   local('bench-starters', 'Choose a starting design', ['alt+d']),
+  local('bench-tie', 'Add a breakpoint at the stage’s width', ['alt+b']),
   local('bench-filter', 'Find a property', ['alt+f']),
   { id: 'find', label: 'Find a command', keys: ['mod+k'], when: always, run: ({ openFinder }) => { openFinder(); } },
   { id: 'keys', label: 'Show all keys', keys: ['mod+/'], when: always, run: ({ openKeys }) => { openKeys(); } },

@@ -27,13 +27,13 @@ function Grip({ cell }: { readonly cell: SheetCell }) {
   const store = useSiteStore();
   const { property: id, state } = cell.cell;
   const { value } = cell.resolved;
-  const start = useRef(0);
+  const start = useRef({ x: 0, value });
   const last = useRef<typeof value | null>(null);
   const asEdit = (dragged: typeof value) => ({ name: 'set-look', args: { cells: [{ ...cell.cell, value: dragged }] } }) as const;
   const drag = useDrag({
     onMove: (event) => {
-      const steps = Math.round((event.clientX - start.current) / WAY) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
-      last.current = steps === 0 ? null : stepValue(id, value, steps);
+      const steps = Math.round((event.clientX - start.current.x) / WAY) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+      last.current = steps === 0 ? null : stepValue(id, start.current.value, steps);
       store.preview(last.current === null ? null : asEdit(last.current));
     },
     onEnd: () => {
@@ -43,7 +43,7 @@ function Grip({ cell }: { readonly cell: SheetCell }) {
     onCancel: () => { store.preview(null); },
   });
   return (
-    <span aria-hidden="true" title="Drag to change" {...drag} onPointerDown={(event) => { start.current = event.clientX; last.current = null; drag.onPointerDown(event); }}
+    <span aria-hidden="true" title="Drag to change" {...drag} onPointerDown={(event) => { start.current = { x: event.clientX, value }; last.current = null; drag.onPointerDown(event); }}
       className="ml-auto hidden h-6 w-6 shrink-0 cursor-ew-resize touch-none place-items-center text-ink-faint select-none group-hover:grid group-aria-selected:grid">↔</span>
   );
 }

@@ -64,9 +64,10 @@ export function StageArea({ site, header, fonts, scene, tall }: Props) {
   const onPick = ({ owner, slot, level, index }: Picked) => { selectSlot(owner, slot, level, index); };
   useEffect(() => {
     // What stands in the panel can only be seen where the menu is folded.
-    const unfolds = site.bands.findLast((band) => band.min > 0)?.min ?? 0;
-    if (reveal === 'panel' && benchStore.getState().width >= unfolds) setWidth(Math.min(390, unfolds - 1));
-  }, [reveal, site.bands]);
+    const fold = site.bands.findIndex((band) => band.id === header.foldBand);
+    const unfolds = site.bands[fold - 1]?.min ?? 0;
+    if (reveal === 'panel' && unfolds > 0 && benchStore.getState().width >= unfolds) setWidth(Math.min(390, unfolds - 1));
+  }, [reveal, site.bands, header.foldBand]);
   if (spread && scene) return <Spread site={site} header={header} scene={scene} fonts={fonts} />;
   const instead = compare === 'instead' && kept !== null;
   return (

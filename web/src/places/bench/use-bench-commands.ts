@@ -1,7 +1,7 @@
-import type { Site } from '@hamaca/core';
+import { idsOf, uniqueName, type Site } from '@hamaca/core';
 import { useEffect, useMemo } from 'react';
 import { useCommandActions } from '../../commands/use-commands.tsx';
-import { useSiteState } from '../../state/open-site.tsx';
+import { useEdit, useSiteState } from '../../state/open-site.tsx';
 import { benchStore, showStarters } from './bench-state.ts';
 
 const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');
@@ -9,6 +9,7 @@ const isTyping = (target: EventTarget | null) => target instanceof HTMLElement &
 /** What the bench offers to the registry of commands, and the key that shows the kept version while it is held. */
 export function useBenchCommands(site: Site): void {
   const id = useSiteState((state) => state.id);
+  const edit = useEdit();
   useEffect(() => {
     // The version a designer came with is the first one kept.
     if (benchStore.getState().keptOf !== id) benchStore.setState({ kept: site, keptOf: id, compare: 'off', spread: false });
@@ -18,8 +19,12 @@ export function useBenchCommands(site: Site): void {
     'bench-compare': () => { benchStore.setState(({ compare }) => ({ compare: compare === 'beside' ? 'off' : 'beside', spread: false })); },
     'bench-keep': () => { benchStore.setState({ kept: site }); },
     'bench-starters': () => { showStarters(true); },
+    'bench-tie': () => {
+      const { width } = benchStore.getState();
+      edit({ name: 'add-band', args: { band: { id: uniqueName('band', idsOf(site)), name: `From ${width}`, min: width } } }, 'Add a breakpoint');
+    },
     'bench-filter': () => { document.querySelector<HTMLElement>('[aria-label="Find a property"]')?.focus(); },
-  }), [site]);
+  }), [site, edit]);
   useCommandActions(actions);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

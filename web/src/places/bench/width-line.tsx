@@ -1,4 +1,4 @@
-import { fitAt, fitLine, type Fit, type Header, type Measurer, type Site } from '@hamaca/core';
+import { bandAt, fitAt, fitLine, idsOf, uniqueName, type Fit, type Header, type Measurer, type Site } from '@hamaca/core';
 import { useMemo, useRef, type KeyboardEvent } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { useRoom } from '../../controls/use-room.ts';
@@ -42,6 +42,12 @@ interface Props {
   readonly measure: Measurer;
 }
 
+/** The knot at which the header unfolds; the narrowest one where it never folds. */
+function foldKnot(site: Site, header: Header) {
+  const fold = site.bands.findIndex((band) => band.id === header.foldBand);
+  return fold > 0 ? site.bands[fold - 1] : site.bands.slice(0, -1).at(-1);
+}
+
 /** The ruler of widths as a rope between two posts: where the row fits, the stage's width, and the breakpoints as knots. */
 export function WidthLine({ site, header, measure }: Props) {
   const store = useSiteStore();
@@ -59,7 +65,11 @@ export function WidthLine({ site, header, measure }: Props) {
   const fit = fitAt(line, width);
   const knots = site.bands.slice(0, -1);
   const moveKnot = (id: string, min: number) => { store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint'); };
-  const unfolding = knots.at(-1);
+  const unfolding = foldKnot(site, header);
+  const tie = (at: number) => {
+    const id = uniqueName('band', idsOf(site));
+    store.edit({ name: 'add-band', args: { band: { id, name: `From ${Math.round(at)}`, min: at } } }, 'Add a breakpoint');
+  };
   const suggested = line.safeBreakpoint;
   const showSuggestion = suggested !== null && unfolding !== undefined && suggested !== unfolding.min && suggested > WIDTHS.from && suggested < WIDTHS.to;
 
@@ -67,7 +77,7 @@ export function WidthLine({ site, header, measure }: Props) {
     <div className="flex items-stretch gap-4 border-b border-twine bg-cotton px-4 py-1">
       <div ref={ref} className="relative h-[52px] min-w-0 grow touch-none select-none" data-fit={fit}>
         <svg width={length + 2 * MARGIN} height="52" className="absolute inset-0" aria-hidden="true"
-          onPointerDown={(event) => { setWidth(toWidth(event.clientX)); }}>
+          onPointerDown={(event) => { setWidth(toWidth(event.clientX)); }} onDoubleClick={(event) => { tie(toWidth(event.clientX)); }}>
           <g transform={`translate(${MARGIN} 0)`}>
             {TICKS.map((tick) => (
               <g key={tick}>
@@ -92,7 +102,7 @@ export function WidthLine({ site, header, measure }: Props) {
         )}
         {knots.map((band) => (
           <Knot key={band.id} min={band.min} name={band.name} x={MARGIN + toX(band.min)} y={ropeY(toX(band.min) / length)} toWidth={toWidth}
-            onPreview={(min) => { store.preview(min === null ? null : { name: 'set-band-start', args: { id: band.id, min } }); }} onMove={(min) => { moveKnot(band.id, min); }} />
+            onPreview={(min) => { store.preview(min === null ? null : { name: 'set-band-start', args: { id: band.id, min } }); }} onMove={(min) => { moveKnot(band.id, min); }} onUntie={() => { store.edit({ name: 'remove-band', args: { id: band.id } }, 'Remove a breakpoint'); }} />
         ))}
         <div role="slider" tabIndex={0} aria-label="Width of the stage" aria-valuemin={WIDTHS.from} aria-valuemax={WIDTHS.to} aria-valuenow={width}
           aria-valuetext={`${width} px, ${FIT_WORDS[fit]}`} {...pointer}
@@ -107,7 +117,7 @@ export function WidthLine({ site, header, measure }: Props) {
           <span className="rounded-[2px] bg-ink px-1 py-px text-white">{width}</span>
         </div>
       </div>
-      <Numbers line={line} width={width} unfolding={unfolding} suggested={showSuggestion ? suggested : null} onMove={moveKnot} />
+      <Numbers line={line} band={bandAt(site, width)} width={width} unfolding={unfolding} suggested={showSuggestion ? suggested : null} onMove={moveKnot} />
     </div>
   );
 }
@@ -120,9 +130,10 @@ interface KnotProps {
   readonly toWidth: (clientX: number) => number;
   readonly onPreview: (min: number | null) => void;
   readonly onMove: (min: number) => void;
+  readonly onUntie: () => void;
 }
 
-function Knot({ min, name, x, y, toWidth, onPreview, onMove }: KnotProps) {
+function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProps) {
   const latest = useRef<number | null>(null);
   const drag = useDrag({
     onMove: (event) => { latest.current = Math.round(toWidth(event.clientX)); onPreview(latest.current); },
@@ -131,12 +142,14 @@ function Knot({ min, name, x, y, toWidth, onPreview, onMove }: KnotProps) {
   });
   return (
     <div role="slider" tabIndex={0} aria-label={`Breakpoint where ${name} starts`} aria-valuemin={WIDTHS.from} aria-valuemax={WIDTHS.to} aria-valuenow={min} aria-valuetext={`${min} px`} {...drag}
-      title={`${name} starts at ${min} px; drag, or use the arrow keys`}
+      title={`${name} starts at ${min} px; drag, or use the arrow keys; Delete unties it`}
       onKeyDown={(event) => {
         const step = keyStep(event);
-        if (step === null) return;
+        const isUntied = event.key === 'Delete' || event.key === 'Backspace';
+        if (step === null && !isUntied) return;
         event.preventDefault();
-        onMove(min + step);
+        if (isUntied) onUntie();
+        else onMove(min + (step ?? 0));
       }}
       style={{ left: x - 12, top: y - 12 }} className="absolute grid size-6 cursor-ew-resize place-items-center rounded-full">
       <span className="size-4 rounded-full border-[3px] border-cotton bg-ink outline-2 outline-ink" />
@@ -146,6 +159,7 @@ function Knot({ min, name, x, y, toWidth, onPreview, onMove }: KnotProps) {
 
 interface NumbersProps {
   readonly line: ReturnType<typeof fitLine>;
+  readonly band: number;
   readonly width: number;
   readonly unfolding: { readonly id: string; readonly min: number } | undefined;
   readonly suggested: number | null;
@@ -153,9 +167,8 @@ interface NumbersProps {
 }
 
 /** The same in numbers: the breakpoint to type, what the row needs, what is left at this width. */
-function Numbers({ line, width, unfolding, suggested, onMove }: NumbersProps) {
-  const folded = unfolding !== undefined && width < unfolding.min;
-  const extent = folded ? line.needed.at(-1) : line.needed[0];
+function Numbers({ line, band, width, unfolding, suggested, onMove }: NumbersProps) {
+  const extent = line.needed[band];
   const needed = Math.ceil(extent?.width ?? 0);
   const left = width - needed;
   return (
