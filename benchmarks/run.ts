@@ -134,22 +134,14 @@ async function dragFrames(page: Page, at: { readonly x: number; readonly y: numb
   if (!frame) throw new Error('no stage');
   await page.mouse.move(at.x, at.y);
   await page.mouse.down();
-  await frame.evaluate(() => {
-    const state = window as unknown as { frames: number[]; counting: boolean };
-    state.frames = [];
-    state.counting = true;
-    const loop = (now: number) => { state.frames.push(now); if (state.counting) requestAnimationFrame(loop); };
-    requestAnimationFrame(loop);
-  });
+  // As text: the loader would put helpers of its own into a function.
+  await frame.evaluate('frames = []; counting = true; requestAnimationFrame(function loop(now) { frames.push(now); if (counting) requestAnimationFrame(loop); }); 0');
   for (let step = 1; step <= steps; step++) {
     await page.mouse.move(at.x + step, at.y);
     await page.waitForTimeout(8);
   }
-  const times = await frame.evaluate(() => {
-    const state = window as unknown as { frames: number[]; counting: boolean };
-    state.counting = false;
-    return state.frames.slice(1).map((now, index) => now - (state.frames[index] ?? now));
-  });
+  const stamps = await frame.evaluate<number[]>('counting = false; frames');
+  const times = stamps.slice(1).map((now, index) => now - (stamps[index] ?? now));
   await page.keyboard.press('Escape');
   await page.mouse.up();
   return times;

@@ -6,10 +6,11 @@ import type { Social } from '../document/parts/social.ts';
 import type { State } from '../document/states.ts';
 import type { Row } from '../document/pieces/header.ts';
 import type { Value } from '../document/values.ts';
-import { ownersOf, placedParts, type Owner } from '../document/walk.ts';
+import { findPart, ownersOf, type Owner } from '../document/walk.ts';
 import { wearsSlot } from '../document/worn.ts';
 import { bandEnd, effectiveLook, fallbackValue, holderOf, sameAs } from '../resolve/resolve.ts';
 import { sameJson } from '../base/json.ts';
+import { memoise } from '../base/memo.ts';
 import type { Look, SlotLook } from '../document/look.ts';
 import type { Site } from '../document/site.ts';
 import { folded, unfolded } from './media.ts';
@@ -71,6 +72,13 @@ function declare(slotContext: SlotContext, id: PropertyId, value: Value, state: 
   return declarations.map(([name, css]): Declaration => [name, containedPadding(css === '0' ? '0px' : css, contained)]);
 }
 
+/** The properties a slot may have to say without a look: those with a default, those of type, those the root inherits to it, networks’ colours. */
+const baseProperties = memoise((kind: SlotKind): readonly PropertyId[] => kind.properties.filter((id) => {
+  const entry = property(id);
+  if (entry.on !== undefined || holderOf(kind, id) !== null) return false;
+  return kind.defaults[id] !== undefined || entry.typed === true || entry.inherited === true || id === 'fill';
+}));
+
 /**
  * What a slot has where its look says nothing. Inherited properties equal to the root's are left to inheritance,
  * others equal to the reset to the reset.
@@ -78,9 +86,8 @@ function declare(slotContext: SlotContext, id: PropertyId, value: Value, state: 
 function baseDeclarations(slotContext: SlotContext, candidates: readonly Candidate[], inherited: InheritedBase): Declaration[] {
   const { context, kind } = slotContext;
   const within = kind.inside ?? kind.inherits;
-  return kind.properties.flatMap((id): Declaration[] => {
+  return baseProperties(kind).flatMap((id): Declaration[] => {
     const entry = property(id);
-    if (entry.on !== undefined || holderOf(kind, id) !== null) return [];
     const { value } = fallbackValue(context.site, kind, id);
     const given = entry.inherited && within === undefined ? (inherited[id] ?? entry.initial) : entry.inherited ? undefined : entry.initial;
     if (given !== undefined && sameJson(given, value) && networkVariable(slotContext, id) === null) return [];
@@ -126,9 +133,13 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
   const { context, owner, slot, marks } = slotContext;
   const selector = slotSelector(context, owner, slot, at.level, at.state);
   const conditions = [...stateMedia(context, at.state), ...bandMedia(context, at.band)];
-  const of = (aim: Aim) => group.filter((candidate) => aimOf(candidate.property) === aim)
-    .flatMap((candidate) => (candidate.property === 'mark' && marks ? marks.declarations(candidate) : declare(slotContext, candidate.property, candidate.value, candidate.state)));
-  const [own, mark, between, motion] = [of('slot'), marks ? of('mark') : [], of('between'), of('motion')];
+  const aimed: Record<Aim, Declaration[]> = { slot: [], mark: [], between: [], motion: [] };
+  for (const candidate of group) {
+    const drawn = candidate.property === 'mark' && marks ? marks.declarations(candidate) : declare(slotContext, candidate.property, candidate.value, candidate.state);
+    aimed[aimOf(candidate.property)].push(...drawn);
+  }
+  const { slot: own, between, motion } = aimed;
+  const mark = marks ? aimed.mark : [];
   return [
     ...(own.length > 0 ? [rule(selector, own, ...conditions)] : []),
     ...(mark.length > 0 ? [rule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)] : []),
@@ -163,12 +174,14 @@ function slotRules(context: CompileContext, owner: Owner, slot: string, kind: Sl
   const marks = readMarks(context, pruned);
   const candidates = shownCandidates(context, marks?.candidates ?? pruned, marks);
   const contained = containedOf(owner);
-  const part = placedParts(context.site).find((placed) => placed.part.id === owner.id)?.part;
+  const part = findPart(context.site, owner.id);
   const slotContext: SlotContext = { context, owner, slot, kind, contained, marks, colours: part?.kind === 'social' ? part.colours : 'look' };
   const groups = new Map<string, Candidate[]>();
   for (const candidate of candidates) {
     const key = `${candidate.state} ${candidate.level} ${candidate.band}`;
-    groups.set(key, [...(groups.get(key) ?? []), candidate]);
+    const group = groups.get(key);
+    if (group) group.push(candidate);
+    else groups.set(key, [candidate]);
   }
   const base = baseDeclarations(slotContext, candidates, inherited);
   return [
@@ -193,7 +206,7 @@ const madeByLook = new WeakMap<Look, Made>();
 function wornSlots(site: Site, owner: Owner): [slot: string, kind: SlotKind][] {
   const slots = Object.entries(slotsOf(owner.kind));
   if (owner.kind === owner.piece.kind || owner.kind === 'row') return slots;
-  const part = placedParts(site).find((placed) => placed.part.id === owner.id)?.part;
+  const part = findPart(site, owner.id);
   return part ? slots.filter(([slot]) => wearsSlot(site, part, slot)) : slots;
 }
 
@@ -203,7 +216,7 @@ function ownerRules(context: CompileContext, owner: Owner, inherited: InheritedB
   const make = () => slots.flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited));
   // A look that follows another one changes with it.
   if (slots.some(([slot]) => sameAs(context.site, { owner: owner.id, slot }) !== null)) return make();
-  const part = placedParts(context.site).find((placed) => placed.part.id === owner.id)?.part;
+  const part = findPart(context.site, owner.id);
   const key = `${part?.kind === 'social' ? part.colours : ''} ${slots.map(([slot]) => slot).join()} ${owner.id} ${context.names.slotClass(owner.id, '')} ${containedOf(owner) ?? ''} ${shared}`;
   const made = madeByLook.get(owner.look);
   if (made?.bands === bands && made.typeStyles === typeStyles && made.key === key) return made.rules;

@@ -51,6 +51,13 @@ export const placedParts = memoise((site: Site): readonly PlacedPart[] => site.p
     row.zones[zone].map((part, at) => ({ part, piece, path: `${path}/rows/${place}/zones/${zone}/${at}` }))));
 }));
 
+const partsById = memoise((site: Site): ReadonlyMap<string, Part> => new Map(placedParts(site).map(({ part }) => [part.id, part])));
+
+/** A part of any piece by its id. */
+export function findPart(site: Site, id: string): Part | null {
+  return partsById(site).get(id) ?? null;
+}
+
 /** A menu as one placement shows it. */
 export interface Placement {
   readonly part: MenuPart;

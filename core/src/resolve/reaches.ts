@@ -4,7 +4,7 @@ import type { PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import { LEVEL_KEYS, STATES } from '../document/states.ts';
 import { coloursIn, isTypeLink, type Role, type Value } from '../document/values.ts';
-import { ownersOf, placedParts } from '../document/walk.ts';
+import { findPart, ownersOf } from '../document/walk.ts';
 import { wearsSlot } from '../document/worn.ts';
 import type { OriginLink } from './origin.ts';
 import { usesRole, usesSwatch } from './colours.ts';
@@ -52,8 +52,7 @@ function isFrom(site: Site, source: Source, value: Value): boolean {
 
 /** The slots that take a property from a source where their look says nothing at rest, for all levels and widths. */
 function fallbacks(site: Site, source: Source): Reached[] {
-  const parts = new Map(placedParts(site).map(({ part }) => [part.id, part]));
-  const isWorn = (owner: string, slot: string) => ((part) => part === undefined || wearsSlot(site, part, slot))(parts.get(owner));
+  const isWorn = (owner: string, slot: string) => ((part) => part === null || wearsSlot(site, part, slot))(findPart(site, owner));
   return [...ownersOf(site).values()].flatMap((owner) => Object.entries(slotsOf(owner.kind)).filter(([slot]) => isWorn(owner.id, slot)).flatMap(([slot, kind]) =>
     kind.properties.flatMap((property): Reached[] => {
       if (owner.look[slot]?.all?.rest?.['all']?.[property] !== undefined) return [];

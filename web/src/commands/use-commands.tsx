@@ -1,9 +1,10 @@
-import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, lazy, Suspense, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { SiteStore } from '../state/site-store.ts';
 import { runKeys, type CommandContext, type KeyPress } from './commands.ts';
-import { Finder } from './finder.tsx';
-import { KeysPage } from './keys-page.tsx';
+
+const Finder = lazy(async () => ({ default: (await import('./finder.tsx')).Finder }));
+const KeysPage = lazy(async () => ({ default: (await import('./keys-page.tsx')).KeysPage }));
 
 interface Commands {
   readonly context: CommandContext;
@@ -45,8 +46,10 @@ export function CommandsProvider({ children }: { readonly children: ReactNode })
   return (
     <CommandsContext value={commands}>
       {children}
-      {open === 'finder' && <Finder context={commands.context} onClose={() => { setOpen(null); }} />}
-      {open === 'keys' && <KeysPage onClose={() => { setOpen(null); }} />}
+      <Suspense fallback={null}>
+        {open === 'finder' && <Finder context={commands.context} onClose={() => { setOpen(null); }} />}
+        {open === 'keys' && <KeysPage onClose={() => { setOpen(null); }} />}
+      </Suspense>
     </CommandsContext>
   );
 }

@@ -1,4 +1,5 @@
-import type { SlotLook } from '../../document/look.ts';
+import { memoise } from '../../base/memo.ts';
+import type { SlotLook, Values } from '../../document/look.ts';
 import { property, type PropertyId } from '../../document/properties.ts';
 import type { Site } from '../../document/site.ts';
 import type { SlotKind } from '../../document/slot.ts';
@@ -16,6 +17,14 @@ export interface Candidate {
   readonly value: Value;
 }
 
+const placesOf = memoise((kind: SlotKind): ReadonlyMap<string, number> => new Map(kind.properties.map((id, index) => [id, index])));
+
+/** The properties a cell says something about, in the catalogue's order. */
+function inOrder(kind: SlotKind, values: Values): PropertyId[] {
+  const places = placesOf(kind);
+  return (Object.keys(values) as PropertyId[]).filter((id) => places.has(id)).sort((a, b) => (places.get(a) ?? 0) - (places.get(b) ?? 0));
+}
+
 /** All values of a slot's look in the order that makes the later one win: state, then level, then band. */
 export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Candidate[] {
   const bands = ['all', ...site.bands.map((band) => band.id)];
@@ -27,7 +36,7 @@ export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Cand
       for (const band of bands) {
         const values = byBand[band];
         if (!values) continue;
-        for (const property of kind.properties) {
+        for (const property of inOrder(kind, values)) {
           const value = values[property];
           if (value !== undefined) candidates.push({ property, level, state, band, value: followType(site, property, value) });
         }

@@ -2,7 +2,7 @@ import { colourOf, formatColour, formatValue, isColourValue, property, PROPERTY_
 import { Popover } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
-import { ColourEditor } from '../../controls/colour-editor.tsx';
+import { ColourEditor } from '../../controls/lazy.tsx';
 import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
 import { benchStore, focusColumn } from './bench-state.ts';
 import type { SheetCell } from './sheet-model.ts';

@@ -4,7 +4,7 @@ import {
 import type { ReactNode } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
-import { IconChooser } from '../../controls/icon-chooser.tsx';
+import { IconChooser } from '../../controls/lazy.tsx';
 import { Field, PictureUpload, TargetWords, Words } from '../../controls/settings.tsx';
 import { TextField } from '../../controls/text-field.tsx';
 import { useEdit } from '../../state/open-site.tsx';

@@ -1,5 +1,5 @@
 import { findHeader, type Header, type Scene, type Site } from '@hamaca/core';
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useRoom } from '../../controls/use-room.ts';
 import { slotClass } from '../../stage/slot-class.ts';
 import { Stage, type Carried, type Picked } from '../../stage/stage.tsx';
@@ -8,8 +8,9 @@ import type { Fonts } from '../../state/fonts.ts';
 import { useEdit } from '../../state/open-site.tsx';
 import { benchStore, selectSlot, setWidth, useBench } from './bench-state.ts';
 import { carriedPart, dropAt, type Drop } from './part-moves.ts';
-import { Spread } from './spread.tsx';
 import { useSelection } from './use-selection.ts';
+
+const Spread = lazy(async () => ({ default: (await import('./spread.tsx')).Spread }));
 
 const STAGE_PADDING = 12;
 
@@ -68,7 +69,7 @@ export function StageArea({ site, header, fonts, scene, tall }: Props) {
     const unfolds = site.bands[fold - 1]?.min ?? 0;
     if (reveal === 'panel' && unfolds > 0 && benchStore.getState().width >= unfolds) setWidth(Math.min(390, unfolds - 1));
   }, [reveal, site.bands, header.foldBand]);
-  if (spread && scene) return <Spread site={site} header={header} scene={scene} fonts={fonts} />;
+  if (spread && scene) return <Suspense fallback={null}><Spread site={site} header={header} scene={scene} fonts={fonts} /></Suspense>;
   const instead = compare === 'instead' && kept !== null;
   return (
     <div ref={ref} className={`relative flex min-h-0 flex-col items-center gap-2 overflow-hidden bg-surround ${tall ? 'h-full' : ''}`} style={{ padding: STAGE_PADDING }}>

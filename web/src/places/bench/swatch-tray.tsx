@@ -3,7 +3,7 @@ import { Popover } from 'radix-ui';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../controls/button.tsx';
-import { ColourEditor } from '../../controls/colour-editor.tsx';
+import { ColourEditor } from '../../controls/lazy.tsx';
 import { TextField } from '../../controls/text-field.tsx';
 import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
 import { benchStore, selectSlot } from './bench-state.ts';
