@@ -32,6 +32,14 @@ describe('hamaca export', () => {
     expect(readdirSync(join(folder, 'one/deep')).sort()).toEqual(['README.txt', 'fonts', 'index.html', 'menu.css', 'menu.html', 'menu.js', 'site.hamaca.json', 'tokens.json']);
     for (const name of ['menu.css', 'menu.html', 'menu.js', 'fonts/figtree.woff2']) expect(readFileSync(join(folder, 'one/deep', name))).toEqual(readFileSync(join(folder, 'two/deep', name)));
   });
+  test('a typeface that was brought along is named as missing, and the rest is written', async () => {
+    const site = JSON.parse(readFileSync(DEMO, 'utf8')) as { typefaces: unknown[]; typeStyles: { family: string }[] };
+    site.typefaces = [{ id: 'own-marsh-12345678', name: 'Marsh', fallback: 'sans', weights: [400, 700] }];
+    for (const style of site.typeStyles) style.family = 'own-marsh-12345678';
+    const result = await run('export', file('own.json', JSON.stringify(site)), '--out', join(folder, 'own'));
+    expect([result.code, result.printed]).toEqual([0, expect.stringContaining('fonts/own-marsh-12345678.woff2 is not among them')]);
+    expect(readFileSync(join(folder, 'own/menu.css'), 'utf8')).toContain('url(fonts/own-marsh-12345678.woff2)');
+  });
   test('a file that is no site is refused with its path and nothing is written', async () => {
     const broken = JSON.parse(readFileSync(DEMO, 'utf8')) as { palette: { value: string }[] };
     if (broken.palette[0]) broken.palette[0].value = 'reddish';

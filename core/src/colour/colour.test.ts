@@ -88,3 +88,8 @@ describe('mixing', () => {
     expect(colourDistance(colour('#2f6b4f'), colour('#f0b541'))).toBeGreaterThan(0.2);
   });
 });
+
+test('hex needs its sign: plain numbers and words of hex letters are no colours', () => {
+  for (const text of ['300', '256', 'fff', 'abcdef', 'decade', '12345678', 'face']) expect(parseColour(text)).toBeNull();
+  for (const text of ['#300', '#fff', '#ABCDEF80', 'beige']) expect(parseColour(text)).not.toBeNull();
+});

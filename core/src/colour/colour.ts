@@ -35,7 +35,8 @@ function parseQuietly(text: string): Color | undefined {
 const readColour = memoiseText((text: string): Rgba | null => {
   const trimmed = text.trim().toLowerCase();
   if (trimmed === 'transparent') return { r: 0, g: 0, b: 0, a: 0 };
-  const parsed = parseQuietly(trimmed);
+  // The library takes hex without its sign, CSS does not: 300 is a weight, not a colour.
+  const parsed = /^[\da-f]{3,8}$/.test(trimmed) ? undefined : parseQuietly(trimmed);
   if (!parsed) return null;
   const { r, g, b, alpha } = toRgb(parsed);
   if (![r, g, b].every(Number.isFinite)) return null;

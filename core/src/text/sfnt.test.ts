@@ -51,6 +51,8 @@ describe('what a font file says of itself', () => {
   test('its weights and whether it has serifs', () => {
     expect(read({ os2: { weight: 700 } })).toMatchObject({ weights: [700, 700] });
     expect(read({ os2: { weight: 5000 }, axis: ['wght', 250, 850] })).toMatchObject({ weights: [300, 900] });
+    expect(read({ names: [[3, 1, 'Marsh Sans Thin']], axis: ['wght', 100, 900] })).toMatchObject({ family: 'Marsh Sans' });
+    expect(read({ names: [[3, 1, 'Marsh Sans Thin']], os2: { weight: 100 } })).toMatchObject({ family: 'Marsh Sans Thin', weights: [100, 100] });
     expect(read({ axis: ['wdth', 75, 100] })).toMatchObject({ weights: [400, 400] });
     expect(read({ os2: { serif: 4 } })).toMatchObject({ fallback: 'serif' });
     expect(read({ signature: 0x4f54544f })).toMatchObject({ family: 'Marsh Sans' });

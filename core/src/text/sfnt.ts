@@ -96,7 +96,9 @@ export function readSfnt(bytes: Uint8Array): Result<SfntFacts, string> {
   if (family === null) return fail('it has no family name');
   const plain = hasOs2 ? asWeight(view.getUint16(os2.offset + 4)) : 400;
   const axis = weightAxis(view, tables.value.get('fvar'));
+  // A variable font is often called after the one weight it starts from.
+  const name = axis ? family.replace(/ (?:Thin|Extra ?Light|Light|Regular|Medium|Semi ?Bold|Bold|Extra ?Bold|Black)$/i, '') : family;
   // PANOSE: Latin text, and a style of serifs that has some (2 to 10).
   const isSerif = hasOs2 && view.getUint8(os2.offset + 32) === 2 && view.getUint8(os2.offset + 33) >= 2 && view.getUint8(os2.offset + 33) <= 10;
-  return succeed({ family, weights: axis ? [asWeight(axis[0]), asWeight(axis[1])] : [plain, plain], fallback: isSerif ? 'serif' : 'sans' });
+  return succeed({ family: name, weights: axis ? [asWeight(axis[0]), asWeight(axis[1])] : [plain, plain], fallback: isSerif ? 'serif' : 'sans' });
 }

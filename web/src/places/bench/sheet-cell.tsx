@@ -13,7 +13,7 @@ function ColourChips({ site, cell }: { readonly site: Site; readonly cell: Sheet
   return coloursIn(cell.resolved.value).slice(0, 3).map((value, index) => {
     const colour = colourOf(site, value);
     return (
-      <span key={index} aria-hidden="true" className={`size-3.5 shrink-0 rounded-[2px] border border-ink/25 ${colour.a === 0 ? CROSSED : ''} ${cell.own ? '' : 'opacity-60'}`}
+      <span key={index} aria-hidden="true" className={`size-3.5 shrink-0 rounded-[2px] border border-ink/25 ${colour.a === 0 ? CROSSED : ''}`}
         style={colour.a === 0 ? {} : { background: formatColour(colour) }} />
     );
   });

@@ -58,7 +58,7 @@ export function StageArea({ site, header, fonts, scene, tall }: Props) {
   const output = useStageOutput(site, header, fonts);
   const { selected, pinned, reveal } = useSelection(site, header);
   const { drop, onCarry } = useCarrying(site, header);
-  const litClasses = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot === 'bar' ? 'header' : slot)), [lit, site]);
+  const litClasses = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot)), [lit, site]);
   const scale = Math.min(1, Math.max(0.2, room.width / width));
   const beside = compare === 'beside' && kept !== null;
   const height = Math.max(beside ? 60 : 120, Math.floor((beside ? (room.height - 8) / 2 : room.height) / scale));

@@ -24,7 +24,7 @@ function LiveStrip({ site }: { readonly site: Site }) {
   const output = useStageOutput(site, findHeader(site), useFonts(site));
   const scene = site.scenes.find((entry) => entry.kind === 'picture') ?? site.scenes[0];
   const lit = useBench((state) => state.lit);
-  const classes = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot === 'bar' ? 'header' : slot)), [lit, site]);
+  const classes = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot)), [lit, site]);
   const scale = Math.min(1, Math.max(0.4, room.width / PAGE));
   return (
     <div ref={ref} className="sticky top-0 z-20 flex shrink-0 justify-center border-b border-twine bg-surround px-3 py-2" style={{ height: SHOWN * scale + 17 }}>
