@@ -117,7 +117,7 @@ export const STARTERS: readonly Starter[] = [
     rows: [{
       name: 'Main', arrangement: 'between', start: [logo()], end: [button({ paddingInline: 20, paddingBlock: 10, radius: 999 }), opener({ opener: slot({ rest: { radius: 999 }, hover: { fill: SOFT } }) })],
       middle: [menu({
-        list: slot({ rest: { gap: 2, fill: SOFT, radius: 999, paddingInline: 4, paddingBlock: 4 } }, { rest: { fill: NONE, paddingInline: 0 } }), submenu: box({ radius: 16 }),
+        list: slot({ rest: { gap: 2, fill: SOFT, radius: 999, paddingInline: 4, paddingBlock: 4, marginBlock: 7 } }, { rest: { fill: NONE, paddingInline: 0, marginBlock: 0 } }), submenu: box({ radius: 16 }),
         link: slot({ rest: { paddingInline: 14, paddingBlock: 7, radius: 999, ...smooth }, current: { fill: PAPER }, hover: { fill: PAPER } }, { rest: { radius: 10 }, hover: { fill: SOFT }, current: { fill: SOFT } }),
       })],
       look: { row: slot({ rest: { height: 60, paddingInline: 22, gap: 20 } }, { rest: { paddingInline: 16, gap: 8 } }) },
