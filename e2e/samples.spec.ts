@@ -1,6 +1,6 @@
 import { expect, test, type CDPSession, type Page } from '@playwright/test';
 import {
-  colourOf, headerNames, isColourValue, ownersOf, parseColour, property, resolve, slotsOf, toPixels, type ColourValue, type Level, type Property, type PropertyId, type Rgba, type Site, type SlotKind,
+  colourOf, headerNames, isColourValue, ownersOf, parseColour, property, PROPERTY_IDS, resolve, slotsOf, toPixels, type ColourValue, type Level, type Property, type PropertyId, type Rgba, type Site, type SlotKind,
   type State, type Value,
 } from '@hamaca/core';
 import { handOff, startHost } from './support/output.ts';
@@ -87,15 +87,12 @@ async function read(page: Page, session: CDPSession, site: Site, situation: Situ
     const element = document.querySelector(selector);
     if (!element) return null;
     const take = (style: CSSStyleDeclaration, list: readonly string[]) => Object.fromEntries(list.map((name) => [name, style.getPropertyValue(name).trim()]));
-    // What moves has arrived; what moves because of it as well.
-    for (let round = 0; round < 4; round++) {
-      void getComputedStyle(element, '::after').opacity;
-      for (const animation of document.getAnimations()) animation.finish();
-    }
+    // Asked for first, so that everything is laid out with the states that were just set.
+    const inside = document.querySelector('.hm-header')?.clientWidth ?? 0;
     const between = element.querySelector(':scope > li + li');
     return {
       own: take(getComputedStyle(element, pseudo), names), mark: take(getComputedStyle(element, '::after'), [...names, ...markNames]),
-      between: between ? take(getComputedStyle(between), names) : null, inside: document.querySelector('.hm-header')?.clientWidth ?? 0,
+      between: between ? take(getComputedStyle(between), names) : null, inside,
     };
   }, { selector, names: ids.flatMap(namesOf), markNames: MARK_NAMES, pseudo: situation.slot === 'scrim' ? '::backdrop' : null });
   await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [] });
@@ -112,6 +109,9 @@ const COLOUR = /(?:rgba?|oklab|oklch|color)\([^()]*\)|#[0-9a-f]+\b/gi;
 
 /** Colours in a computed value in order, and the numbers around them. */
 const taken = (computed: string) => ({ colours: computed.match(COLOUR) ?? [], rest: computed.replace(COLOUR, '') });
+
+/** Transitions; opacity is what they move. */
+const isMotion = (id: PropertyId) => property(id).group === 'motion' && id !== 'opacity';
 
 interface Case { readonly site: Site; readonly id: PropertyId; readonly value: Value; readonly size: number; readonly width: number; readonly reading: Reading }
 
@@ -208,7 +208,7 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
   await session.send('DOM.enable');
   await session.send('CSS.enable');
   const disagreements: unknown[] = [];
-  const seen = new Map<PropertyId, number>();
+  const seen = new Set<PropertyId>();
   let samples = 0;
   for (let seed = 1; seed <= SITES; seed++) {
     const random = seeded(seed);
@@ -220,25 +220,31 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
       await page.setViewportSize({ width, height: 700 });
       await page.goto(host.url);
       if (width < FOLD) await page.evaluate(() => { document.querySelector('dialog')?.showModal(); (document.activeElement as HTMLElement | null)?.blur(); });
-      for (let count = 0; count < SITUATIONS; count++) {
-        const drawn = randomSituation(random, site);
+      const situations = Array.from({ length: SITUATIONS }, () => randomSituation(random, site))
         // A scrim is there only while its panel is open, and a header that does not stay is never scrolled.
-        if (drawn.slot === 'scrim' && width >= FOLD) continue;
-        const situation = { ...drawn, states: drawn.states.filter((state) => state !== 'scrolled' || stays) };
-        const kind = slotsOf(ownersOf(site).get(situation.owner)?.kind ?? 'header')[situation.slot] as SlotKind;
-        const reading = await read(page, session, site, situation, [...kind.properties, ...(kind.properties.includes('colour') ? [] : ['colour'] as const)]);
-        if (!reading) continue;
-        const answer = (id: PropertyId) => resolve(site, { ...situation, property: id, band: width >= FOLD ? 0 : 1 });
-        const sizeValue = kind.properties.includes('size') ? answer('size')?.value : 16;
-        const size = typeof sizeValue === 'number' || typeof sizeValue === 'string' ? toPixels(sizeValue, { fontSize: 16, width }) : 16;
-        for (const id of kind.properties) {
-          const resolved = answer(id);
-          samples++;
-          seen.set(id, (seen.get(id) ?? 0) + 1);
-          const contained = id === 'paddingInline' && situation.owner === 'row-main' && header?.kind === 'header' ? header.rows[0]?.contained ?? null : null;
-          const value = contained !== null && resolved ? Math.max(toPixels(resolved.value as number, { fontSize: 16, width }), (reading.inside - contained) / 2) : resolved?.value;
-          if (value === undefined || !agrees({ site, id, value, size, width, reading })) {
-            disagreements.push({ seed, width, ...situation, id, value, own: namesOf(id).map((name) => reading.own[name]), mark: property(id).on === 'mark' ? reading.mark : undefined, between: property(id).on === 'between' ? reading.between : undefined });
+        .filter((drawn) => drawn.slot !== 'scrim' || width < FOLD)
+        .map((drawn) => ({ ...drawn, states: drawn.states.filter((state) => state !== 'scrolled' || stays) }));
+      // Motion is read for itself: everything else while nothing moves.
+      for (const motion of [false, true]) {
+        await page.emulateMedia({ reducedMotion: motion ? 'no-preference' : 'reduce' });
+        for (const situation of situations) {
+          const kind = slotsOf(ownersOf(site).get(situation.owner)?.kind ?? 'header')[situation.slot] as SlotKind;
+          const ids = kind.properties.filter((id) => isMotion(id) === motion);
+          if (ids.length === 0) continue;
+          const reading = await read(page, session, site, situation, [...ids, ...(ids.includes('colour') ? [] : ['colour'] as const)]);
+          if (!reading) continue;
+          const answer = (id: PropertyId) => resolve(site, { ...situation, property: id, band: width >= FOLD ? 0 : 1 });
+          const sizeValue = kind.properties.includes('size') ? answer('size')?.value : 16;
+          const size = typeof sizeValue === 'number' || typeof sizeValue === 'string' ? toPixels(sizeValue, { fontSize: 16, width }) : 16;
+          for (const id of ids) {
+            const resolved = answer(id);
+            samples++;
+            seen.add(id);
+            const contained = id === 'paddingInline' && situation.owner === 'row-main' && header?.kind === 'header' ? header.rows[0]?.contained ?? null : null;
+            const value = contained !== null && resolved ? Math.max(toPixels(resolved.value as number, { fontSize: 16, width }), (reading.inside - contained) / 2) : resolved?.value;
+            if (value === undefined || !agrees({ site, id, value, size, width, reading })) {
+              disagreements.push({ seed, width, ...situation, id, value, own: namesOf(id).map((name) => reading.own[name]), mark: property(id).on === 'mark' ? reading.mark : undefined, between: property(id).on === 'between' ? reading.between : undefined });
+            }
           }
         }
       }
@@ -246,5 +252,6 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
   }
   await host.close();
   expect(disagreements.slice(0, 12)).toEqual([]);
+  expect(PROPERTY_IDS.filter((id) => !seen.has(id))).toEqual([]);
   expect(samples).toBeGreaterThanOrEqual(LEAST_SAMPLES);
 });

@@ -3,8 +3,20 @@ import { useNavigate } from 'react-router';
 import type { SiteStore } from '../state/site-store.ts';
 import { runKeys, type CommandContext, type KeyPress } from './commands.ts';
 
-const Finder = lazy(async () => ({ default: (await import('./finder.tsx')).Finder }));
 const KeysPage = lazy(async () => ({ default: (await import('./keys-page.tsx')).KeysPage }));
+
+type FinderView = typeof import('./finder.tsx').Finder;
+
+/** The finder is fetched once the page is at rest, so that it takes the very first letter typed after its key. */
+function useFinder(wanted: boolean): FinderView | null {
+  const [view, setView] = useState<{ readonly Finder: FinderView } | null>(null);
+  useEffect(() => {
+    if (view) return undefined;
+    const timer = setTimeout(() => { void import('./finder.tsx').then(({ Finder }) => { setView({ Finder }); }); }, wanted ? 0 : 400);
+    return () => { clearTimeout(timer); };
+  }, [view, wanted]);
+  return view?.Finder ?? null;
+}
 
 interface Commands {
   readonly context: CommandContext;
@@ -19,6 +31,7 @@ const CommandsContext = createContext<Commands | null>(null);
 export function CommandsProvider({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate();
   const [open, setOpen] = useState<'finder' | 'keys' | null>(null);
+  const Finder = useFinder(open === 'finder');
   const [store, setStore] = useState<SiteStore | null>(null);
   const [actions, setActions] = useState<CommandContext['actions']>({});
   const commands = useMemo((): Commands => {
@@ -47,7 +60,7 @@ export function CommandsProvider({ children }: { readonly children: ReactNode })
     <CommandsContext value={commands}>
       {children}
       <Suspense fallback={null}>
-        {open === 'finder' && <Finder context={commands.context} onClose={() => { setOpen(null); }} />}
+        {open === 'finder' && Finder && <Finder context={commands.context} onClose={() => { setOpen(null); }} />}
         {open === 'keys' && <KeysPage onClose={() => { setOpen(null); }} />}
       </Suspense>
     </CommandsContext>
