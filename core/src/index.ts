@@ -3,13 +3,13 @@ export { isRecord, sameJson, type Json } from './base/json.ts';
 export { toPointer } from './base/json-pointer.ts';
 export { describeValue, fail, refuse, succeed, type Problem, type Result } from './base/result.ts';
 export { formatColour, layOver, parseColour, withAlpha, type Rgba } from './colour/colour.ts';
-export { contrastOver, contrastRatio, evenLayering, luminance, nearestPassing, requiredRatio } from './colour/contrast.ts';
+export { contrastOver, contrastRatio, luminance, nearestPassing, requiredRatio } from './colour/contrast.ts';
 export { dominantColours, type DominantColour } from './colour/dominant.ts';
-export { colourDistance, formatOklch, isInSrgb, mixColours, oklchOf, type Oklch } from './colour/mix.ts';
+export { colourDistance, formatOklch, isInSrgb, oklchOf, type Oklch } from './colour/mix.ts';
 export type { FontMetrics, FontTable } from './text/font-table.ts';
 export { createMeasurer, type Measurer, type TextStyle } from './text/measure.ts';
 export { readSfnt, type SfntFacts } from './text/sfnt.ts';
-export { findStack, findTypeface, isBundled, isFamily, OWN_PREFIX, STACKS, SYSTEM_FAMILY, TYPEFACES, type BundledTypeface, type Stack, type Typeface } from './text/typefaces.ts';
+export { findStack, findTypeface, isFamily, OWN_PREFIX, STACKS, SYSTEM_FAMILY, TYPEFACES, type BundledTypeface, type Stack, type Typeface } from './text/typefaces.ts';
 export { PART_LABELS, SLOTS, slotsOf, type OwnerKind } from './document/catalogue.ts';
 export { LIMITS } from './document/limits.ts';
 export type { BandKey, Cell, Look, SlotLook, SlotRef, Values } from './document/look.ts';
@@ -40,13 +40,13 @@ export { TOKENS } from './document/faults.ts';
 export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS } from './document/url.ts';
 export { readLength, toPixels, type LengthValue } from './document/length.ts';
 export {
-  coloursIn, isColourValue, isTypeLink, ROLES, type ColourValue, type CornersValue, type GradientStop, type LineValue, type PaintValue, type Role, type Shadow, type ShadowValue, type Value,
+  coloursIn, isColourValue, ROLES, type ColourValue, type CornersValue, type GradientStop, type LineValue, type PaintValue, type Role, type Shadow, type ShadowValue, type Value,
 } from './document/values.ts';
 export {
-  findHeader, findIcon, findPart, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,
+  findHeader, findIcon, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,
   slotKind, walkMenu, type Owner, type PlacedItem, type Placement,
 } from './document/walk.ts';
-export { LANDSCAPE, sceneColours } from './document/scene.ts';
+export { LANDSCAPE } from './document/scene.ts';
 export { wearsSlot } from './document/worn.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile, printSiteFile } from './load/load-site.ts';
@@ -59,10 +59,10 @@ export type { CellValue } from './edit/operations/look.ts';
 export { swatchUses, type Relink, type SwatchChange } from './edit/operations/palette.ts';
 export { BREAKPOINT } from './edit/operations/bands.ts';
 export { bandAt, bandEnd, bandKeys, levelKeys, effectiveLook, resolve, sameAs, type Origin, type Question, type Resolved } from './resolve/resolve.ts';
-export { backdropOf, contrastOf, passingColour, type ContrastReport, type Situation } from './resolve/backdrop.ts';
-export { colourOf, colourTrail, findSwatch, swatchColour, usesSwatch, type ColourStep } from './resolve/colours.ts';
-export { originSteps, ownerName, slotName, type OriginLink, type OriginStep } from './resolve/origin.ts';
-export { contrastTable, hexOf, looseColours, type ContrastTable, type Legibility, type LooseColour } from './resolve/palette-check.ts';
+export { contrastOf, passingColour, type ContrastReport, type Situation } from './resolve/backdrop.ts';
+export { colourOf, colourTrail, swatchColour, usesSwatch, type ColourStep } from './resolve/colours.ts';
+export { originSteps, slotName, type OriginLink, type OriginStep } from './resolve/origin.ts';
+export { contrastTable, looseColours, type ContrastTable, type Legibility, type LooseColour } from './resolve/palette-check.ts';
 export { familiesOf, lookCells, reachOf, rolesOf, type LookCell, type Reached } from './resolve/reaches.ts';
 export { formatValue, parseValue, stepValue } from './resolve/value-text.ts';
 export { adoptItems } from './links/adopt.ts';

@@ -1,4 +1,4 @@
-import { formatColour, layOver, parseColour, type Rgba } from '../colour/colour.ts';
+import { layOver, parseColour, type Rgba } from '../colour/colour.ts';
 import { contrastRatio } from '../colour/contrast.ts';
 import { colourDistance } from '../colour/mix.ts';
 import type { Site } from '../document/site.ts';
@@ -77,6 +77,3 @@ export function looseColours(site: Site): LooseColour[] {
   return [...counts].map(([literal, uses]) => ({ literal, uses, near: nearestSwatch(site, colourOf(site, { literal })) }))
     .sort((one, two) => two.uses - one.uses);
 }
-
-/** A colour as hex, for showing. */
-export const hexOf = (site: Site, value: ColourValue): string => formatColour(colourOf(site, value));

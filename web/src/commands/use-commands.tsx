@@ -1,21 +1,19 @@
-import { createContext, lazy, Suspense, use, useEffect, useMemo, useState, type ReactNode } from 'react';
+import { createContext, createElement, lazy, Suspense, use, useEffect, useMemo, useState, type FunctionComponent, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import type { SiteStore } from '../state/site-store.ts';
 import { runKeys, type CommandContext, type KeyPress } from './commands.ts';
 
 const KeysPage = lazy(async () => ({ default: (await import('./keys-page.tsx')).KeysPage }));
 
-type FinderView = typeof import('./finder.tsx').Finder;
-
 /** The finder is fetched once the page is at rest, so that it takes the very first letter typed after its key. */
-function useFinder(wanted: boolean): FinderView | null {
-  const [view, setView] = useState<{ readonly Finder: FinderView } | null>(null);
+function FinderHost({ open, context, onClose }: { readonly open: boolean; readonly context: CommandContext; readonly onClose: () => void }) {
+  const [loaded, setLoaded] = useState<{ readonly Finder: FunctionComponent<{ context: CommandContext; onClose: () => void }> } | null>(null);
   useEffect(() => {
-    if (view) return undefined;
-    const timer = setTimeout(() => { void import('./finder.tsx').then(({ Finder }) => { setView({ Finder }); }); }, wanted ? 0 : 400);
+    if (loaded) return undefined;
+    const timer = setTimeout(() => { void import('./finder.tsx').then(({ Finder }) => { setLoaded({ Finder }); }); }, open ? 0 : 400);
     return () => { clearTimeout(timer); };
-  }, [view, wanted]);
-  return view?.Finder ?? null;
+  }, [loaded, open]);
+  return open && loaded ? createElement(loaded.Finder, { context, onClose }) : null;
 }
 
 interface Commands {
@@ -31,7 +29,6 @@ const CommandsContext = createContext<Commands | null>(null);
 export function CommandsProvider({ children }: { readonly children: ReactNode }) {
   const navigate = useNavigate();
   const [open, setOpen] = useState<'finder' | 'keys' | null>(null);
-  const Finder = useFinder(open === 'finder');
   const [store, setStore] = useState<SiteStore | null>(null);
   const [actions, setActions] = useState<CommandContext['actions']>({});
   const commands = useMemo((): Commands => {
@@ -59,8 +56,8 @@ export function CommandsProvider({ children }: { readonly children: ReactNode })
   return (
     <CommandsContext value={commands}>
       {children}
+      <FinderHost open={open === 'finder'} context={commands.context} onClose={() => { setOpen(null); }} />
       <Suspense fallback={null}>
-        {open === 'finder' && Finder && <Finder context={commands.context} onClose={() => { setOpen(null); }} />}
         {open === 'keys' && <KeysPage onClose={() => { setOpen(null); }} />}
       </Suspense>
     </CommandsContext>

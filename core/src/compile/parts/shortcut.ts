@@ -10,7 +10,9 @@ const showsLabel = (part: Shortcut) => part.labelShown || part.icon === null;
 /** A link that is mostly an icon; its label is its name where it is not shown. */
 export function shortcutMarkup(context: CompileContext, part: Shortcut): HtmlElement {
   const drawn = part.icon === null ? null : glyph(context, context.names.slotClass(part.id, 'symbol'), part.icon);
-  const attributes = { class: partClasses(context, part, 'shortcut'), 'aria-label': showsLabel(part) ? null : part.label };
+  // What leads nowhere yet is a picture with a name, not a link.
+  const role = part.target.kind === 'none' && !showsLabel(part) ? 'img' : null;
+  const attributes = { class: partClasses(context, part, 'shortcut'), role, 'aria-label': showsLabel(part) ? null : part.label };
   return linkElement(context, attributes, part.target, drawn, showsLabel(part) ? text(part.label) : null);
 }
 
