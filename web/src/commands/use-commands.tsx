@@ -5,12 +5,15 @@ import { runKeys, type CommandContext, type KeyPress } from './commands.ts';
 
 const KeysPage = lazy(async () => ({ default: (await import('./keys-page.tsx')).KeysPage }));
 
+/** How long after its start a page is taken to be at rest, in ms. */
+const REST = 2500;
+
 /** The finder is fetched once the page is at rest, so that it takes the very first letter typed after its key. */
 function FinderHost({ open, context, onClose }: { readonly open: boolean; readonly context: CommandContext; readonly onClose: () => void }) {
   const [loaded, setLoaded] = useState<{ readonly Finder: FunctionComponent<{ context: CommandContext; onClose: () => void }> } | null>(null);
   useEffect(() => {
     if (loaded) return undefined;
-    const timer = setTimeout(() => { void import('./finder.tsx').then(({ Finder }) => { setLoaded({ Finder }); }); }, open ? 0 : 400);
+    const timer = setTimeout(() => { void import('./finder.tsx').then(({ Finder }) => { setLoaded({ Finder }); }); }, open ? 0 : REST);
     return () => { clearTimeout(timer); };
   }, [loaded, open]);
   return open && loaded ? createElement(loaded.Finder, { context, onClose }) : null;
