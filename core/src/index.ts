@@ -29,7 +29,7 @@ export { ARRANGEMENT_IDS, ARRANGEMENTS, createRow, ZONES, type Arrangement, type
 export type { Panel } from './document/pieces/panel.ts';
 export { FOCUS_RING, PROPERTIES, property, PROPERTY_GROUPS, PROPERTY_IDS, type Property, type PropertyGroup, type PropertyId } from './document/properties.ts';
 export { acceptsValue, allowedValue } from './document/accepts.ts';
-export { isCleanSvg } from './document/schema.ts';
+export { isCleanSvg } from './document/clean-svg.ts';
 export type { Band, Icon, Menu, Page, Scene, Section, Site, TypeStyle } from './document/site.ts';
 export { ITEM_ROLES, type ItemField, type ItemFields, type ItemRole, type MenuItem } from './document/menu-item.ts';
 export { DERIVATIONS, isDerived, type Derivation, type DerivedSwatch, type Swatch } from './document/swatch.ts';
@@ -49,10 +49,12 @@ export {
 export { LANDSCAPE } from './document/scene.ts';
 export { wearsSlot } from './document/worn.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
-export { loadSite, parseSiteFile, printSiteFile } from './load/load-site.ts';
+export { loadSite, parseSiteFile } from './load/load-site.ts';
+export { printSiteFile } from './load/print-site.ts';
 export { applyPatch, guardPatch, readPatch, type JsonPatch, type PatchOperation } from './edit/json-patch.ts';
 export { EMPTY_HISTORY, recordChange, redoChange, replayHistory, undoChange, type Change, type History } from './edit/history.ts';
-export { applyCheckedPatch, OPERATIONS, runEdit, type Edit, type OperationArgs, type OperationName } from './edit/operations.ts';
+export { applyCheckedPatch } from './edit/checked-patch.ts';
+export { OPERATIONS, runEdit, type Edit, type OperationArgs, type OperationName } from './edit/operations.ts';
 export { topmostItems, type ItemChange, type ItemPlace, type Step } from './edit/operations/items.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
 export type { CellValue } from './edit/operations/look.ts';

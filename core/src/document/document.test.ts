@@ -3,7 +3,7 @@ import { DEMO } from '../../test/demo.ts';
 import { SLOTS } from './catalogue.ts';
 import { PROPERTIES, property, PROPERTY_IDS } from './properties.ts';
 import { acceptsValue, allowedValue } from './accepts.ts';
-import { isCleanSvg } from './schema.ts';
+import { isCleanSvg } from './clean-svg.ts';
 import { STATES } from './states.ts';
 import { refuseUrl } from './url.ts';
 import { readLength, toPixels } from './length.ts';

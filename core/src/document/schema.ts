@@ -5,6 +5,7 @@ import { slotsOf, type OwnerKind } from './catalogue.ts';
 import { acceptsValue, allowedValue, COLOUR_ALLOWED, isColourLink } from './accepts.ts';
 import { bandIds, itemFaults, pageFaults, pictureFault, socialFaults, targetFaults, textFaults, type Fault } from './faults.ts';
 import { LIMITS } from './limits.ts';
+import { isCleanSvg } from './clean-svg.ts';
 import { isPropertyId, property } from './properties.ts';
 import { ARRANGEMENT_IDS } from './pieces/header.ts';
 import { SOCIAL_COLOURS } from './parts/social.ts';
@@ -118,12 +119,6 @@ const look = (kind: OwnerKind) => judged('look', (value) => lookFaults(kind, val
 const svgSource = () => string().strict().max(LIMITS.svg, `SVG of at most ${LIMITS.svg} characters`)
   .test('svg', 'cleaned SVG source: no scripts, no event handlers, no outside references', (value) => value == null || isCleanSvg(value));
 const svg = () => svgSource().nullable().defined('cleaned SVG source or null');
-
-/** Whether SVG source holds nothing that runs or loads: the server's last door; cleaning happens before. */
-export function isCleanSvg(source: string): boolean {
-  const dangerous = /<\s*(script|foreignobject|iframe|embed|object|handler|set|animate\w*|image|feimage|a|style|link|meta|audio|video)[\s>/]|[\s"'/]on\w+\s*=|javascript:|data:|<!|<\?|(?:href|src)\s*=\s*["']?(?!#)|url\s*\(\s*["']?(?!#)|&/i;
-  return /^\s*<svg[\s>]/i.test(source) && /<\/svg>\s*$/i.test(source) && !dangerous.test(source.replace(/&(?:amp|lt|gt|quot|apos|#\d+);/g, ''));
-}
 
 const bands = () => mixed().strict().optional().test('bands', 'a list of the ids of 1 to 8 bands', (value) => value === undefined || bandIds(value) === null);
 const picture = () => mixed().strict().nullable().defined('a picture or null')

@@ -16,7 +16,8 @@ import { recordChange, redoChange, replayHistory, undoChange, EMPTY_HISTORY, typ
 import { applyPatch } from './json-patch.ts';
 import type { Step } from './operations/items.ts';
 import { swatchUses } from './operations/palette.ts';
-import { applyCheckedPatch, OPERATIONS, runEdit, type Edit, type OperationName } from './operations.ts';
+import { applyCheckedPatch } from './checked-patch.ts';
+import { OPERATIONS, runEdit, type Edit, type OperationName } from './operations.ts';
 
 const run = (site: Site, edit: Edit) => {
   const ran = runEdit(site, edit);

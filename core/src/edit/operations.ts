@@ -1,6 +1,5 @@
-import { fail, succeed, type Result } from '../base/result.ts';
+import { succeed, type Result } from '../base/result.ts';
 import type { Site } from '../document/site.ts';
-import { loadSite } from '../load/load-site.ts';
 import type { EditOperation } from './draft.ts';
 import { applyPatch, type JsonPatch } from './json-patch.ts';
 import { setDesign } from './operations/design.ts';
@@ -80,12 +79,4 @@ export function runEdit(site: Site, edit: Edit): Result<RanEdit> {
   const applied = applyPatch(site, patch.value);
   if (!applied.ok) return applied;
   return succeed({ site: applied.value.document, patch: patch.value, inverse: applied.value.inverse });
-}
-
-/** Applies a patch from outside and validates the result as a whole: the server's way in. */
-export function applyCheckedPatch(site: Site, patch: JsonPatch): Result<RanEdit> {
-  const applied = applyPatch(site, patch);
-  if (!applied.ok) return applied;
-  const loaded = loadSite(applied.value.document);
-  return loaded.ok ? succeed({ site: loaded.value, patch, inverse: applied.value.inverse }) : fail(loaded.error);
 }

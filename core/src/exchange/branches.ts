@@ -1,7 +1,7 @@
 import { isRecord, jsonDepth } from '../base/json.ts';
 import { itemFaults, pageFaults } from '../document/faults.ts';
 import { LIMITS } from '../document/limits.ts';
-import { isCleanSvg } from '../document/schema.ts';
+import { isCleanSvg } from '../document/clean-svg.ts';
 import { ID } from '../document/url.ts';
 import type { NewItems } from '../links/new-items.ts';
 

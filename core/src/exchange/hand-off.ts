@@ -2,7 +2,7 @@ import { compileHeader, type Compiled } from '../compile/compile.ts';
 import { escapeAttribute, escapeText } from '../compile/print/html.ts';
 import type { Site } from '../document/site.ts';
 import { findHeader } from '../document/walk.ts';
-import { printSiteFile } from '../load/load-site.ts';
+import { printSiteFile } from '../load/print-site.ts';
 import type { FontMetrics } from '../text/font-table.ts';
 import { isBundled } from '../text/typefaces.ts';
 import { TABLER_LICENCE } from './icon-licence.ts';

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, rawDemo } from '../../test/demo.ts';
 import { migrate, FORMAT_VERSION, MIGRATIONS } from '../migrate/migrate.ts';
-import { loadSite, parseSiteFile, printSiteFile } from './load-site.ts';
+import { loadSite, parseSiteFile } from './load-site.ts';
+import { printSiteFile } from './print-site.ts';
 
 const refused = (raw: unknown) => {
   const loaded = loadSite(raw);

@@ -71,8 +71,3 @@ export function parseSiteFile(text: string): Result<Site> {
   }
   return loadSite(raw);
 }
-
-/** A site as its file: readable JSON with a final line break; the same site gives the same text. */
-export function printSiteFile(site: Site): string {
-  return `${JSON.stringify(site, null, 2)}\n`;
-}
