@@ -279,6 +279,22 @@ test.describe('on the demo', () => {
     await expect(page.getByText('kept version')).toHaveCount(0);
   });
 
+  test('a fill takes a picture from a file, made small, and refuses what is none', async ({ page }) => {
+    await part(page, 'Row Main').click();
+    await page.getByLabel('Find a property').fill('gradient');
+    await cell(page, 'paint').click();
+    const upload = page.getByLabel('Picture of the fill');
+    await upload.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('only words') });
+    await expect(page.getByText(/words.png cannot be used/)).toBeVisible();
+    await upload.setInputFiles({ name: 'stage.png', mimeType: 'image/png', buffer: await page.locator('iframe[title="Stage"]').screenshot() });
+    await expect(cell(page, 'paint')).toContainText(/WEBP picture, \d+ kB/);
+    await expect((await stageFrame(page)).locator('.hm-row')).toHaveCSS('background-image', /^url\("data:image\/webp;base64,/);
+    // What stands behind is not known then, and that is said.
+    await page.getByLabel('Find a property').fill('');
+    await part(page, 'Logo').click();
+    await expect(page.locator('[data-passes="unknown"]').first()).toBeVisible();
+  });
+
   test('knots are tied and untied on the rope', async ({ page }) => {
     const knots = page.getByRole('slider', { name: /^Breakpoint where/ });
     await expect(knots).toHaveCount(1);

@@ -42,27 +42,29 @@ export function TargetWords({ site, target, label = 'target', onCommit }: { read
 export type Upload = { readonly svg: string } | { readonly image: string };
 
 const MOST_SVG = 200_000;
+/** Longest side of a picture in a logo, an image or a fill, in px: twice what a header shows. */
+const LARGE_SIDE = 720;
 
-async function readUpload(file: File): Promise<Upload | null> {
-  if (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml') {
+async function readUpload(file: File, pictureOnly: boolean): Promise<Upload | null> {
+  if (!pictureOnly && (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml')) {
     const svg = file.size > MOST_SVG ? null : await cleanSvg(await file.text());
     return svg === null ? null : { svg };
   }
-  const image = await shrinkPicture(file);
+  const image = await shrinkPicture(file, LARGE_SIDE);
   return image === null ? null : { image };
 }
 
 /** A button that takes an SVG or a picture; anything else is refused with the reason. */
-export function PictureUpload({ label, name, svgOnly = false, onTake }: { readonly label: string; readonly name: string; readonly svgOnly?: boolean; readonly onTake: (upload: Upload) => void }) {
+export function PictureUpload({ label, name, svgOnly = false, pictureOnly = false, onTake }: { readonly label: string; readonly name: string; readonly svgOnly?: boolean; readonly pictureOnly?: boolean; readonly onTake: (upload: Upload) => void }) {
   const file = useRef<HTMLInputElement>(null);
   const [busy, setBusy] = useState(false);
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
     setBusy(true);
-    const upload = await readUpload(chosen);
+    const upload = await readUpload(chosen, pictureOnly);
     setBusy(false);
     if (upload && (!svgOnly || 'svg' in upload)) onTake(upload);
-    else notify({ tone: 'error', text: `${chosen.name} cannot be used: ${svgOnly ? '' : 'a PNG, JPEG, WebP or AVIF picture or '}an SVG of at most 200 kB is needed, without scripts, styles or outside references. Nothing was changed.` });
+    else notify({ tone: 'error', text: `${chosen.name} cannot be used: ${svgOnly ? '' : 'a PNG, JPEG, WebP or AVIF picture '}${svgOnly || pictureOnly ? '' : 'or '}${pictureOnly ? '' : 'an SVG of at most 200 kB, without scripts, styles or outside references, '}is needed. Nothing was changed.` });
   };
   return (
     <>

@@ -3,18 +3,27 @@ const SIDE = 160;
 /** What a document takes, in characters. */
 const LONGEST = 60_000;
 
-/** A picture file as a small picture in data, or null where it is none. */
-export async function shrinkPicture(file: File): Promise<string | null> {
+/** Draws a picture within a square and answers it as data, as good as its length allows; null where it is too long all the same. */
+function encode(picture: ImageBitmap, side: number): string | null {
+  const scale = Math.min(1, side / Math.max(picture.width, picture.height));
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.max(1, Math.round(picture.width * scale));
+  canvas.height = Math.max(1, Math.round(picture.height * scale));
+  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  for (const quality of [0.9, 0.7, 0.5]) {
+    const data = canvas.toDataURL('image/webp', quality);
+    if (data.length < LONGEST) return data;
+  }
+  return null;
+}
+
+/** A picture as data small enough to be kept in the site, no larger than `side` px; null where the file is no picture. */
+export async function shrinkPicture(file: File, side: number = SIDE): Promise<string | null> {
   try {
     const picture = await createImageBitmap(file);
-    const scale = Math.min(1, SIDE / Math.max(picture.width, picture.height));
-    const canvas = document.createElement('canvas');
-    canvas.width = Math.max(1, Math.round(picture.width * scale));
-    canvas.height = Math.max(1, Math.round(picture.height * scale));
-    canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
-    for (const quality of [0.9, 0.7, 0.5]) {
-      const data = canvas.toDataURL('image/webp', quality);
-      if (data.length < LONGEST) return data;
+    for (let wanted = side; wanted >= 40; wanted = Math.floor(wanted * 0.7)) {
+      const data = encode(picture, wanted);
+      if (data !== null) return data;
     }
     return null;
   } catch {

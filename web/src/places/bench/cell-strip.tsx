@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
 import { ColourEditor } from '../../controls/lazy.tsx';
+import { PictureUpload } from '../../controls/settings.tsx';
 import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
 import { benchStore, focusColumn } from './bench-state.ts';
 import type { SheetCell } from './sheet-model.ts';
@@ -99,6 +100,19 @@ function TypeLinks({ site, cell }: { readonly site: Site; readonly cell: SheetCe
   );
 }
 
+/** A picture from a file for a fill; drawings are kept as pictures too, so that nothing in them can run. */
+function PaintUpload({ cell }: { readonly cell: SheetCell }) {
+  const edit = useEdit();
+  const { property: id, state } = cell.cell;
+  return (
+    <div>
+      <PictureUpload label="Choose a picture…" name="Picture of the fill" pictureOnly onTake={(upload) => {
+        if ('image' in upload) edit({ name: 'set-look', args: { cells: [{ ...cell.cell, value: { paint: { image: upload.image } } }] } }, `${property(id).label}, ${state}`);
+      }} />
+    </div>
+  );
+}
+
 /** About the cell in focus: where its value comes from, and for colours everything it could be linked to. */
 export function CellStrip({ site, cell, onClear }: Props) {
   const { property: id, state } = cell.cell;
@@ -111,6 +125,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
         <Button className="!h-6 shrink-0 !text-small" disabled={!cell.own} onClick={onClear} title="Delete">Clear</Button>
       </div>
       {entry.typed === true && <TypeLinks site={site} cell={cell} />}
+      {entry.kind === 'paint' && <PaintUpload cell={cell} />}
       {entry.kind === 'colour' && <ColourLinks site={site} cell={cell} />}
     </div>
   );
