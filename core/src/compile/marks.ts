@@ -10,7 +10,7 @@ import type { Declaration } from './trees.ts';
 
 type Shape = 'line under' | 'line over' | 'line through' | 'lines both' | 'side bar' | 'box' | 'notch' | 'dot' | 'brackets';
 
-/** Room beneath a label that is too narrow is no reason to wrap a mark. */
+/** What every mark has. */
 const AT_ALL: readonly Declaration[] = [['content', '""'], ['position', 'absolute'], ['pointer-events', 'none'], ['margin', 'auto']];
 
 /** How a shape is drawn from its thickness, length and offset. */
@@ -19,11 +19,11 @@ function shapeDeclarations(context: CompileContext, shape: Shape): Declaration[]
   const thickness = measure('thickness', '2px');
   const length = measure('length', '100%');
   const offset = measure('offset', '0px');
-  const lying = (block: string): Declaration[] => [['inset', `${block === 'end' ? 'auto' : block === 'start' ? offset : '0'} 0 ${block === 'end' ? offset : block === 'start' ? 'auto' : '0'}`], ['inline-size', length], ['block-size', thickness], ['background', 'currentColor']];
+  const lying = (inset: string): Declaration[] => [['inset', inset], ['inline-size', length], ['block-size', thickness], ['background', 'currentColor']];
   switch (shape) {
-    case 'line under': return lying('end');
-    case 'line over': return lying('start');
-    case 'line through': return lying('middle');
+    case 'line under': return lying(`auto 0 ${offset}`);
+    case 'line over': return lying(`${offset} 0 auto`);
+    case 'line through': return lying('0');
     case 'lines both': return [['inset', `${offset} 0`], ['inline-size', length], ['border-block', `${thickness} solid`]];
     case 'side bar': return [['inset-block', '0'], ['inset-inline', `${offset} auto`], ['inline-size', thickness], ['block-size', length], ['background', 'currentColor']];
     case 'box': return [['inset', offset], ['z-index', '-1'], ['border-radius', 'inherit'], ['background', 'currentColor']];

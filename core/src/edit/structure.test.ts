@@ -74,6 +74,9 @@ describe('bands', () => {
     expect(headerParts(findHeader(joined) as never).find((part) => part.id === 'book')?.bands).toEqual(['wide', 'phone']);
     const one = run(DEMO, { name: 'remove-band', args: { id: 'wide' } });
     expect([one.bands.map((band) => band.id), size(one, 'phone')]).toEqual([['phone'], size(DEMO, 'phone')]);
+    // What is set for all widths from now on shows.
+    const edited = run(one, { name: 'set-look', args: { cells: [{ owner: 'menu-main', slot: 'link', property: 'size', level: 'all', state: 'rest', band: 'all', value: 31 }] } });
+    expect(size(edited, 'phone')).toBe(31);
   });
   test('are at most eight, never two at one width', () => {
     const full = Array.from({ length: 6 }, (_, index): Edit => ({ name: 'add-band', args: { band: { id: `b${index}`, name: 'B', min: 300 + index * 20 } } }));

@@ -60,11 +60,11 @@ function newPart({ site, fresh, panel, icons }: Making, { kind, icon, label }: S
   }
 }
 
-/** The bands in which the menu is unfolded, or folded; null where that is all of them or none. */
-function bandsOf(site: Site, foldBand: string | null, only: 'wide' | 'narrow' | undefined): readonly string[] | null {
+/** The bands in which the menu is unfolded, for what shows only there; null where it shows everywhere. */
+function bandsOf(site: Site, foldBand: string | null, only: 'wide' | undefined): readonly string[] | null {
   const fold = site.bands.findIndex((band) => band.id === foldBand);
   if (only === undefined || fold <= 0) return null;
-  return site.bands.filter((_band, index) => (only === 'wide') === index < fold).map((band) => band.id);
+  return site.bands.slice(0, fold).map((band) => band.id);
 }
 
 /** A design's look with the site's own band in place of the narrow one; without one its exceptions are left out. */

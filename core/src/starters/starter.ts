@@ -15,8 +15,8 @@ export interface StarterPart {
   readonly look: Look;
   /** Settings that belong to the design, such as a search behind an icon. */
   readonly settings?: Readonly<Record<string, unknown>>;
-  /** Shown only where the menu is unfolded, or only where it is folded. */
-  readonly only?: 'wide' | 'narrow';
+  /** Shown only where the menu is unfolded. */
+  readonly only?: 'wide';
   /** Name of the drawing a new icon link starts with. */
   readonly icon?: 'person' | 'basket';
   /** Label of a new icon link. */

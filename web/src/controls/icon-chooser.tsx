@@ -9,7 +9,7 @@ import { notify } from '../state/notices.ts';
 const MOST = 96;
 
 /** A drawing in the interface: as a picture, in which nothing can run. */
-export function Drawing({ svg }: { readonly svg: string }) {
+function Drawing({ svg }: { readonly svg: string }) {
   const source = svg.includes('xmlns=') ? svg : svg.replace(/^\s*<svg/i, '<svg xmlns="http://www.w3.org/2000/svg"');
   return <img alt="" className="size-5" src={`data:image/svg+xml,${encodeURIComponent(source)}`} />;
 }

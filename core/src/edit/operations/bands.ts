@@ -59,6 +59,13 @@ function renameKeys(draft: Draft, site: Site, from: string, to: string): void {
   if (patch.ok) draft.apply(...patch.value);
 }
 
+/** What the widest band says it says for all widths: its values take the place of those. */
+function promoteKeys(draft: Draft, band: string): void {
+  const cells = lookCells(draft.site()).filter((cell) => cell.band === band).flatMap((cell) => [{ ...cell, value: null }, { ...cell, band: 'all' }]);
+  const patch = setLook(draft.site(), { cells });
+  if (patch.ok) draft.apply(...patch.value);
+}
+
 /** Changes in which bands rows, parts and links are shown. */
 function showIn(draft: Draft, site: Site, change: (bands: readonly string[]) => readonly string[]): void {
   const rows = [...ownersOf(site).values()].filter((owner) => owner.kind === 'row').map(({ path, piece, id }) => ({
@@ -83,6 +90,7 @@ export const removeBand: EditOperation<{ readonly id: string }> = (site, { id })
   const draft = startDraft(site);
   // What reached the band reached the narrower one too, unless that one says otherwise.
   renameKeys(draft, site, id, next.id);
+  if (index === 0) promoteKeys(draft, next.id);
   showIn(draft, site, (bands) => (bands.includes(id) ? bands.map((band) => (band === id ? next.id : band)) : bands));
   site.pieces.forEach((piece, place) => {
     if (piece.kind === 'header' && piece.foldBand === id) draft.apply({ op: 'replace', path: `/pieces/${place}/foldBand`, value: next.id });

@@ -40,7 +40,7 @@ export interface Sheet {
 type View = Pick<BenchState, 'selected' | 'reach' | 'openGroups' | 'filter'>;
 type Place = Pick<BenchState, 'selected' | 'reach'>;
 
-export const asLevel = (key: LevelKey): Level | null => (key === 'all' ? null : (Number(key) as Level));
+const asLevel = (key: LevelKey): Level | null => (key === 'all' ? null : (Number(key) as Level));
 
 /** Index of the band a reach stands for; all widths is judged at the widest. */
 export function reachBand(site: Site, reach: string): number {

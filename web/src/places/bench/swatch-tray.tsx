@@ -26,7 +26,7 @@ function SwatchEditor({ swatch, site }: { readonly swatch: Swatch; readonly site
   return (
     <div className="grid gap-2 p-3 text-bench">
       {isDerived(swatch)
-        ? <p className="text-ink-soft">{swatch.change} by {swatch.by} % than {site.palette.find((entry) => entry.id === swatch.from)?.name}; it follows.</p>
+        ? <p className="text-ink-soft">It follows {site.palette.find((entry) => entry.id === swatch.from)?.name}: {swatch.change} by {swatch.by} %.</p>
         : <ColourEditor value={value} onPreview={(colour) => { store.preview(asEdit(colour)); }} onCommit={(colour) => { edit(asEdit(colour), `Swatch ${swatch.name}`); }} />}
       <label className="grid grid-cols-[84px_1fr] items-center gap-2"><span className="text-small text-ink-soft">name</span>
         <TextField className="w-full" value={swatch.name}
