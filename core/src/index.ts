@@ -43,7 +43,7 @@ export {
   coloursIn, isColourValue, ROLES, type ColourValue, type CornersValue, type GradientStop, type LineValue, type PaintValue, type Role, type Shadow, type ShadowValue, type Value,
 } from './document/values.ts';
 export {
-  findHeader, findIcon, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,
+  findHeader, findIcon, findPart, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,
   slotKind, walkMenu, type Owner, type PlacedItem, type Placement,
 } from './document/walk.ts';
 export { LANDSCAPE } from './document/scene.ts';

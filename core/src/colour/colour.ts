@@ -13,7 +13,8 @@ export interface Rgba {
 registerModes();
 const toRgb = converter('rgb');
 
-const clamp = (value: number) => Math.min(1, Math.max(0, value));
+/** A channel kept from 0 to 1. */
+export const clamp = (value: number) => Math.min(1, Math.max(0, value));
 
 /**
  * Reads a CSS colour literal (CSS Color 4: hex, names, rgb, hsl, hwb, lab, lch, oklab, oklch, color()).

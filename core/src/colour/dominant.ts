@@ -1,5 +1,5 @@
 import { converter } from 'culori/fn';
-import type { Rgba } from './colour.ts';
+import { clamp, type Rgba } from './colour.ts';
 
 const toOklab = converter('oklab');
 const toRgb = converter('rgb');
@@ -88,8 +88,6 @@ function joinAlike(centres: readonly Point[]): Point[] {
   }
   return kept.sort((one, two) => two.weight - one.weight);
 }
-
-const clamp = (value: number) => Math.min(1, Math.max(0, value));
 
 /**
  * The colours that make up a picture, at most `most`, the commonest first. `pixels` are bytes of red, green, blue and

@@ -1,12 +1,10 @@
 import { converter } from 'culori/fn';
-import type { Rgba } from './colour.ts';
+import { clamp, type Rgba } from './colour.ts';
 
 const toOklab = converter('oklab');
 const toRgb = converter('rgb');
 
 const lab = ({ r, g, b }: Rgba) => toOklab({ mode: 'rgb', r, g, b });
-
-const clamp = (value: number) => Math.min(1, Math.max(0, value));
 
 /**
  * Two colours mixed in OKLab, `share` (0 to 1) of the second, with alpha premultiplied: what `color-mix(in oklab, …)`

@@ -8,7 +8,7 @@ import type { Target } from './target.ts';
 import { isDerived } from './swatch.ts';
 import { coloursIn, isTypeLink, type ColourValue, type Value } from './values.ts';
 import type { Part } from './part.ts';
-import { ownersOf, placedParts, rowParts, slotKind, walkMenu } from './walk.ts';
+import { ownersOf, partEntries, placedParts, rowParts, slotKind, walkMenu } from './walk.ts';
 
 /** What a site refers to by id, gathered once. */
 interface Known {
@@ -75,7 +75,7 @@ function uniqueIds(site: Site): Problem[] {
       note(row.id, path);
       for (const part of rowParts(row)) {
         note(part.id, `${path}/zones`);
-        for (const entry of part.kind === 'social' ? part.links : part.kind === 'text' ? part.entries : []) note(entry.id, `${path}/zones`);
+        for (const entry of partEntries(part)) note(entry.id, `${path}/zones`);
       }
     });
   });

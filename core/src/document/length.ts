@@ -7,6 +7,9 @@ export const LENGTH_UNITS = ['px', 'rem', 'em', 'vw', '%'] as const;
 
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
+/** Whether a value of a look can be a length. */
+export const isLength = (value: unknown): value is LengthValue => typeof value === 'number' || typeof value === 'string';
+
 /** What relative units count in, in px. */
 export interface LengthBasis {
   /** For `em`. */

@@ -58,6 +58,12 @@ export function findPart(site: Site, id: string): Part | null {
   return partsById(site).get(id) ?? null;
 }
 
+/** What has an id of its own inside a part. */
+export function partEntries(part: Part): readonly { readonly id: string }[] {
+  if (part.kind === 'social') return part.links;
+  return part.kind === 'text' ? part.entries : [];
+}
+
 /** A menu as one placement shows it. */
 export interface Placement {
   readonly part: MenuPart;
@@ -233,6 +239,6 @@ export const idsOf = memoise((site: Site): ReadonlySet<string> => {
   const ids = new Set(lists.flatMap((list) => list.map((entry) => entry.id)));
   for (const id of ownersOf(site).keys()) ids.add(id);
   for (const id of itemsOf(site).keys()) ids.add(id);
-  for (const { part } of placedParts(site)) for (const entry of part.kind === 'social' ? part.links : part.kind === 'text' ? part.entries : []) ids.add(entry.id);
+  for (const { part } of placedParts(site)) for (const entry of partEntries(part)) ids.add(entry.id);
   return ids;
 });

@@ -1,6 +1,6 @@
 import { ZONES, type Header, type Row, type Zone } from '../document/pieces/header.ts';
 import type { Site } from '../document/site.ts';
-import { toPixels } from '../document/length.ts';
+import { isLength, toPixels } from '../document/length.ts';
 import { foldingPanel } from '../resolve/backdrop.ts';
 import { bandEnd, resolve } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
@@ -12,7 +12,7 @@ export const TIGHT_ROOM = 24;
 
 function rowLength(site: Site, row: Row, property: 'gap' | 'paddingInline', band: number): number {
   const value = resolve(site, { owner: row.id, slot: 'row', property, level: null, states: [], band })?.value;
-  return typeof value === 'number' || typeof value === 'string' ? toPixels(value, { fontSize: 16, width: widthOf(site, band) }) : 0;
+  return isLength(value) ? toPixels(value, { fontSize: 16, width: widthOf(site, band) }) : 0;
 }
 
 /** The parts of a zone that show in a band. */

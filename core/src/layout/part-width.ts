@@ -7,7 +7,7 @@ import type { Text } from '../document/parts/text.ts';
 import type { PropertyId } from '../document/properties.ts';
 import type { Site } from '../document/site.ts';
 import type { Level, State } from '../document/states.ts';
-import { toPixels } from '../document/length.ts';
+import { isLength, toPixels } from '../document/length.ts';
 import type { MenuItem } from '../document/menu-item.ts';
 import { shownItems } from '../document/walk.ts';
 import { resolve } from '../resolve/resolve.ts';
@@ -39,12 +39,12 @@ function shownText(text: string, letters: unknown): string {
 function slotReader(site: Site, owner: string, slot: string, band: number, level: Level | null, states: readonly State[] = []) {
   const value = (property: PropertyId) => resolve(site, { owner, slot, property, level, states, band })?.value;
   const width = widthOf(site, band);
-  const size = ((found) => (typeof found === 'number' || typeof found === 'string' ? toPixels(found, { fontSize: 16, width }) : 16))(value('size'));
+  const size = ((found) => (isLength(found) ? toPixels(found, { fontSize: 16, width }) : 16))(value('size'));
   return {
     size,
     pixels: (property: PropertyId) => {
       const found = value(property);
-      return typeof found === 'number' || typeof found === 'string' ? toPixels(found, { fontSize: size, width }) : 0;
+      return isLength(found) ? toPixels(found, { fontSize: size, width }) : 0;
     },
     shown: (label: string) => shownText(label, value('letters')),
     words: (label: string) => (label.trim().split(/\s+/).length - 1),
@@ -52,7 +52,7 @@ function slotReader(site: Site, owner: string, slot: string, band: number, level
     around: () => {
       const line = (id: PropertyId) => ((found) => (typeof found === 'object' && 'line' in found ? (found.line?.width ?? 0) : 0))(value(id));
       const margin = value('marginInline');
-      return line('lineStart') + line('lineEnd') + 2 * (typeof margin === 'number' || typeof margin === 'string' ? toPixels(margin, { fontSize: size, width }) : 0);
+      return line('lineStart') + line('lineEnd') + 2 * (isLength(margin) ? toPixels(margin, { fontSize: size, width }) : 0);
     },
     text: () => ({ family: ((family) => (typeof family === 'string' ? family : 'system'))(value('family')), weight: Number(value('weight') ?? 400) }),
   };

@@ -7,7 +7,7 @@ import type { Header } from '../document/pieces/header.ts';
 import type { Panel } from '../document/pieces/panel.ts';
 import type { Scene, Site } from '../document/site.ts';
 import type { Level, State } from '../document/states.ts';
-import { toPixels } from '../document/length.ts';
+import { isLength, toPixels } from '../document/length.ts';
 import { isColourValue, type PaintValue, type Value } from '../document/values.ts';
 import { openedPanel, ownersOf, slotKind, type Owner } from '../document/walk.ts';
 import { colourOf } from './colours.ts';
@@ -189,6 +189,6 @@ function textRequirement(site: Site, situation: Situation): number {
   const size = resolve(site, { ...situation, property: 'size' })?.value;
   const weight = resolve(site, { ...situation, property: 'weight' })?.value;
   const width = site.bands[situation.band]?.min;
-  const pixels = typeof size === 'number' || typeof size === 'string' ? toPixels(size, { fontSize: 16, ...(width ? { width } : {}) }) : 16;
+  const pixels = isLength(size) ? toPixels(size, { fontSize: 16, ...(width ? { width } : {}) }) : 16;
   return requiredRatio(pixels, typeof weight === 'number' ? weight : 400);
 }

@@ -70,8 +70,9 @@ export function findTypeface(id: string, own: readonly Typeface[] = []): Typefac
 
 /** How the ids of typefaces start that were brought along. */
 export const OWN_PREFIX = 'own-';
+const OWN_ID = new RegExp(`^${OWN_PREFIX}[a-z0-9-]{1,60}$`);
 
 /** Whether a type style or look may name this family; whether one that was brought along is there, references tell. */
 export function isFamily(id: string): boolean {
-  return findStack(id) !== null || isBundled(id) || new RegExp(`^${OWN_PREFIX}[a-z0-9-]{1,60}$`).test(id);
+  return findStack(id) !== null || isBundled(id) || OWN_ID.test(id);
 }

@@ -1,6 +1,6 @@
 import type { Part } from '../../document/part.ts';
 import type { Header } from '../../document/pieces/header.ts';
-import { toPixels } from '../../document/length.ts';
+import { isLength, toPixels } from '../../document/length.ts';
 import { headerParts, rowParts } from '../../document/walk.ts';
 import { resolve } from '../../resolve/resolve.ts';
 import type { CompileContext } from '../context.ts';
@@ -77,7 +77,7 @@ export function positionDeclarations({ stays, over }: Header): Declaration[] {
 function headerHeight({ site, header }: CompileContext): number {
   return header.rows.reduce((sum, row) => {
     const height = resolve(site, { owner: row.id, slot: 'row', property: 'height', level: null, states: [], band: 0 })?.value;
-    return sum + (typeof height === 'number' || typeof height === 'string' ? toPixels(height, { fontSize: 16 }) : 0);
+    return sum + (isLength(height) ? toPixels(height, { fontSize: 16 }) : 0);
   }, 0);
 }
 

@@ -47,6 +47,12 @@ export function unlinkLooks(site: Site, owners: ReadonlySet<string>): PatchOpera
     .reverse().map((index): PatchOperation => ({ op: 'remove', path: `/sameLooks/${index}` }));
 }
 
+/** The list a part stands in and its place there, from its JSON Pointer. */
+function splitPath(path: string): { readonly list: string; readonly index: number } {
+  const at = path.lastIndexOf('/');
+  return { list: path.slice(0, at), index: Number(path.slice(at + 1)) };
+}
+
 const placed = (site: Site, id: string) => placedParts(site).find(({ part }) => part.id === id) ?? null;
 
 /** Takes a part out of its row; its look goes with it. */
@@ -62,11 +68,11 @@ export const movePart: EditOperation<{ readonly id: string; readonly place: Part
   if (!found) return noPart();
   if (path === null) return noPlace();
   if (!mayStand(found.part, place)) return refuse('place', path, 'A panel holds menus');
-  const [, list = '', at = '0'] = /^(.*)\/(\d+)$/.exec(found.path) ?? [];
+  const { list, index: at } = splitPath(found.path);
   const isSame = list === path;
   const wanted = Math.min(place.index, lengthAt(site, path));
-  const index = isSame && wanted > Number(at) ? wanted - 1 : wanted;
-  return succeed(isSame && index === Number(at) ? [] : [{ op: 'move', from: found.path, path: `${path}/${index}` }]);
+  const index = isSame && wanted > at ? wanted - 1 : wanted;
+  return succeed(isSame && index === at ? [] : [{ op: 'move', from: found.path, path: `${path}/${index}` }]);
 };
 
 /** A part with ids of its own, so that it can stand beside the one it was copied from. */
@@ -82,8 +88,8 @@ export const duplicatePart: EditOperation<{ readonly id: string; readonly copy: 
   const found = placed(site, id);
   if (!found) return noPart();
   if (idsOf(site).has(copy)) return refuse('duplicate', found.path, `There is something with the id "${copy}" already`);
-  const [, list = '', at = '0'] = /^(.*)\/(\d+)$/.exec(found.path) ?? [];
-  return succeed([{ op: 'add', path: `${list}/${Number(at) + 1}`, value: copyPart(site, found.part, copy) }]);
+  const { list, index } = splitPath(found.path);
+  return succeed([{ op: 'add', path: `${list}/${index + 1}`, value: copyPart(site, found.part, copy) }]);
 };
 
 /** Most rows a header has. */
@@ -115,6 +121,6 @@ export const moveRow: EditOperation<{ readonly id: string; readonly index: numbe
   const { rows } = owner.piece;
   const from = rows.findIndex((row) => row.id === id);
   const to = Math.min(rows.length - 1, Math.max(0, index));
-  const list = owner.path.replace(/\/\d+$/, '');
+  const { list } = splitPath(owner.path);
   return succeed(from === to ? [] : [{ op: 'move', from: owner.path, path: `${list}/${to}` }]);
 };

@@ -1,9 +1,10 @@
-import { colourOf, formatColour, formatValue, isColourValue, property, PROPERTY_IDS, ROLES, slugify, uniqueName, idsOf, type Cell, type ColourValue, type OriginLink, type Site, type TypeStyle } from '@hamaca/core';
+import { colourOf, formatColour, formatValue, isColourValue, property, PROPERTY_IDS, ROLES, type Cell, type ColourValue, type OriginLink, type Site, type TypeStyle } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
 import { ColourEditor } from '../../controls/lazy.tsx';
 import { PictureUpload } from '../../controls/settings.tsx';
+import { swatchOf } from '../../state/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
 import { benchStore, focusColumn } from './bench-state.ts';
 import type { SheetCell } from './sheet-model.ts';
@@ -43,13 +44,6 @@ function Trail({ cell }: { readonly cell: SheetCell }) {
   );
 }
 
-/** A colour of no name becomes a swatch, and everything of just that colour is linked to it. */
-function makeSwatch(site: Site, literal: string) {
-  const name = `Colour ${site.palette.length + 1}`;
-  const swatch = { id: uniqueName(slugify(name, 'colour'), idsOf(site)), name, value: literal };
-  return { name: 'relink-colours', args: { links: [{ literal, swatch: swatch.id }], add: [swatch] } } as const;
-}
-
 function ColourLinks({ site, cell }: { readonly site: Site; readonly cell: SheetCell }) {
   const edit = useEdit();
   const store = useSiteStore();
@@ -80,7 +74,7 @@ function ColourLinks({ site, cell }: { readonly site: Site; readonly cell: Sheet
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>
-      {literal !== null && cell.own && <Button className="!h-6 !text-small" onClick={() => { edit(makeSwatch(site, literal), 'Make this a swatch'); }}>Make this a swatch</Button>}
+      {literal !== null && cell.own && <Button className="!h-6 !text-small" onClick={() => { edit(swatchOf(site, literal), 'Make this a swatch'); }}>Make this a swatch</Button>}
     </div>
   );
 }

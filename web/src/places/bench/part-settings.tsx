@@ -1,5 +1,5 @@
 import {
-  findIcon, idsOf, NO_TARGET, networkOf, ownersOf, placedParts, SOCIAL_COLOURS, uniqueName, type Icon, type Part, type Piece, type Row, type Site, type SocialLink, type TextEntry,
+  findIcon, findPart, idsOf, NO_TARGET, networkOf, ownersOf, SOCIAL_COLOURS, uniqueName, type Icon, type Part, type Piece, type Row, type Site, type SocialLink, type TextEntry,
 } from '@hamaca/core';
 import type { ReactNode } from 'react';
 import { Button } from '../../controls/button.tsx';
@@ -238,12 +238,12 @@ export function PartSettings({ site }: { readonly site: Site }) {
   const owner = ownersOf(site).get(selected.owner);
   if (!owner) return null;
   const set: Set = (fields, label, icons = []) => { edit({ name: 'set-owner', args: { id: owner.id, fields, icons } }, label); };
-  const part = placedParts(site).find((placed) => placed.part.id === owner.id)?.part;
+  const part = findPart(site, owner.id);
   const row = owner.kind === 'row' && owner.piece.kind === 'header' ? owner.piece.rows.find((entry) => entry.id === owner.id) : undefined;
   const content = part ? partSettings(site, part, set)
     : row ? <RowSettings site={site} row={row} set={set} />
     : owner.piece.kind === 'panel' ? <PanelSettings piece={owner.piece} set={set} /> : <HeaderSettings site={site} piece={owner.piece} set={set} />;
-  const hides = (part ?? row) !== undefined && owner.piece.kind === 'header' && part?.kind !== 'opener';
+  const hides = (part ?? row ?? null) !== null && owner.piece.kind === 'header' && part?.kind !== 'opener';
   return (
     <div key={owner.id} className="flex min-h-10 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-twine px-3 py-1 text-bench">
       {content}

@@ -1,4 +1,4 @@
-import { ownersOf, sameAs, slotKind, slotName, slotsOf, wearsSlot, placedParts, type LevelKey, type Site, type SlotRef } from '@hamaca/core';
+import { ownersOf, sameAs, slotKind, slotName, slotsOf, wearsSlot, findPart, type LevelKey, type Site, type SlotRef } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Button } from '../../controls/button.tsx';
@@ -16,7 +16,7 @@ const isSame = (a: SlotRef, b: SlotRef) => a.owner === b.owner && a.slot === b.s
 function relatedSlots(site: Site, to: SlotRef): SlotRef[] {
   const wanted = new Set<string>(slotKind(site, to)?.properties ?? []);
   return [...ownersOf(site).values()].flatMap((owner) => {
-    const part = placedParts(site).find((placed) => placed.part.id === owner.id)?.part;
+    const part = findPart(site, owner.id);
     return Object.entries(slotsOf(owner.kind)).filter(([slot, kind]) => (!part || wearsSlot(site, part, slot)) && kind.properties.filter((id) => wanted.has(id)).length > 2)
       .map(([slot]): SlotRef => ({ owner: owner.id, slot }));
   }).filter((ref) => !isSame(ref, to));

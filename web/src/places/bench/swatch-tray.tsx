@@ -1,10 +1,11 @@
-import { colourOf, formatColour, idsOf, isDerived, reachOf, slotName, slugify, swatchColour, uniqueName, type Site, type SlotRef, type Swatch } from '@hamaca/core';
+import { colourOf, formatColour, isDerived, reachOf, slotName, swatchColour, type Site, type SlotRef, type Swatch } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { memo } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../controls/button.tsx';
 import { ColourEditor } from '../../controls/lazy.tsx';
 import { TextField } from '../../controls/text-field.tsx';
+import { newSwatch } from '../../state/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../state/open-site.tsx';
 import { benchStore, selectSlot } from './bench-state.ts';
 
@@ -50,10 +51,7 @@ function SwatchEditor({ swatch, site }: { readonly swatch: Swatch; readonly site
 /** The site's colours: change one, and everything linked to it follows; point at one, and all it reaches lights up. */
 export const SwatchTray = memo(function SwatchTray({ site }: { readonly site: Site }) {
   const edit = useEdit();
-  const add = () => {
-    const name = `Colour ${site.palette.length + 1}`;
-    edit({ name: 'add-swatch', args: { swatch: { id: uniqueName(slugify(name, 'colour'), idsOf(site)), name, value: '#808080' } } }, 'New swatch');
-  };
+  const add = () => { edit({ name: 'add-swatch', args: { swatch: newSwatch(site, '#808080') } }, 'New swatch'); };
   return (
     <section aria-label="Swatches" className="flex shrink-0 items-center gap-1 overflow-x-auto border-t border-twine bg-cotton px-4 py-1.5">
       <h2 className="mr-2 text-small text-ink-faint">swatches</h2>

@@ -1,6 +1,7 @@
-import { asSwatches, idsOf, looseColours, swatchColour, formatColour, type LooseColour, type Relink, type Site } from '@hamaca/core';
+import { looseColours, swatchColour, formatColour, type LooseColour, type Relink, type Site } from '@hamaca/core';
 import { useMemo } from 'react';
 import { Button } from '../../controls/button.tsx';
+import { swatchOf } from '../../state/new-swatch.ts';
 import { useEdit } from '../../state/open-site.tsx';
 
 const relinkOf = ({ literal, near }: LooseColour): Relink[] => (near ? [{ literal, swatch: near.swatch, ...(near.alpha < 1 ? { alpha: near.alpha } : {}) }] : []);
@@ -11,10 +12,7 @@ export function LoosePane({ site }: { readonly site: Site }) {
   const loose = useMemo(() => looseColours(site), [site]);
   if (loose.length === 0) return null;
   const nearly = loose.filter((colour) => colour.near !== null);
-  const make = ({ literal }: LooseColour) => {
-    const [swatch] = asSwatches([{ name: `Colour ${site.palette.length + 1}`, value: literal }], idsOf(site));
-    if (swatch) edit({ name: 'relink-colours', args: { links: [{ literal, swatch: swatch.id }], add: [swatch] } }, 'Make this a swatch');
-  };
+  const make = ({ literal }: LooseColour) => { edit(swatchOf(site, literal), 'Make this a swatch'); };
   return (
     <section aria-label="Colours without a name">
       <div className="mb-2 flex items-center gap-3">

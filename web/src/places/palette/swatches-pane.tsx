@@ -1,10 +1,11 @@
 import {
-  colourOf, DERIVATIONS, formatColour, idsOf, isDerived, rolesOf, slugify, swatchColour, swatchUses, uniqueName, type Derivation, type DerivedSwatch, type Site, type Swatch,
+  colourOf, DERIVATIONS, formatColour, isDerived, rolesOf, swatchColour, swatchUses, type Derivation, type DerivedSwatch, type Site, type Swatch,
 } from '@hamaca/core';
 import { Button } from '../../controls/button.tsx';
 import { Choice } from '../../controls/choice.tsx';
 import { ColourEditor } from '../../controls/colour-editor.tsx';
 import { TextField } from '../../controls/text-field.tsx';
+import { newSwatch } from '../../state/new-swatch.ts';
 import { useEdit, useSiteStore } from '../../state/open-site.tsx';
 import { PaletteFiles } from './palette-files.tsx';
 import { Reaches, useLight } from './reaches.tsx';
@@ -90,9 +91,8 @@ export function SwatchesPane({ site, selected, onSelect }: Props) {
   const edit = useEdit();
   const swatch = site.palette.find((entry) => entry.id === selected) ?? null;
   const add = () => {
-    const name = `Colour ${site.palette.length + 1}`;
-    const id = uniqueName(slugify(name, 'colour'), idsOf(site));
-    if (edit({ name: 'add-swatch', args: { swatch: { id, name, value: '#808080' } } }, 'New swatch')) onSelect(id);
+    const swatch = newSwatch(site, '#808080');
+    if (edit({ name: 'add-swatch', args: { swatch } }, 'New swatch')) onSelect(swatch.id);
   };
   const uses = swatch ? swatchUses(site, swatch.id) : 0;
   const roles = swatch ? rolesOf(site, swatch.id) : [];
