@@ -100,9 +100,10 @@ test('several lines are moved, nested, duplicated and removed at once, each as o
   await page.keyboard.press('Delete');
   for (let count = 0; count < 4; count++) await page.getByRole('button', { name: 'Undo' }).click();
   await page.keyboard.press('Control+k');
+  await expect(page.getByRole('option').first()).toBeVisible();
   await page.keyboard.type('Unfold all');
   await page.keyboard.press('Enter');
-  expect(await labels(page)).toEqual(before);
+  await expect.poll(() => labels(page)).toEqual(before);
 });
 
 test('branches are cut, copied and pasted within and between menus, and as text', async ({ page, context }) => {
