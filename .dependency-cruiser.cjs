@@ -17,7 +17,9 @@ const below = {
 };
 
 const layerRules = Object.entries(below).map(([layer, allowed]) => ({
-  name: `core-${layer}`, severity: 'error', comment: `core/${layer} uses only ${allowed.join(', ') || 'nothing'} beneath it`,
+  name: `core-${layer}`,
+  severity: 'error',
+  comment: `core/${layer} uses only ${allowed.join(', ') || 'nothing'} beneath it`,
   from: { path: `^core/src/${layer}/`, pathNot: '\\.test\\.ts$' },
   to: { path: '^core/src/', pathNot: `^core/src/(${[layer, ...allowed].join('|')})/` },
 }));
@@ -26,15 +28,51 @@ module.exports = {
   forbidden: [
     ...layerRules,
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
-    { name: 'core-is-alone', severity: 'error', from: { path: '^core/' }, to: { path: '^(web|server|cli|fonts|e2e|scripts)/' } },
-    { name: 'core-needs-no-platform', severity: 'error', from: { path: '^core/src', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
-    { name: 'one-door-into-core', severity: 'error', from: { path: '^(web|server|cli)/' }, to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' } },
-    { name: 'web-and-server-apart', severity: 'error', from: { path: '^web/' }, to: { path: '^(server|cli)/' } },
-    { name: 'server-and-web-apart', severity: 'error', from: { path: '^(server|cli)/' }, to: { path: '^web/' } },
-    { name: 'nothing-missing', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '^(vite/client)' } },
+    {
+      name: 'core-is-alone',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: { path: '^(web|server|cli|fonts|e2e|scripts)/' },
+    },
+    {
+      name: 'core-needs-no-platform',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['core'] },
+    },
+    {
+      name: 'one-door-into-core',
+      severity: 'error',
+      from: { path: '^(web|server|cli)/' },
+      to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
+    },
+    {
+      name: 'web-and-server-apart',
+      severity: 'error',
+      from: { path: '^web/' },
+      to: { path: '^(server|cli)/' },
+    },
+    {
+      name: 'server-and-web-apart',
+      severity: 'error',
+      from: { path: '^(server|cli)/' },
+      to: { path: '^web/' },
+    },
+    {
+      name: 'nothing-missing',
+      severity: 'error',
+      from: {},
+      to: { couldNotResolve: true, pathNot: '^(vite/client)' },
+    },
   ],
   options: {
-    doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, exclude: { path: '(^|/)dist/|\\.css$' },
-    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'default', 'types'], extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'] },
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    exclude: { path: '(^|/)dist/|\\.css$' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['import', 'default', 'types'],
+      extensions: ['.ts', '.tsx', '.mjs', '.js', '.json'],
+    },
   },
 };

@@ -25,7 +25,9 @@ test('the bench turns with the width, and can be pinned', async ({ page }) => {
   await expect(pointer).toHaveAttribute('aria-valuenow', '330');
 });
 
-test('the pointer is dragged, the knot is dragged as one step of undo, and Escape leads back', async ({ page }) => {
+test('the pointer is dragged, the knot is dragged as one step of undo, and Escape leads back', async ({
+  page,
+}) => {
   const pointer = page.getByRole('slider', { name: 'Width of the stage' });
   const box = await pointer.boundingBox();
   if (!box) throw new Error('no pointer');
@@ -44,7 +46,10 @@ test('the pointer is dragged, the knot is dragged as one step of undo, and Escap
     await page.mouse.move(at.x + 12 + distance, at.y + 12, { steps: 10 });
     await end();
   };
-  await drag(60, async () => { await page.keyboard.press('Escape'); await page.mouse.up(); });
+  await drag(60, async () => {
+    await page.keyboard.press('Escape');
+    await page.mouse.up();
+  });
   await expect(knot).toHaveAttribute('aria-valuenow', '1000');
   await drag(60, () => page.mouse.up());
   await expect(knot).not.toHaveAttribute('aria-valuenow', '1000');
@@ -56,13 +61,18 @@ test('the pointer is dragged, the knot is dragged as one step of undo, and Escap
   await expect(knot).toHaveAttribute('aria-valuenow', '999');
 });
 
-test('the rope says where the row fits, and the hollow knot is the smallest safe breakpoint', async ({ page }) => {
+test('the rope says where the row fits, and the hollow knot is the smallest safe breakpoint', async ({
+  page,
+}) => {
   const numbers = page.getByTestId('row-needs');
   await expect(numbers).toContainText('px left');
   const suggested = page.getByRole('button', { name: /as the breakpoint/ });
-  const safe = Number(/\d+/.exec(await suggested.getAttribute('aria-label') ?? '')?.[0]);
+  const safe = Number(/\d+/.exec((await suggested.getAttribute('aria-label')) ?? '')?.[0]);
   await suggested.click();
-  await expect(page.getByRole('slider', { name: 'Breakpoint where Wide starts' })).toHaveAttribute('aria-valuenow', String(safe));
+  await expect(page.getByRole('slider', { name: 'Breakpoint where Wide starts' })).toHaveAttribute(
+    'aria-valuenow',
+    String(safe),
+  );
   await expect(suggested).toHaveCount(0);
   const field = page.getByLabel('Breakpoint in px');
   await field.fill(String(safe - 60));
@@ -70,11 +80,14 @@ test('the rope says where the row fits, and the hollow knot is the smallest safe
   await expect(page.locator('[data-rope="breaks"]').first()).toBeAttached();
   const pointer = page.getByRole('slider', { name: 'Width of the stage' });
   await pointer.focus();
-  for (let count = 0; count < 60 && Number(await pointer.getAttribute('aria-valuenow')) > safe - 40; count++) await page.keyboard.press('Shift+ArrowLeft');
+  for (let count = 0; count < 60 && Number(await pointer.getAttribute('aria-valuenow')) > safe - 40; count++)
+    await page.keyboard.press('Shift+ArrowLeft');
   await expect(pointer).toHaveAttribute('aria-valuetext', /does not fit/);
 });
 
-test('a value reaches only the widths it is set for, and bears a knot where it has an exception', async ({ page }) => {
+test('a value reaches only the widths it is set for, and bears a knot where it has an exception', async ({
+  page,
+}) => {
   const stage = await stageFrame(page);
   await stage.getByRole('link', { name: 'Book a hide' }).click();
   await page.getByLabel('Reach').click();
@@ -96,7 +109,10 @@ test('a value reaches only the widths it is set for, and bears a knot where it h
 
 test('cells are walked, stepped and cleared by keyboard', async ({ page }) => {
   const padding = page.locator('[data-cell="paddingInline rest"]');
-  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Call to action', exact: true }).click();
+  await page
+    .getByRole('navigation', { name: 'Parts' })
+    .getByRole('button', { name: 'Call to action', exact: true })
+    .click();
   await padding.click();
   await page.keyboard.press('Enter');
   await page.keyboard.press('ArrowUp');
@@ -133,16 +149,36 @@ test('states are frozen on the stage, and selecting what is in the panel opens i
 
 test('the stage is an isolated frame that cannot reach the interface', async ({ page }) => {
   const stage = page.frame({ url: /\/frame$/ });
-  expect(await stage?.evaluate(() => { try { return String(window.parent.document); } catch (error) { return (error as Error).name; } })).toBe('SecurityError');
-  expect(await stage?.evaluate(async () => fetch('/api/sites').then(() => 'reached', () => 'blocked'))).toBe('blocked');
+  expect(
+    await stage?.evaluate(() => {
+      try {
+        return String(window.parent.document);
+      } catch (error) {
+        return (error as Error).name;
+      }
+    }),
+  ).toBe('SecurityError');
+  expect(
+    await stage?.evaluate(async () =>
+      fetch('/api/sites').then(
+        () => 'reached',
+        () => 'blocked',
+      ),
+    ),
+  ).toBe('blocked');
   expect(await page.locator('iframe[title="Stage"]').getAttribute('sandbox')).toBe('allow-scripts');
 });
 
 test('the logo takes a drawing, and refuses one that runs or is none', async ({ page }) => {
   const stage = await stageFrame(page);
   await stage.locator('.hm-logo').click();
-  const upload = (content: string) => page.getByLabel('Logo drawing', { exact: true }).setInputFiles({ name: 'logo.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(content) });
-  await upload('<svg viewBox="0 0 20 10" onload="alert(1)"><script>alert(1)</script><path d="M0 0h20v10z" fill="#123456"/></svg>');
+  const upload = (content: string) =>
+    page
+      .getByLabel('Logo drawing', { exact: true })
+      .setInputFiles({ name: 'logo.svg', mimeType: 'image/svg+xml', buffer: Buffer.from(content) });
+  await upload(
+    '<svg viewBox="0 0 20 10" onload="alert(1)"><script>alert(1)</script><path d="M0 0h20v10z" fill="#123456"/></svg>',
+  );
   await expect(stage.locator('.hm-logo path')).toHaveCount(1);
   await expect(stage.locator('.hm-logo path')).toHaveAttribute('fill', '#123456');
   expect(await stage.locator('.hm-logo').innerHTML()).not.toMatch(/script|onload/);
@@ -162,7 +198,11 @@ test('links are dragged with a clear mark of where they land', async ({ page }) 
   await page.mouse.down();
   await page.mouse.move(to.x + 100, to.y + 4, { steps: 6 });
   await page.mouse.up();
-  const top = await rows.evaluateAll((elements) => elements.filter((element) => element.getAttribute('aria-level') === '1').map((element) => element.querySelector<HTMLInputElement>('input[aria-label="Label"]')?.value));
+  const top = await rows.evaluateAll((elements) =>
+    elements
+      .filter((element) => element.getAttribute('aria-level') === '1')
+      .map((element) => element.querySelector<HTMLInputElement>('input[aria-label="Label"]')?.value),
+  );
   expect(top.slice(0, 3)).toEqual(['Visit', 'Learn', 'Birds']);
 });
 
@@ -171,7 +211,18 @@ test('the interface itself has nothing wrong for assistive technology', async ({
   for (const place of ['bench/header', 'links', 'checks', 'hand-off']) {
     await page.goto(page.url().replace(/(sites\/[^/]+)\/.*/, `$1/${place}`));
     await page.getByRole('main').waitFor();
-    const { violations } = await new AxeBuilder({ page }).exclude('iframe').withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa']).analyze();
-    expect(violations.map((violation) => `${place}: ${violation.id} ${violation.nodes.slice(0, 3).map((node) => node.target.join(' ')).join(' | ')}`)).toEqual([]);
+    const { violations } = await new AxeBuilder({ page })
+      .exclude('iframe')
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa'])
+      .analyze();
+    expect(
+      violations.map(
+        (violation) =>
+          `${place}: ${violation.id} ${violation.nodes
+            .slice(0, 3)
+            .map((node) => node.target.join(' '))
+            .join(' | ')}`,
+      ),
+    ).toEqual([]);
   }
 });

@@ -3,17 +3,19 @@ import type { Site } from '@hamaca/core';
 import { copyDemo, expect, ROOT, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const idOf = (page: Page) => /sites\/([^/]+)/.exec(page.url())?.[1] ?? '';
-const cell = (page: Page, property: string, state = 'rest') => page.locator(`[data-cell="${property} ${state}"]`);
+const cell = (page: Page, property: string, state = 'rest') =>
+  page.locator(`[data-cell="${property} ${state}"]`);
 const parts = (page: Page) => page.getByRole('navigation', { name: 'Parts' });
 const part = (page: Page, name: string) => parts(page).getByRole('button', { name, exact: true });
 
 /** The demo as it would be before anybody designed it: links, logo and opener in one row, no look at all. */
 async function bareSite(page: Page): Promise<string> {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- looks are taken out of the raw document
-  const raw = await (await page.request.get('/api/sites/marisma')).json() as any;
+  const raw = (await (await page.request.get('/api/sites/marisma')).json()) as any;
   const [row] = raw.pieces[0].rows;
   row.zones.end = row.zones.end.filter((entry: { kind: string }) => entry.kind === 'opener');
-  for (const owner of [...raw.pieces, row, ...Object.values(row.zones).flat()] as { look: object }[]) owner.look = {};
+  for (const owner of [...raw.pieces, row, ...Object.values(row.zones).flat()] as { look: object }[])
+    owner.look = {};
   const created = await page.request.post('/api/sites', { data: raw });
   return ((await created.json()) as { id: string }).id;
 }
@@ -21,11 +23,25 @@ async function bareSite(page: Page): Promise<string> {
 test('from the bare demo to a finished header, in fewer than sixty interactions', async ({ page }) => {
   const id = await bareSite(page);
   let interactions = 0;
-  const click = async (target: Locator) => { interactions++; await target.click(); };
+  const click = async (target: Locator) => {
+    interactions++;
+    await target.click();
+  };
   /** Typing a value and pressing Enter is one. */
-  const type = async (text: string) => { interactions++; await page.keyboard.type(text); await page.keyboard.press('Enter'); };
-  const put = async (property: string, state: string, text: string) => { await click(cell(page, property, state)); await type(text); };
-  const fill = async (target: Locator, text: string) => { interactions++; await target.fill(text); await target.press('Enter'); };
+  const type = async (text: string) => {
+    interactions++;
+    await page.keyboard.type(text);
+    await page.keyboard.press('Enter');
+  };
+  const put = async (property: string, state: string, text: string) => {
+    await click(cell(page, property, state));
+    await type(text);
+  };
+  const fill = async (target: Locator, text: string) => {
+    interactions++;
+    await target.fill(text);
+    await target.press('Enter');
+  };
 
   // Colours first: the sea becomes deeper, and a paler one follows it.
   await page.goto(`/sites/${id}/palette`);
@@ -101,7 +117,10 @@ test('from the bare demo to a finished header, in fewer than sixty interactions'
   await news.hover();
   await expect.poll(() => news.evaluate((element) => getComputedStyle(element, '::after').opacity)).toBe('1');
   expect(await news.evaluate((element) => getComputedStyle(element, '::after').height)).toBe('2px');
-  const [menuEnd, call] = [await news.boundingBox(), await stage.getByRole('link', { name: 'Book a hide' }).boundingBox()];
+  const [menuEnd, call] = [
+    await news.boundingBox(),
+    await stage.getByRole('link', { name: 'Book a hide' }).boundingBox(),
+  ];
   expect(call && menuEnd && call.x > menuEnd.x).toBe(true);
   await saved(page);
   const site = await savedSite(page, id);
@@ -122,10 +141,19 @@ test.describe('on the demo', () => {
     await page.goto(`/sites/${await copyDemo(page)}/bench/header`);
     await stageFrame(page);
   });
-  const site = async (page: Page): Promise<Site> => { await saved(page); return savedSite(page, idOf(page)); };
+  const site = async (page: Page): Promise<Site> => {
+    await saved(page);
+    return savedSite(page, idOf(page));
+  };
   const order = async (page: Page) => {
     const [header] = (await site(page)).pieces;
-    return header?.kind === 'header' ? header.rows.map((row) => Object.values(row.zones).map((zone) => zone.map((entry) => entry.id).join()).join(' | ')) : [];
+    return header?.kind === 'header'
+      ? header.rows.map((row) =>
+          Object.values(row.zones)
+            .map((zone) => zone.map((entry) => entry.id).join())
+            .join(' | '),
+        )
+      : [];
   };
 
   test('a starting design keeps links and colours, and one undo brings everything back', async ({ page }) => {
@@ -146,7 +174,9 @@ test.describe('on the demo', () => {
     expect(await site(page)).toEqual(before);
   });
 
-  test('parts are moved, copied and removed by keyboard, by menu and by dragging in the outline', async ({ page }) => {
+  test('parts are moved, copied and removed by keyboard, by menu and by dragging in the outline', async ({
+    page,
+  }) => {
     await part(page, 'Call to action').focus();
     await page.keyboard.press('Alt+ArrowUp');
     expect(await order(page)).toEqual(['logo | menu-main,book | opener']);
@@ -183,7 +213,10 @@ test.describe('on the demo', () => {
     expect(await order(page)).toEqual(['book,logo | menu-main | opener']);
   });
 
-  test('cells are taken in ranges, copied as a table, pasted elsewhere and cleared', async ({ page, context }) => {
+  test('cells are taken in ranges, copied as a table, pasted elsewhere and cleared', async ({
+    page,
+    context,
+  }) => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write']);
     await part(page, 'Link, level 1').click();
     await page.getByLabel('Level', { exact: true }).click();
@@ -214,7 +247,8 @@ test.describe('on the demo', () => {
     if (!grip) throw new Error('no grip');
     const before = await padding.textContent();
     const stage = await stageFrame(page);
-    const width = async () => (await stage.getByRole('link', { name: 'Book a hide' }).boundingBox())?.width ?? 0;
+    const width = async () =>
+      (await stage.getByRole('link', { name: 'Book a hide' }).boundingBox())?.width ?? 0;
     const start = await width();
     const drag = async () => {
       await page.mouse.move(grip.x + 8, grip.y + 8);
@@ -246,32 +280,51 @@ test.describe('on the demo', () => {
     await page.getByRole('button', { name: 'Undo' }).click();
     await part(page, 'Logo').click();
     await page.getByRole('button', { name: /Whole look/ }).click();
-    await page.getByRole('dialog', { name: 'Whole look' }).getByRole('button', { name: 'Call to action', exact: true }).click();
+    await page
+      .getByRole('dialog', { name: 'Whole look' })
+      .getByRole('button', { name: 'Call to action', exact: true })
+      .click();
     await expect(page.getByRole('button', { name: 'same as Call to action', exact: true })).toBeVisible();
     await cell(page, 'fill', 'hover').click();
     await expect(page.getByTestId('origin')).toContainText('same as Call to action');
     // Each step of where a value comes from leads there.
-    await page.getByTestId('origin').getByRole('button', { name: /same as/ }).click();
+    await page
+      .getByTestId('origin')
+      .getByRole('button', { name: /same as/ })
+      .click();
     await expect(page.getByRole('heading', { name: 'Call to action' })).toBeVisible();
   });
 
-  test('the spread shows every band and state, and a click goes there; the kept version is held against the current one', async ({ page }) => {
+  test('the spread shows every band and state, and a click goes there; the kept version is held against the current one', async ({
+    page,
+  }) => {
     await part(page, 'Link, level 1').click();
     await page.keyboard.press('Alt+s');
     const spread = page.getByRole('region', { name: 'Spread' });
     await expect(spread.getByRole('button')).toHaveCount(12);
     await spread.getByRole('button', { name: 'Phone, hover' }).click();
     await expect(page.getByTestId('band')).toHaveText('Phone');
-    await expect(page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'hover' })).toHaveAttribute('aria-pressed', 'true');
+    await expect(
+      page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'hover' }),
+    ).toHaveAttribute('aria-pressed', 'true');
     await part(page, 'Bar').click();
     await cell(page, 'fill').click();
     await page.keyboard.type('Marsh light');
     await page.keyboard.press('Enter');
     await page.keyboard.press('Alt+c');
-    await expect(page.locator('iframe[title="Kept version"]').contentFrame().locator('.hm-header')).toHaveCSS('background-color', 'rgb(253, 251, 245)');
-    await expect((await stageFrame(page)).locator('.hm-header')).toHaveCSS('background-color', 'rgb(240, 181, 65)');
+    await expect(page.locator('iframe[title="Kept version"]').contentFrame().locator('.hm-header')).toHaveCSS(
+      'background-color',
+      'rgb(253, 251, 245)',
+    );
+    await expect((await stageFrame(page)).locator('.hm-header')).toHaveCSS(
+      'background-color',
+      'rgb(240, 181, 65)',
+    );
     await page.getByRole('button', { name: 'Keep this' }).click();
-    await expect(page.locator('iframe[title="Kept version"]').contentFrame().locator('.hm-header')).toHaveCSS('background-color', 'rgb(240, 181, 65)');
+    await expect(page.locator('iframe[title="Kept version"]').contentFrame().locator('.hm-header')).toHaveCSS(
+      'background-color',
+      'rgb(240, 181, 65)',
+    );
     await page.keyboard.press('Alt+c');
     await page.keyboard.down('`');
     await expect(page.getByText('kept version')).toBeVisible();
@@ -284,11 +337,22 @@ test.describe('on the demo', () => {
     await page.getByLabel('Find a property').fill('gradient');
     await cell(page, 'paint').click();
     const upload = page.getByLabel('Picture of the fill');
-    await upload.setInputFiles({ name: 'words.png', mimeType: 'image/png', buffer: Buffer.from('only words') });
+    await upload.setInputFiles({
+      name: 'words.png',
+      mimeType: 'image/png',
+      buffer: Buffer.from('only words'),
+    });
     await expect(page.getByText(/words.png cannot be used/)).toBeVisible();
-    await upload.setInputFiles({ name: 'stage.png', mimeType: 'image/png', buffer: await page.locator('iframe[title="Stage"]').screenshot() });
+    await upload.setInputFiles({
+      name: 'stage.png',
+      mimeType: 'image/png',
+      buffer: await page.locator('iframe[title="Stage"]').screenshot(),
+    });
     await expect(cell(page, 'paint')).toContainText(/WEBP picture, \d+ kB/);
-    await expect((await stageFrame(page)).locator('.hm-row')).toHaveCSS('background-image', /^url\("data:image\/webp;base64,/);
+    await expect((await stageFrame(page)).locator('.hm-row')).toHaveCSS(
+      'background-image',
+      /^url\("data:image\/webp;base64,/,
+    );
     // What stands behind is not known then, and that is said.
     await page.getByLabel('Find a property').fill('');
     await part(page, 'Logo').click();
@@ -316,14 +380,24 @@ test.describe('on the demo', () => {
   test('a font of one’s own is checked, measured and used; what is none is refused', async ({ page }) => {
     await page.getByRole('link', { name: 'Palette' }).click();
     const upload = page.getByLabel('Font file');
-    await upload.setInputFiles({ name: 'letter.woff2', mimeType: 'font/woff2', buffer: Buffer.from('Dear reader, this is a letter and no font at all, whatever its name may say.') });
+    await upload.setInputFiles({
+      name: 'letter.woff2',
+      mimeType: 'font/woff2',
+      buffer: Buffer.from('Dear reader, this is a letter and no font at all, whatever its name may say.'),
+    });
     await expect(page.getByText(/letter.woff2.*no font: WOFF2, TTF or OTF is needed/)).toBeVisible();
     await upload.setInputFiles(`${ROOT}/fonts/dist/newsreader.woff2`);
     const header = page.locator('iframe[title="Header"]').contentFrame();
     await expect(header.getByRole('link', { name: 'News' })).toHaveCSS('font-family', /^hm-own-newsreader/);
-    expect((await site(page)).typefaces).toMatchObject([{ name: expect.stringMatching(/^Newsreader/), weights: [200, 800] }]);
+    expect((await site(page)).typefaces).toMatchObject([
+      { name: expect.stringMatching(/^Newsreader/), weights: [200, 800] },
+    ]);
     const face = (await site(page)).typeStyles.find((style) => style.id === 'menu')?.family ?? '';
-    expect(await header.locator('body').evaluate(async (_body, name) => (await document.fonts.load(`16px hm-${name}`)).length, face)).toBe(1);
+    expect(
+      await header
+        .locator('body')
+        .evaluate(async (_body, name) => (await document.fonts.load(`16px hm-${name}`)).length, face),
+    ).toBe(1);
   });
 
   test('a failing contrast is mended by one key, and what a swatch reaches lights up', async ({ page }) => {
@@ -342,7 +416,9 @@ test.describe('on the demo', () => {
     await expect(stage.locator('[data-lit]')).toHaveCount(0);
   });
 
-  test('parts of every kind are added and filled: social links by their address, a search behind an icon', async ({ page }) => {
+  test('parts of every kind are added and filled: social links by their address, a search behind an icon', async ({
+    page,
+  }) => {
     const stage = await stageFrame(page);
     const add = async (kind: string) => {
       await page.getByRole('button', { name: 'Add a part at the end of Main' }).click();
@@ -364,9 +440,17 @@ test.describe('on the demo', () => {
     for (const kind of ['Icon link', 'Text', 'Rule', 'Image']) await add(kind);
     await expect(stage.locator('.hm-shortcut[aria-label="Account"]')).toBeVisible();
     await expect(stage.getByText('Open every day, 9 to 17')).toBeVisible();
-    await page.getByLabel('Image', { exact: true }).setInputFiles({ name: 'seal.svg', mimeType: 'image/svg+xml', buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10" onload="alert(1)"><script>alert(1)</script><circle cx="5" cy="5" r="5"/></svg>') });
+    await page.getByLabel('Image', { exact: true }).setInputFiles({
+      name: 'seal.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from(
+        '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 10 10" onload="alert(1)"><script>alert(1)</script><circle cx="5" cy="5" r="5"/></svg>',
+      ),
+    });
     await expect(stage.locator('svg.hm-image circle')).toBeVisible();
-    expect(await stage.locator('svg.hm-image').evaluate((element) => element.outerHTML)).not.toMatch(/script|onload/);
+    expect(await stage.locator('svg.hm-image').evaluate((element) => element.outerHTML)).not.toMatch(
+      /script|onload/,
+    );
     await page.getByRole('group', { name: 'Shown in' }).getByRole('button', { name: 'Phone' }).click();
     expect(JSON.stringify(await site(page))).toContain('"bands":["wide"]');
   });
@@ -379,13 +463,17 @@ test.describe('on the demo', () => {
     await dialog.getByLabel('Palette text').fill('--reed: #224466;\n--dusk: #443355;\n--gap: 4px;');
     await expect(dialog.getByText('2 colours in CSS custom properties')).toBeVisible();
     await expect(dialog.getByText('--gap is no colour')).toBeVisible();
-    await dialog.getByLabel('Palette file').setInputFiles({ name: 'not-a-picture.png', mimeType: 'image/png', buffer: Buffer.from('nothing') });
+    await dialog
+      .getByLabel('Palette file')
+      .setInputFiles({ name: 'not-a-picture.png', mimeType: 'image/png', buffer: Buffer.from('nothing') });
     await expect(page.getByText(/not-a-picture.png could not be read/)).toBeVisible();
     await dialog.getByRole('button', { name: 'Take 2 colours' }).click();
     await expect(swatches.getByRole('button', { name: /^Reed/ })).toContainText('#224466');
     await swatches.getByRole('button', { name: 'Bring colours along…' }).click();
     const picture = await page.locator('iframe[title="Header"]').screenshot();
-    await dialog.getByLabel('Palette file').setInputFiles({ name: 'header.png', mimeType: 'image/png', buffer: picture });
+    await dialog
+      .getByLabel('Palette file')
+      .setInputFiles({ name: 'header.png', mimeType: 'image/png', buffer: picture });
     await expect(dialog.getByText(/colours in the picture header.png/)).toBeVisible();
     await page.keyboard.press('Escape');
 
@@ -396,7 +484,10 @@ test.describe('on the demo', () => {
     await role.press('Escape');
     await role.fill('Silt');
     await role.press('Enter');
-    await expect(page.locator('iframe[title="Header"]').contentFrame().locator('.hm-header')).toHaveCSS('background-color', 'rgb(236, 230, 214)');
+    await expect(page.locator('iframe[title="Header"]').contentFrame().locator('.hm-header')).toHaveCSS(
+      'background-color',
+      'rgb(236, 230, 214)',
+    );
     await expect(page.getByRole('region', { name: 'Contrast' }).locator('td')).toHaveCount(36);
     await page.getByRole('button', { name: /^Fraunces/ }).click();
     expect((await site(page)).typeStyles.find((style) => style.id === 'menu')?.family).toBe('fraunces');

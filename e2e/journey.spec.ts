@@ -14,7 +14,8 @@ Birds /birds/
   Ringing log /birds/ringing-log/
 News /news/`;
 
-const cell = (page: Page, property: string, state: string) => page.locator(`[data-cell="${property} ${state}"]`);
+const cell = (page: Page, property: string, state: string) =>
+  page.locator(`[data-cell="${property} ${state}"]`);
 
 async function typeInto(target: Locator, text: string): Promise<void> {
   await target.click();
@@ -23,16 +24,26 @@ async function typeInto(target: Locator, text: string): Promise<void> {
 }
 
 /** Boxes and styles of everything in the header, as far as a visitor sees them. */
-const picture = (root: Locator) => root.evaluate(async (header) => {
-  await document.fonts.ready;
-  const origin = header.getBoundingClientRect();
-  return [header, ...header.querySelectorAll('*')].map((element) => {
-    const box = element.getBoundingClientRect();
-    const style = getComputedStyle(element);
-    const styles = [...style].filter((name) => !/^(outline|perspective-origin|transform-origin|--)/.test(name)).map((name) => `${name}:${style.getPropertyValue(name)}`);
-    return [element.tagName, box.x - origin.x, box.y - origin.y, box.width, box.height, styles.join(';').replace(/hm-\w+(-fallback)?/g, '')];
+const picture = (root: Locator) =>
+  root.evaluate(async (header) => {
+    await document.fonts.ready;
+    const origin = header.getBoundingClientRect();
+    return [header, ...header.querySelectorAll('*')].map((element) => {
+      const box = element.getBoundingClientRect();
+      const style = getComputedStyle(element);
+      const styles = [...style]
+        .filter((name) => !/^(outline|perspective-origin|transform-origin|--)/.test(name))
+        .map((name) => `${name}:${style.getPropertyValue(name)}`);
+      return [
+        element.tagName,
+        box.x - origin.x,
+        box.y - origin.y,
+        box.width,
+        box.height,
+        styles.join(';').replace(/hm-\w+(-fallback)?/g, ''),
+      ];
+    });
   });
-});
 
 test('from a pasted outline to pasted-in markup', async ({ page }) => {
   // A new site, with what was understood shown before anything is created.
@@ -102,7 +113,8 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   // Links: rename, retarget, add, nest, move, remove.
   await page.getByRole('link', { name: 'Links' }).click();
   const outline = page.getByRole('treegrid');
-  const row = (label: string) => outline.getByRole('row').filter({ has: page.locator(`input[value="${label}"]`) });
+  const row = (label: string) =>
+    outline.getByRole('row').filter({ has: page.locator(`input[value="${label}"]`) });
   await row('News').getByLabel('Label').fill('Latest');
   await page.keyboard.press('Enter');
   await page.keyboard.type('Contact');
@@ -142,21 +154,44 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Bar' }).click();
   await page.mouse.move(5, 5);
   const shown = await picture(stage.locator('.hm-header'));
-  const frameWidth = await page.locator('iframe[title="Stage"]').evaluate((element) => (element as HTMLIFrameElement).clientWidth);
+  const frameWidth = await page
+    .locator('iframe[title="Stage"]')
+    .evaluate((element) => (element as HTMLIFrameElement).clientWidth);
 
   await page.getByRole('link', { name: 'Hand-off' }).click();
   await expect(page.getByText(/B gzip/).first()).toBeVisible();
   await expect(page.getByLabel('Markup code')).toContainText('Latest');
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Download the zip' }).click()]);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Download the zip' }).click(),
+  ]);
   const zip = unzipSync(readFileSync(await download.path()));
   const folder = mkdtempSync(join(tmpdir(), 'hamaca-journey-'));
-  const [siteFile] = await Promise.all([page.waitForEvent('download'), page.getByRole('button', { name: 'Save the site as a file' }).click()]);
+  const [siteFile] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the site as a file' }).click(),
+  ]);
   writeFileSync(join(folder, 'site.json'), readFileSync(await siteFile.path()));
-  execFileSync('node', ['cli/bin/hamaca.mjs', 'export', join(folder, 'site.json'), '--out', join(folder, 'out')], { cwd: ROOT });
-  for (const [name, bytes] of Object.entries(zip)) expect(Buffer.from(bytes).equals(readFileSync(join(folder, 'out', name))), name).toBe(true);
+  execFileSync(
+    'node',
+    ['cli/bin/hamaca.mjs', 'export', join(folder, 'site.json'), '--out', join(folder, 'out')],
+    { cwd: ROOT },
+  );
+  for (const [name, bytes] of Object.entries(zip))
+    expect(Buffer.from(bytes).equals(readFileSync(join(folder, 'out', name))), name).toBe(true);
 
   const host = await startHost();
-  host.put(pasteInto(new Map(Object.entries(zip).map(([name, bytes]) => [name, /\.(html|css|js)$/.test(name) ? new TextDecoder().decode(bytes) : bytes])), { before: 'body{margin:0}' }));
+  host.put(
+    pasteInto(
+      new Map(
+        Object.entries(zip).map(([name, bytes]) => [
+          name,
+          /\.(html|css|js)$/.test(name) ? new TextDecoder().decode(bytes) : bytes,
+        ]),
+      ),
+      { before: 'body{margin:0}' },
+    ),
+  );
   const pasted = await page.context().newPage();
   await pasted.setViewportSize({ width: frameWidth, height: 700 });
   await pasted.goto(host.url);

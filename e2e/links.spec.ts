@@ -5,10 +5,21 @@ import type { MenuItem, Site } from '@hamaca/core';
 import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const rows = (page: Page) => page.getByRole('treegrid').getByRole('row');
-const row = (page: Page, label: string) => rows(page).filter({ has: page.locator(`input[data-column="label"][value="${label}"]`) });
-const labels = (page: Page) => rows(page).evaluateAll((elements) => elements.map((element) => `${'  '.repeat(Number(element.getAttribute('aria-level')) - 1)}${element.querySelector<HTMLInputElement>('[data-column="label"]')?.value ?? ''}`));
-const outline = (items: readonly MenuItem[], depth = 0): string[] => items.flatMap((item) => [`${'  '.repeat(depth)}${item.label}`, ...outline(item.children, depth + 1)]);
-const storedSite = async (page: Page, id: string) => { await saved(page); return (await savedSite(page, id)) as Site; };
+const row = (page: Page, label: string) =>
+  rows(page).filter({ has: page.locator(`input[data-column="label"][value="${label}"]`) });
+const labels = (page: Page) =>
+  rows(page).evaluateAll((elements) =>
+    elements.map(
+      (element) =>
+        `${'  '.repeat(Number(element.getAttribute('aria-level')) - 1)}${element.querySelector<HTMLInputElement>('[data-column="label"]')?.value ?? ''}`,
+    ),
+  );
+const outline = (items: readonly MenuItem[], depth = 0): string[] =>
+  items.flatMap((item) => [`${'  '.repeat(depth)}${item.label}`, ...outline(item.children, depth + 1)]);
+const storedSite = async (page: Page, id: string) => {
+  await saved(page);
+  return (await savedSite(page, id)) as Site;
+};
 
 /** Forty links on three levels, as a designer has them in mind. */
 const FORTY = `Visit
@@ -54,8 +65,8 @@ Contact
 
 test('forty links on three levels are typed from nothing with the keyboard alone', async ({ page }) => {
   const created = await page.request.get('/api/sites/marisma');
-  const site = { ...(await created.json() as Site), menus: [], pieces: [] };
-  const { id } = await (await page.request.post('/api/sites', { data: site })).json() as { id: string };
+  const site = { ...((await created.json()) as Site), menus: [], pieces: [] };
+  const { id } = (await (await page.request.post('/api/sites', { data: site })).json()) as { id: string };
   await page.goto(`/sites/${id}/links`);
   await page.getByRole('button', { name: '+ menu' }).focus();
   await page.keyboard.press('Enter');
@@ -66,7 +77,10 @@ test('forty links on three levels are typed from nothing with the keyboard alone
   let depth = 0;
   for (const [index, line] of lines.entries()) {
     const wanted = line.search(/\S/) / 2;
-    if (index > 0) { await page.keyboard.press('Enter'); keys++; }
+    if (index > 0) {
+      await page.keyboard.press('Enter');
+      keys++;
+    }
     for (; depth < wanted; depth++, keys++) await page.keyboard.press('Tab');
     for (; depth > wanted; depth--, keys++) await page.keyboard.press('Shift+Tab');
     await page.keyboard.type(line.trim());
@@ -79,7 +93,9 @@ test('forty links on three levels are typed from nothing with the keyboard alone
   expect(keys).toBeLessThan(typed);
 });
 
-test('several lines are moved, nested, duplicated and removed at once, each as one step of undo', async ({ page }) => {
+test('several lines are moved, nested, duplicated and removed at once, each as one step of undo', async ({
+  page,
+}) => {
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
   await expect(rows(page)).toHaveCount(22);
@@ -91,9 +107,27 @@ test('several lines are moved, nested, duplicated and removed at once, each as o
   await page.keyboard.press('Shift+ArrowDown');
   await expect(page.getByText('2 lines taken')).toBeVisible();
   await page.keyboard.press('Alt+ArrowDown');
-  await expect.poll(async () => (await labels(page)).filter((label) => !label.startsWith(' '))).toEqual(['Visit', 'Join in', 'Birds', 'Learn', 'News', 'Contact']);
+  await expect
+    .poll(async () => (await labels(page)).filter((label) => !label.startsWith(' ')))
+    .toEqual(['Visit', 'Join in', 'Birds', 'Learn', 'News', 'Contact']);
   await page.keyboard.press('Tab');
-  await expect.poll(async () => (await labels(page)).filter((label) => !label.startsWith('    '))).toEqual(['Visit', '  Opening hours', '  Getting here', '  Trails & hides', '  Access for all', 'Join in', '  Membership', '  Volunteer', '  Give', '  Birds', '  Learn', 'News', 'Contact']);
+  await expect
+    .poll(async () => (await labels(page)).filter((label) => !label.startsWith('    ')))
+    .toEqual([
+      'Visit',
+      '  Opening hours',
+      '  Getting here',
+      '  Trails & hides',
+      '  Access for all',
+      'Join in',
+      '  Membership',
+      '  Volunteer',
+      '  Give',
+      '  Birds',
+      '  Learn',
+      'News',
+      'Contact',
+    ]);
   await page.keyboard.press('Control+d');
   await expect(row(page, 'Birds')).toHaveCount(2);
   await page.keyboard.press('Shift+ArrowUp');
@@ -106,27 +140,50 @@ test('several lines are moved, nested, duplicated and removed at once, each as o
   await expect.poll(() => labels(page)).toEqual(before);
 });
 
-test('branches are cut, copied and pasted within and between menus, and as text', async ({ page, context }) => {
+test('branches are cut, copied and pasted within and between menus, and as text', async ({
+  page,
+  context,
+}) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
-  const caret = async (label: string) => { await row(page, label).getByLabel('Label', { exact: true }).click(); await page.keyboard.press('End'); };
+  const caret = async (label: string) => {
+    await row(page, label).getByLabel('Label', { exact: true }).click();
+    await page.keyboard.press('End');
+  };
   await caret('Learn');
   await page.keyboard.press('Control+c');
-  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain('Learn -> /learn/\n  School days -> /learn/school-days/\n');
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toContain(
+    'Learn -> /learn/\n  School days -> /learn/school-days/\n',
+  );
   await page.getByRole('tab', { name: /Social/ }).click();
   await caret('Nest');
   await page.keyboard.press('Control+v');
   await expect(rows(page)).toHaveCount(8);
-  expect(await labels(page)).toEqual(['Pond', 'Warble', 'Heron', 'Nest', 'Learn', '  School days', '  Guided walks', '  Courses']);
+  expect(await labels(page)).toEqual([
+    'Pond',
+    'Warble',
+    'Heron',
+    'Nest',
+    'Learn',
+    '  School days',
+    '  Guided walks',
+    '  Courses',
+  ]);
   await page.keyboard.press('Control+x');
   await expect(rows(page)).toHaveCount(4);
-  await page.evaluate(() => navigator.clipboard.writeText('- [Ferry](https://ferry.example/ "Boats")\n  - [Timetable](/ferry/)\n'));
+  await page.evaluate(() =>
+    navigator.clipboard.writeText('- [Ferry](https://ferry.example/ "Boats")\n  - [Timetable](/ferry/)\n'),
+  );
   await caret('Pond');
   await page.keyboard.press('Control+v');
   await expect.poll(() => labels(page)).toEqual(['Pond', 'Ferry', '  Timetable', 'Warble', 'Heron', 'Nest']);
   const social = (await storedSite(page, id)).menus.find((menu) => menu.name === 'Social');
-  expect(social?.items[1]).toMatchObject({ label: 'Ferry', target: { kind: 'url', url: 'https://ferry.example/' }, title: 'Boats' });
+  expect(social?.items[1]).toMatchObject({
+    label: 'Ferry',
+    target: { kind: 'url', url: 'https://ferry.example/' },
+    title: 'Boats',
+  });
   // One line of words is words.
   await page.evaluate(() => navigator.clipboard.writeText('er'));
   await caret('Heron');
@@ -145,13 +202,29 @@ test('lines are dragged on to another menu, and pages into the outline', async (
     await page.mouse.move(to.x, to.y, { steps: 6 });
     await page.mouse.up();
   };
-  const middle = async (locator: ReturnType<Page['locator']>, left = 0.5, top = 0.5) => { const box = await locator.boundingBox(); if (!box) throw new Error('not drawn'); return { x: box.x + box.width * left, y: box.y + box.height * top }; };
-  await drag(await middle(row(page, 'Learn').locator('[title^="Drag to move"]')), await middle(page.getByRole('tab', { name: /Social/ })));
+  const middle = async (locator: ReturnType<Page['locator']>, left = 0.5, top = 0.5) => {
+    const box = await locator.boundingBox();
+    if (!box) throw new Error('not drawn');
+    return { x: box.x + box.width * left, y: box.y + box.height * top };
+  };
+  await drag(
+    await middle(row(page, 'Learn').locator('[title^="Drag to move"]')),
+    await middle(page.getByRole('tab', { name: /Social/ })),
+  );
   await expect(page.getByRole('tab', { name: /Social/ })).toContainText('8');
   await page.getByLabel('Find a page').fill('flamingo');
-  await drag(await middle(page.getByRole('row', { name: /Flamingo count/ })), await middle(row(page, 'Birds'), 0.3, 0.5));
+  await drag(
+    await middle(page.getByRole('row', { name: /Flamingo count/ })),
+    await middle(row(page, 'Birds'), 0.3, 0.5),
+  );
   await expect(page.getByLabel('Target of Flamingo count')).toHaveValue('/birds/flamingo-count/');
-  expect((await labels(page)).slice(8, 13)).toEqual(['Birds', '  Today’s sightings', '  Species A–Z', '  Ringing log', '  Flamingo count']);
+  expect((await labels(page)).slice(8, 13)).toEqual([
+    'Birds',
+    '  Today’s sightings',
+    '  Species A–Z',
+    '  Ringing log',
+    '  Flamingo count',
+  ]);
   // Escape gives a drag up.
   const before = await labels(page);
   const from = await middle(row(page, 'News').locator('[title^="Drag to move"]'));
@@ -169,7 +242,10 @@ test('everything a link has stands beneath it and reaches the output', async ({ 
   await row(page, 'Opening hours').getByLabel('Label', { exact: true }).click();
   await page.keyboard.press('Alt+Enter');
   const details = page.getByRole('region', { name: 'Details of Opening hours' });
-  const type = async (field: string, text: string) => { await details.getByLabel(field, { exact: true }).fill(text); await page.keyboard.press('Enter'); };
+  const type = async (field: string, text: string) => {
+    await details.getByLabel(field, { exact: true }).fill(text);
+    await page.keyboard.press('Enter');
+  };
   await type('Description', 'Open every day but Monday');
   await type('Tooltip', 'Opens in a new tab');
   await type('Class', 'hours js-hours');
@@ -188,23 +264,32 @@ test('everything a link has stands beneath it and reaches the output', async ({ 
   await page.goto(`/sites/${id}/hand-off`);
   const markup = page.getByLabel('Markup code');
   await expect(markup).toContainText('Open every day but Monday');
-  const line = ((await markup.textContent()) ?? '').split('\n').find((text) => text.includes('js-hours')) ?? '';
-  expect(line).toMatch(/class="hm-link hours js-hours" target="_blank" rel="noopener nofollow" title="Opens in a new tab" href="\/visit\/opening-hours\/"/);
-  expect((await markup.textContent()) ?? '').toMatch(/<li class="hm-not-phone">[\s\S]*class="hm-glyph"[\s\S]*src="data:image\/webp/);
+  const line =
+    ((await markup.textContent()) ?? '').split('\n').find((text) => text.includes('js-hours')) ?? '';
+  expect(line).toMatch(
+    /class="hm-link hours js-hours" target="_blank" rel="noopener nofollow" title="Opens in a new tab" href="\/visit\/opening-hours\/"/,
+  );
+  expect((await markup.textContent()) ?? '').toMatch(
+    /<li class="hm-not-phone">[\s\S]*class="hm-glyph"[\s\S]*src="data:image\/webp/,
+  );
   await page.goto(`/sites/${id}/bench/header`);
   const stage = await stageFrame(page);
   await stage.getByRole('button', { name: 'Visit' }).first().click();
   await expect(stage.locator('.hm-glyph')).toHaveCSS('width', '20px');
 });
 
-test('a target is found by title, section or panel, and what is wrong is told while it is typed', async ({ page }) => {
+test('a target is found by title, section or panel, and what is wrong is told while it is typed', async ({
+  page,
+}) => {
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
   const target = page.getByLabel('Target of News', { exact: true });
   await target.fill('bicycle');
   await page.keyboard.press('ArrowDown');
   await page.keyboard.press('Enter');
-  await expect(page.getByLabel('Target of News', { exact: true })).toHaveValue('/visit/getting-here/#by-bicycle');
+  await expect(page.getByLabel('Target of News', { exact: true })).toHaveValue(
+    '/visit/getting-here/#by-bicycle',
+  );
   await target.fill('opens me');
   await page.getByRole('option', { name: /opens Menu/ }).click();
   await expect(target).toHaveValue('opens Menu');
@@ -215,10 +300,16 @@ test('a target is found by title, section or panel, and what is wrong is told wh
   await page.getByRole('button', { name: 'Make it https://www.orilla.example' }).click();
   await expect(target).toHaveValue('https://www.orilla.example');
   await rows(page).last().getByLabel('Label', { exact: true }).fill('WRITE TO US');
-  await expect(rows(page).last().getByRole('img', { name: /typed in capitals/ })).toBeVisible();
+  await expect(
+    rows(page)
+      .last()
+      .getByRole('img', { name: /typed in capitals/ }),
+  ).toBeVisible();
 });
 
-test('a menu can be placed again from a branch, and what its removal takes along is said', async ({ page }) => {
+test('a menu can be placed again from a branch, and what its removal takes along is said', async ({
+  page,
+}) => {
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
   await page.getByRole('tab', { name: /Top row/ }).click();
@@ -241,15 +332,24 @@ test('a menu can be placed again from a branch, and what its removal takes along
   await expect(page.getByRole('tab', { name: /Main/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('tab', { name: /Main/ })).toBeVisible();
-  expect((await storedSite(page, id)).pieces.find((piece) => piece.kind === 'panel')).toMatchObject({ parts: [{ menu: 'main' }] });
+  expect((await storedSite(page, id)).pieces.find((piece) => piece.kind === 'panel')).toMatchObject({
+    parts: [{ menu: 'main' }],
+  });
 });
 
-test('imports show what they understood, merge or replace, and exports read back', async ({ page, context }) => {
+test('imports show what they understood, merge or replace, and exports read back', async ({
+  page,
+  context,
+}) => {
   await context.grantPermissions(['clipboard-read', 'clipboard-write']);
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/links`);
   await page.getByRole('button', { name: 'Import…' }).click();
-  await page.getByLabel('File of links').setInputFiles({ name: 'page.html', mimeType: 'text/html', buffer: Buffer.from(readFileSync('core/test/pages/mkdocs-home.html')) });
+  await page.getByLabel('File of links').setInputFiles({
+    name: 'page.html',
+    mimeType: 'text/html',
+    buffer: Buffer.from(readFileSync('core/test/pages/mkdocs-home.html')),
+  });
   await expect(page.getByText('22 links, 0 remarks')).toBeVisible();
   await expect(page.getByRole('radio', { name: /the main one/ })).toBeVisible();
   await page.getByRole('button', { name: 'As a new menu' }).click();
@@ -257,20 +357,27 @@ test('imports show what they understood, merge or replace, and exports read back
   await expect(rows(page)).toHaveCount(22);
   await page.getByRole('tab', { name: /Social/ }).click();
   await page.getByRole('button', { name: 'Import…' }).click();
-  await page.getByLabel('Links as text').fill('label,url\nPond,https://pond.example/@marisma\nFerry,https://ferry.example/m');
+  await page
+    .getByLabel('Links as text')
+    .fill('label,url\nPond,https://pond.example/@marisma\nFerry,https://ferry.example/m');
   await expect(page.getByText('1 links are new; 1 are there already and stay as they are.')).toBeVisible();
   await page.getByRole('button', { name: 'Import 2 links' }).click();
   await expect(rows(page)).toHaveCount(5);
   await page.getByRole('button', { name: 'Export' }).click();
   await page.getByRole('menuitem', { name: 'OPML' }).hover();
   await page.getByRole('menuitem', { name: 'Copy it' }).click();
-  await expect.poll(() => page.evaluate(() => navigator.clipboard.readText())).toContain('<outline text="Ferry" type="link" url="https://ferry.example/m"/>');
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+    .toContain('<outline text="Ferry" type="link" url="https://ferry.example/m"/>');
   await page.getByRole('button', { name: 'Import…' }).click();
   await page.getByLabel('Links as text').fill(await page.evaluate(() => navigator.clipboard.readText()));
   await page.getByRole('button', { name: 'Replace Social' }).click();
   await page.getByRole('button', { name: 'Import 5 links' }).click();
   await expect.poll(() => labels(page)).toEqual(['Pond', 'Ferry', 'Warble', 'Heron', 'Nest']);
-  expect((await storedSite(page, id)).menus.find((menu) => menu.name === 'Social')?.items[0]).toMatchObject({ newTab: true, title: 'Opens in a new tab' });
+  expect((await storedSite(page, id)).menus.find((menu) => menu.name === 'Social')?.items[0]).toMatchObject({
+    newTab: true,
+    title: 'Opens in a new tab',
+  });
 });
 
 test('the inventory is filled from the site’s own address, from an archive and by hand', async ({ page }) => {
@@ -300,14 +407,23 @@ test('the inventory is filled from the site’s own address, from an archive and
   await expect(page.getByLabel('Target of Where to see it')).toHaveValue('/birds/ibis/#where');
   // Pages out of an archive.
   await page.getByRole('button', { name: 'Fill…' }).click();
-  const zip = zipSync({ 'site/index.html': strToU8('<title>Start</title>'), 'site/boats/index.html': strToU8('<title>Boat trips</title><h2 id="fares">Fares</h2>'), '../evil.html': strToU8('<title>Evil</title>'), 'site/a.css': strToU8('a{}') });
-  await page.getByLabel('Sitemaps, pages or archives').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
+  const zip = zipSync({
+    'site/index.html': strToU8('<title>Start</title>'),
+    'site/boats/index.html': strToU8('<title>Boat trips</title><h2 id="fares">Fares</h2>'),
+    '../evil.html': strToU8('<title>Evil</title>'),
+    'site/a.css': strToU8('a{}'),
+  });
+  await page
+    .getByLabel('Sitemaps, pages or archives')
+    .setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
   await expect(page.getByText('Boat trips')).toBeVisible();
   await expect(page.getByText(/leads out of the archive/)).toBeVisible();
   await page.getByLabel('Folder of pages').setInputFiles('demo/website');
   await expect(page.getByText(/0 new pages, \d+ known already|1 new pages/)).toBeVisible();
   await expect(page.getByText('Trails & hides').last()).toBeVisible();
-  await page.getByLabel('Sitemaps, pages or archives').setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
+  await page
+    .getByLabel('Sitemaps, pages or archives')
+    .setInputFiles({ name: 'site.zip', mimeType: 'application/zip', buffer: Buffer.from(zip) });
   await page.getByRole('button', { name: 'Take in 2 pages' }).click();
   await page.getByRole('button', { name: 'Add a page' }).click();
   await page.getByLabel('Path', { exact: true }).fill('/visit/');
@@ -316,7 +432,10 @@ test('the inventory is filled from the site’s own address, from an archive and
   await page.getByLabel('Path', { exact: true }).fill('/map/');
   await page.keyboard.press('Enter');
   const stored = await storedSite(page, id);
-  expect(stored.pages.find((entry) => entry.path === '/boats/')).toMatchObject({ title: 'Boat trips', sections: [{ id: 'fares', title: 'Fares' }] });
+  expect(stored.pages.find((entry) => entry.path === '/boats/')).toMatchObject({
+    title: 'Boat trips',
+    sections: [{ id: 'fares', title: 'Fares' }],
+  });
   expect(stored.pages.find((entry) => entry.path === '/map/')).toMatchObject({ listed: true });
 });
 
@@ -330,11 +449,29 @@ test('bad input for the inventory is told and nothing is taken in', async ({ pag
     await input.setInputFiles({ name, mimeType: 'application/octet-stream', buffer: Buffer.from(content) });
     await expect(page.getByText(words).first()).toBeVisible();
   };
-  await gives('bomb.xml', `<!DOCTYPE a [<!ENTITY a "${'x'.repeat(100)}"><!ENTITY b "${'&a;'.repeat(100)}">]><urlset><url><loc>&b;</loc></url></urlset>`, /defines entities/);
-  await gives('cut.xml.gz', gzipSync(strToU8(Array.from({ length: 500 }, (_, index) => `<url>${index * 7919}</url>`).join(''))).subarray(0, 600), /cut short/);
-  await gives('broken.zip', Buffer.concat([Buffer.from([0x50, 0x4b, 3, 4]), Buffer.alloc(200)]), /archive is broken/);
+  await gives(
+    'bomb.xml',
+    `<!DOCTYPE a [<!ENTITY a "${'x'.repeat(100)}"><!ENTITY b "${'&a;'.repeat(100)}">]><urlset><url><loc>&b;</loc></url></urlset>`,
+    /defines entities/,
+  );
+  await gives(
+    'cut.xml.gz',
+    gzipSync(
+      strToU8(Array.from({ length: 500 }, (_, index) => `<url>${index * 7919}</url>`).join('')),
+    ).subarray(0, 600),
+    /cut short/,
+  );
+  await gives(
+    'broken.zip',
+    Buffer.concat([Buffer.from([0x50, 0x4b, 3, 4]), Buffer.alloc(200)]),
+    /archive is broken/,
+  );
   await gives('page.xml', '<rss></rss>', /This is no sitemap/);
-  for (const [address, words] of [['http://127.0.0.1:9/', /private address/], ['https://marisma.example/round/a/', /redirects more than/], ['https://marisma.example/gone/', /answers with 404/]] as const) {
+  for (const [address, words] of [
+    ['http://127.0.0.1:9/', /private address/],
+    ['https://marisma.example/round/a/', /redirects more than/],
+    ['https://marisma.example/gone/', /answers with 404/],
+  ] as const) {
     await page.getByLabel('Address of a sitemap or page').fill(address);
     await page.keyboard.press('Enter');
     await expect(page.getByText(words).first()).toBeVisible();
@@ -360,10 +497,14 @@ test('checks lead to the link, mend it, and ask the web when told to', async ({ 
   await page.getByRole('tab', { name: /Problems/ }).click();
   await expect(page.getByText('The address writes out the site’s own host.')).toBeVisible();
   await page.getByRole('button', { name: /Ask \d+ addresses/ }).click();
-  await expect(page.getByText(/redirected to https:\/\/marisma\.example\/visit\/trails-and-hides\/ for good/)).toBeVisible();
+  await expect(
+    page.getByText(/redirected to https:\/\/marisma\.example\/visit\/trails-and-hides\/ for good/),
+  ).toBeVisible();
   await expect(page.getByRole('button', { name: /Ask \d+ addresses/ })).toBeVisible({ timeout: 30_000 });
   await page.getByRole('button', { name: /Link to https:\/\/marisma\.example\/visit/ }).click();
-  await expect(page.getByLabel('Target of Imprint')).toHaveValue('https://marisma.example/visit/trails-and-hides/');
+  await expect(page.getByLabel('Target of Imprint')).toHaveValue(
+    'https://marisma.example/visit/trails-and-hides/',
+  );
   await page.getByRole('button', { name: /Link to the page “Trails & hides”/ }).click();
   await expect(page.getByLabel('Target of Imprint')).toHaveValue('/visit/trails-and-hides/');
 });

@@ -7,16 +7,20 @@ import { furnish } from '../core/test/furnished.ts';
 import { demoSite, handOff, pasteInto, startHost, type Host } from './support/output.ts';
 
 const test = base.extend<object, { host: Host }>({
-  host: [async ({}, use) => {
-    const host = await startHost();
-    await use(host);
-    await host.close();
-  }, { scope: 'worker' }],
+  host: [
+    async ({}, use) => {
+      const host = await startHost();
+      await use(host);
+      await host.close();
+    },
+    { scope: 'worker' },
+  ],
 });
 
 const DEMO = demoSite();
 const OUTPUT = handOff(DEMO);
-const MAIN = '<main><h1>Marisma</h1><p id="text">A page of the host with <a href="/elsewhere">a link</a>.</p><ul><li>one</li></ul><div style="height:2000px"></div></main>';
+const MAIN =
+  '<main><h1>Marisma</h1><p id="text">A page of the host with <a href="/elsewhere">a link</a>.</p><ul><li>one</li></ul><div style="height:2000px"></div></main>';
 
 const changed = (patch: JsonPatch): Site => {
   const applied = applyPatch(DEMO, patch);
@@ -33,20 +37,39 @@ const made = (change: (raw: unknown) => unknown) => {
 const DRESSED = made(dress);
 const FURNISHED = made(furnish);
 
-async function open(page: Page, host: Host, width: number, options: Parameters<typeof pasteInto>[1] = {}, output = OUTPUT) {
+async function open(
+  page: Page,
+  host: Host,
+  width: number,
+  options: Parameters<typeof pasteInto>[1] = {},
+  output = OUTPUT,
+) {
   await page.setViewportSize({ width, height: 700 });
   host.put(pasteInto(output, { body: MAIN, ...options }));
   await page.goto(`${host.url}/`);
 }
 
-const axe = async (page: Page) => (await new AxeBuilder({ page }).withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']).analyze()).violations.map((violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`);
+const axe = async (page: Page) =>
+  (
+    await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      .analyze()
+  ).violations.map(
+    (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
+  );
 const nav = (page: Page) => page.getByRole('navigation', { name: 'Main' });
 const visitSubmenu = (page: Page) => page.getByRole('button', { name: 'Visit' });
 const opener = (page: Page) => page.getByRole('button', { name: 'Menu', exact: true });
-const focused = (page: Page) => page.evaluate(() => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent.trim());
+const focused = (page: Page) =>
+  page.evaluate(
+    () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent.trim(),
+  );
 
 for (const width of [390, 800, 1280]) {
-  test(`at ${width} px nothing is wrong for assistive technology, closed and open`, async ({ page, host }) => {
+  test(`at ${width} px nothing is wrong for assistive technology, closed and open`, async ({
+    page,
+    host,
+  }) => {
     await open(page, host, width);
     expect(await axe(page)).toEqual([]);
     if (width < 1000) await opener(page).click();
@@ -74,7 +97,9 @@ for (const width of [390, 800, 1280]) {
         const element = document.activeElement;
         if (element?.getAttribute('aria-expanded') === 'false') return 'closed';
         const box = element?.getBoundingClientRect();
-        return element?.matches('nav a') && box && box.width > 0 && box.height >= 24 ? element.textContent : '';
+        return element?.matches('nav a') && box && box.width > 0 && box.height >= 24
+          ? element.textContent
+          : '';
       });
       if (at === 'closed') await page.keyboard.press('Enter');
       else if (at) reached.add(at);
@@ -114,7 +139,10 @@ test('Escape closes a submenu and the panel, and focus comes back', async ({ pag
   expect(await focused(page)).toBe('Menu');
 });
 
-test('a submenu opens under the mouse, stays while it crosses, closes when it leaves or a click goes elsewhere', async ({ page, host }) => {
+test('a submenu opens under the mouse, stays while it crosses, closes when it leaves or a click goes elsewhere', async ({
+  page,
+  host,
+}) => {
   await open(page, host, 1280);
   await page.getByRole('link', { name: 'Birds' }).hover();
   const log = page.getByRole('link', { name: 'Ringing log' });
@@ -140,10 +168,16 @@ test('a submenu opens by tap and closes when focus goes elsewhere', async ({ bro
   await page.close();
 });
 
-test('the panel closes by its button, by the scrim and by following a link; the page behind does not scroll', async ({ page, host }) => {
+test('the panel closes by its button, by the scrim and by following a link; the page behind does not scroll', async ({
+  page,
+  host,
+}) => {
   await open(page, host, 390, { body: MAIN });
   const dialog = page.getByRole('dialog');
-  const edges = (element: Element) => [element.getBoundingClientRect().left, element.getBoundingClientRect().right];
+  const edges = (element: Element) => [
+    element.getBoundingClientRect().left,
+    element.getBoundingClientRect().right,
+  ];
   const before = await page.locator('#text').evaluate(edges);
   await opener(page).click();
   await expect(dialog).toBeVisible();
@@ -200,9 +234,17 @@ test('loading the script twice changes nothing', async ({ page, host }) => {
 
 test('a strict content security policy does not stop it', async ({ page, host }) => {
   const files = pasteInto(OUTPUT, { body: '<main><h1>Marisma</h1></main>' });
-  files.set('index.html', String(files.get('index.html')).replace('<head>', "<head><meta http-equiv=\"Content-Security-Policy\" content=\"default-src 'self'\">"));
+  files.set(
+    'index.html',
+    String(files.get('index.html')).replace(
+      '<head>',
+      '<head><meta http-equiv="Content-Security-Policy" content="default-src \'self\'">',
+    ),
+  );
   const complaints: string[] = [];
-  page.on('console', (message) => { complaints.push(message.text()); });
+  page.on('console', (message) => {
+    complaints.push(message.text());
+  });
   await page.setViewportSize({ width: 390, height: 700 });
   host.put(files);
   await page.goto(host.url);
@@ -222,11 +264,16 @@ test('right to left mirrors the bar and the panel', async ({ page, host }) => {
 });
 
 test('reduced motion stops all motion, and motion is there without it', async ({ page, host }) => {
-  for (const [reducedMotion, duration] of [['reduce', '0s'], ['no-preference', '0.2s']] as const) {
+  for (const [reducedMotion, duration] of [
+    ['reduce', '0s'],
+    ['no-preference', '0.2s'],
+  ] as const) {
     await page.emulateMedia({ reducedMotion });
     await open(page, host, 390);
     await opener(page).click();
-    expect(await page.getByRole('dialog').evaluate((element) => getComputedStyle(element).transitionDuration)).toBe(duration);
+    expect(
+      await page.getByRole('dialog').evaluate((element) => getComputedStyle(element).transitionDuration),
+    ).toBe(duration);
   }
 });
 
@@ -234,20 +281,32 @@ test('forced colours keep the current page and the call to action told apart', a
   await page.emulateMedia({ forcedColors: 'active' });
   await open(page, host, 1280);
   await page.goto(`${host.url}/news/`);
-  expect(await page.locator('[aria-current]').evaluate((element) => getComputedStyle(element).textDecorationLine)).toBe('underline');
-  expect(await page.locator('.hm-button').evaluate((element) => getComputedStyle(element).outlineStyle)).toBe('solid');
+  expect(
+    await page.locator('[aria-current]').evaluate((element) => getComputedStyle(element).textDecorationLine),
+  ).toBe('underline');
+  expect(await page.locator('.hm-button').evaluate((element) => getComputedStyle(element).outlineStyle)).toBe(
+    'solid',
+  );
 });
 
 test('focus is always seen', async ({ page, host }) => {
   await open(page, host, 1280);
   for (let count = 0; count < 8; count++) {
     await page.keyboard.press('Tab');
-    expect(await page.evaluate(() => getComputedStyle(document.activeElement ?? document.body).outlineStyle)).toBe('solid');
+    expect(
+      await page.evaluate(() => getComputedStyle(document.activeElement ?? document.body).outlineStyle),
+    ).toBe('solid');
   }
 });
 
 test('a third level stands open beneath its parent', async ({ page, host }) => {
-  await open(page, host, 1280, {}, handOff(changed([{ op: 'replace', path: '/pieces/0/rows/0/zones/middle/0/levels', value: 3 }])));
+  await open(
+    page,
+    host,
+    1280,
+    {},
+    handOff(changed([{ op: 'replace', path: '/pieces/0/rows/0/zones/middle/0/levels', value: 3 }])),
+  );
   await visitSubmenu(page).click();
   const parent = await page.getByRole('link', { name: 'Trails & hides' }).boundingBox();
   const child = await page.getByRole('link', { name: 'North hide' }).boundingBox();
@@ -256,47 +315,92 @@ test('a third level stands open beneath its parent', async ({ page, host }) => {
 
 test('a submenu at the far end turns back into the page', async ({ page, host }) => {
   const items = DEMO.menus[0]?.items ?? [];
-  await open(page, host, 1010, {}, handOff(changed([
-    { op: 'replace', path: '/menus/0/items', value: [...items.slice(4), items[0]] }, { op: 'remove', path: '/pieces/0/rows/0/zones/end/0' },
-  ])));
+  await open(
+    page,
+    host,
+    1010,
+    {},
+    handOff(
+      changed([
+        { op: 'replace', path: '/menus/0/items', value: [...items.slice(4), items[0]] },
+        { op: 'remove', path: '/pieces/0/rows/0/zones/end/0' },
+      ]),
+    ),
+  );
   await visitSubmenu(page).click();
   const box = await page.locator('.hm-submenu').last().boundingBox();
   expect(box && box.x + box.width <= 1010).toBe(true);
 });
 
 /** Computed style and box of every element of ours. */
-const snapshot = (page: Page, scope: string) => page.locator(scope).evaluateAll((roots) => roots.flatMap((root) => [root, ...root.querySelectorAll('*')]).map((element) => {
-  const box = element.getBoundingClientRect();
-  const style = getComputedStyle(element);
-  // Custom properties of other stylesheets are inherited by everyone and change nothing.
-  const values = [...style].filter((name) => !name.startsWith('--')).map((name) => `${name}: ${style.getPropertyValue(name)}`);
-  const pseudo = ['::before', '::after'].map((name) => getComputedStyle(element, name).content);
-  return { element: element.outerHTML.slice(0, 60), box: [box.x, box.y, box.width, box.height].map(Math.round), values, pseudo };
-}));
+const snapshot = (page: Page, scope: string) =>
+  page.locator(scope).evaluateAll((roots) =>
+    roots
+      .flatMap((root) => [root, ...root.querySelectorAll('*')])
+      .map((element) => {
+        const box = element.getBoundingClientRect();
+        const style = getComputedStyle(element);
+        // Custom properties of other stylesheets are inherited by everyone and change nothing.
+        const values = [...style]
+          .filter((name) => !name.startsWith('--'))
+          .map((name) => `${name}: ${style.getPropertyValue(name)}`);
+        const pseudo = ['::before', '::after'].map((name) => getComputedStyle(element, name).content);
+        return {
+          element: element.outerHTML.slice(0, 60),
+          box: [box.x, box.y, box.width, box.height].map(Math.round),
+          values,
+          pseudo,
+        };
+      }),
+  );
 
 const sheet = (path: string) => readFileSync(new URL(`../node_modules/${path}`, import.meta.url), 'utf8');
 const FOREIGN: Readonly<Record<string, string>> = {
-  bootstrap: sheet('bootstrap/dist/css/bootstrap.css'), bulma: sheet('bulma/css/bulma.css'), pico: sheet('@picocss/pico/css/pico.css'), normalize: sheet('normalize.css/normalize.css'),
-  sanitize: sheet('sanitize.css/sanitize.css') + sheet('sanitize.css/forms.css') + sheet('sanitize.css/typography.css'), milligram: sheet('milligram/dist/milligram.css'),
-  pure: sheet('purecss/build/pure-min.css'), water: sheet('water.css/out/water.css'), tachyons: sheet('tachyons/css/tachyons.min.css'),
+  bootstrap: sheet('bootstrap/dist/css/bootstrap.css'),
+  bulma: sheet('bulma/css/bulma.css'),
+  pico: sheet('@picocss/pico/css/pico.css'),
+  normalize: sheet('normalize.css/normalize.css'),
+  sanitize:
+    sheet('sanitize.css/sanitize.css') +
+    sheet('sanitize.css/forms.css') +
+    sheet('sanitize.css/typography.css'),
+  milligram: sheet('milligram/dist/milligram.css'),
+  pure: sheet('purecss/build/pure-min.css'),
+  water: sheet('water.css/out/water.css'),
+  tachyons: sheet('tachyons/css/tachyons.min.css'),
 };
 
-const OUTPUTS = { 'the demo': OUTPUT, 'links with everything': DRESSED, 'parts of every kind': FURNISHED } as const;
+const OUTPUTS = {
+  'the demo': OUTPUT,
+  'links with everything': DRESSED,
+  'parts of every kind': FURNISHED,
+} as const;
 
 /** What every sheet is tried with, and what the largest are tried with besides. */
-const PLACES = [['before', 'parts of every kind'], ['after', 'parts of every kind']] as const;
-const MORE_PLACES = [['after', 'the demo'], ['after', 'links with everything']] as const;
+const PLACES = [
+  ['before', 'parts of every kind'],
+  ['after', 'parts of every kind'],
+] as const;
+const MORE_PLACES = [
+  ['after', 'the demo'],
+  ['after', 'links with everything'],
+] as const;
 const LARGE = ['bootstrap', 'bulma', 'pico'];
 
 for (const [name, css] of Object.entries(FOREIGN)) {
   for (const [where, what] of [...PLACES, ...(LARGE.includes(name) ? MORE_PLACES : [])]) {
     const output = OUTPUTS[what];
-    test(`${name} loaded ${where} ${what} changes nothing of ours, and we nothing of the host’s`, async ({ page, host }) => {
+    test(`${name} loaded ${where} ${what} changes nothing of ours, and we nothing of the host’s`, async ({
+      page,
+      host,
+    }) => {
       for (const width of [390, 1280]) {
         const states = async () => {
           await page.evaluate(() => document.fonts.ready);
           // The host's stylesheet may move the whole piece; what is inside must not change.
-          await page.addStyleTag({ content: 'body{margin:0!important;padding:0!important;max-width:none!important}' });
+          await page.addStyleTag({
+            content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
+          });
           const closed = await snapshot(page, '.hm-header');
           if (width < 1000) await opener(page).click();
           await visitSubmenu(page).click();
@@ -313,25 +417,41 @@ for (const [name, css] of Object.entries(FOREIGN)) {
       }
       await open(page, host, 1280, { [where]: css }, output);
       const withOurs = await snapshot(page, 'main');
-      await page.evaluate(() => { document.querySelector('link[href="/menu.css"]')?.remove(); });
-      const header = await page.locator('.hm-header').evaluate((element) => { element.remove(); return true; });
+      await page.evaluate(() => {
+        document.querySelector('link[href="/menu.css"]')?.remove();
+      });
+      const header = await page.locator('.hm-header').evaluate((element) => {
+        element.remove();
+        return true;
+      });
       expect(header).toBe(true);
       const without = await snapshot(page, 'main');
-      const styles = (list: typeof without) => list.map(({ values, pseudo }) => ({ values: values.filter((value) => !/^(perspective-origin|transform-origin|block-size|height|inline-size|width)/.test(value)), pseudo }));
+      const styles = (list: typeof without) =>
+        list.map(({ values, pseudo }) => ({
+          values: values.filter(
+            (value) =>
+              !/^(perspective-origin|transform-origin|block-size|height|inline-size|width)/.test(value),
+          ),
+          pseudo,
+        }));
       expect(styles(withOurs)).toEqual(styles(without));
     });
   }
 }
 
 for (const width of [390, 1280]) {
-  for (const [what, output] of [['links with everything', DRESSED], ['parts of every kind', FURNISHED]] as const) test(`at ${width} px ${what} have nothing wrong for assistive technology`, async ({ page, host }) => {
-    await open(page, host, width, {}, output);
-    expect(await axe(page)).toEqual([]);
-    if (width < 1000) await opener(page).click();
-    await visitSubmenu(page).click();
-    await page.waitForTimeout(300);
-    expect(await axe(page)).toEqual([]);
-  });
+  for (const [what, output] of [
+    ['links with everything', DRESSED],
+    ['parts of every kind', FURNISHED],
+  ] as const)
+    test(`at ${width} px ${what} have nothing wrong for assistive technology`, async ({ page, host }) => {
+      await open(page, host, width, {}, output);
+      expect(await axe(page)).toEqual([]);
+      if (width < 1000) await opener(page).click();
+      await visitSubmenu(page).click();
+      await page.waitForTimeout(300);
+      expect(await axe(page)).toEqual([]);
+    });
 }
 
 test('a link opens its panel, whose own menus unfold; Escape leads back to it', async ({ page, host }) => {
@@ -357,8 +477,22 @@ test('a link opens its panel, whose own menus unfold; Escape leads back to it', 
 });
 
 test('a browser without invokers opens and closes each panel by the script', async ({ page, host }) => {
-  await page.addInitScript(() => { Reflect.deleteProperty(HTMLButtonElement.prototype, 'command'); Reflect.deleteProperty(HTMLButtonElement.prototype, 'commandForElement'); });
-  await open(page, host, 1280, {}, new Map([...DRESSED].map(([name, content]) => [name, typeof content === 'string' ? content.replaceAll(' command=', ' data-no-command=') : content])));
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(HTMLButtonElement.prototype, 'command');
+    Reflect.deleteProperty(HTMLButtonElement.prototype, 'commandForElement');
+  });
+  await open(
+    page,
+    host,
+    1280,
+    {},
+    new Map(
+      [...DRESSED].map(([name, content]) => [
+        name,
+        typeof content === 'string' ? content.replaceAll(' command=', ' data-no-command=') : content,
+      ]),
+    ),
+  );
   await page.getByRole('button', { name: 'More', exact: true }).click();
   await expect(page.getByRole('dialog', { name: 'More' })).toBeVisible();
   await page.getByRole('button', { name: 'Close more' }).click();

@@ -1,7 +1,24 @@
 import { expect, test, type CDPSession, type Page } from '@playwright/test';
 import {
-  colourOf, headerNames, isColourValue, ownersOf, parseColour, property, PROPERTY_IDS, resolve, slotsOf, toPixels, type ColourValue, type Level, type Property, type PropertyId, type Rgba, type Site, type SlotKind,
-  type State, type Value,
+  colourOf,
+  headerNames,
+  isColourValue,
+  ownersOf,
+  parseColour,
+  property,
+  PROPERTY_IDS,
+  resolve,
+  slotsOf,
+  toPixels,
+  type ColourValue,
+  type Level,
+  type Property,
+  type PropertyId,
+  type Rgba,
+  type Site,
+  type SlotKind,
+  type State,
+  type Value,
 } from '@hamaca/core';
 import { handOff, startHost } from './support/output.ts';
 import { randomSite, seeded, type Random } from './support/random-site.ts';
@@ -13,7 +30,12 @@ const WIDTHS = [390, 1280];
 const FOLD = 1000;
 
 /** One element in one set of states. */
-interface Situation { readonly owner: string; readonly slot: string; readonly level: Level | null; readonly states: readonly State[] }
+interface Situation {
+  readonly owner: string;
+  readonly slot: string;
+  readonly level: Level | null;
+  readonly states: readonly State[];
+}
 
 function randomSituation(random: Random, site: Site): Situation {
   const owner = random.pick([...ownersOf(site).values()]);
@@ -23,7 +45,11 @@ function randomSituation(random: Random, site: Site): Situation {
   return { owner: owner.id, slot, level: kind.levels.length > 0 ? random.pick(kind.levels) : null, states };
 }
 
-const LEVEL_PATHS: Readonly<Record<Level, string>> = { 1: '.hm-list > li >', 2: '.hm-list > li > ul > li >', 3: '.hm-list > li > ul > li > ul > li >' };
+const LEVEL_PATHS: Readonly<Record<Level, string>> = {
+  1: '.hm-list > li >',
+  2: '.hm-list > li > ul > li >',
+  3: '.hm-list > li > ul > li > ul > li >',
+};
 const IN_LINK = ['description', 'glyph', 'picture'];
 
 function selectorOf(site: Site, { owner, slot, level }: Situation): string {
@@ -39,21 +65,40 @@ function selectorOf(site: Site, { owner, slot, level }: Situation): string {
 function holderOf(site: Site, situation: Situation, selector: string): string {
   const kind = slotsOf(ownersOf(site).get(situation.owner)?.kind ?? 'header')[situation.slot];
   if (kind?.inside === undefined) return selector;
-  return IN_LINK.includes(situation.slot) ? `${selector.replace(/ \.hm-\w+$/, '')}:has(.hm-${situation.slot})` : selectorOf(site, { ...situation, slot: kind.inside });
+  return IN_LINK.includes(situation.slot)
+    ? `${selector.replace(/ \.hm-\w+$/, '')}:has(.hm-${situation.slot})`
+    : selectorOf(site, { ...situation, slot: kind.inside });
 }
 
 type Computed = Readonly<Record<string, string>>;
 
 /** What is read besides a property's own name: browsers answer shorthands in pieces. */
-const READ: Readonly<Partial<Record<Property['kind'], readonly string[]>>> = { line: ['width', 'style', 'color'] };
+const READ: Readonly<Partial<Record<Property['kind'], readonly string[]>>> = {
+  line: ['width', 'style', 'color'],
+};
 
 const namesOf = (id: PropertyId): string[] => {
   const entry = property(id);
   const css = entry.css.map((name) => name.replace(/^--/, '--hm-'));
-  return READ[entry.kind] ? css.flatMap((name) => (READ[entry.kind] ?? []).map((piece) => `${name}-${piece}`)) : css;
+  return READ[entry.kind]
+    ? css.flatMap((name) => (READ[entry.kind] ?? []).map((piece) => `${name}-${piece}`))
+    : css;
 };
 
-const MARK_NAMES = ['content', 'opacity', 'scale', 'clip-path', 'z-index', 'background-image', 'border-block-start-width', 'border-start-start-radius', 'inline-size', 'block-size', 'inset-block-start', 'inset-block-end'];
+const MARK_NAMES = [
+  'content',
+  'opacity',
+  'scale',
+  'clip-path',
+  'z-index',
+  'background-image',
+  'border-block-start-width',
+  'border-start-start-radius',
+  'inline-size',
+  'block-size',
+  'inset-block-start',
+  'inset-block-end',
+];
 
 interface Reading {
   readonly own: Computed;
@@ -63,38 +108,69 @@ interface Reading {
   readonly inside: number;
 }
 
-async function read(page: Page, session: CDPSession, site: Site, situation: Situation, ids: readonly PropertyId[]): Promise<Reading | null> {
+async function read(
+  page: Page,
+  session: CDPSession,
+  site: Site,
+  situation: Situation,
+  ids: readonly PropertyId[],
+): Promise<Reading | null> {
   const selector = selectorOf(site, situation);
   const holder = holderOf(site, situation, selector);
-  await page.evaluate(({ holder, states }) => {
-    for (const element of document.querySelectorAll('[aria-current]')) element.removeAttribute('aria-current');
-    for (const element of document.querySelectorAll('[aria-expanded]')) {
-      if (element.matches('a')) element.removeAttribute('aria-expanded');
-      else element.setAttribute('aria-expanded', 'false');
-    }
-    document.querySelector('.hm-header')?.toggleAttribute('data-hm-scrolled', states.includes('scrolled'));
-    const element = document.querySelector(holder);
-    const isMarker = element?.matches('.hm-marker');
-    if (states.includes('current')) (isMarker ? element?.previousElementSibling : element)?.setAttribute('aria-current', 'page');
-    if (states.includes('open')) (isMarker ? element : element?.nextElementSibling?.matches('[aria-expanded]') ? element.nextElementSibling : element)?.setAttribute('aria-expanded', 'true');
-  }, { holder, states: situation.states });
+  await page.evaluate(
+    ({ holder, states }) => {
+      for (const element of document.querySelectorAll('[aria-current]'))
+        element.removeAttribute('aria-current');
+      for (const element of document.querySelectorAll('[aria-expanded]')) {
+        if (element.matches('a')) element.removeAttribute('aria-expanded');
+        else element.setAttribute('aria-expanded', 'false');
+      }
+      document.querySelector('.hm-header')?.toggleAttribute('data-hm-scrolled', states.includes('scrolled'));
+      const element = document.querySelector(holder);
+      const isMarker = element?.matches('.hm-marker');
+      if (states.includes('current'))
+        (isMarker ? element?.previousElementSibling : element)?.setAttribute('aria-current', 'page');
+      if (states.includes('open'))
+        (isMarker
+          ? element
+          : element?.nextElementSibling?.matches('[aria-expanded]')
+            ? element.nextElementSibling
+            : element
+        )?.setAttribute('aria-expanded', 'true');
+    },
+    { holder, states: situation.states },
+  );
   const { root } = await session.send('DOM.getDocument');
   const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector: holder });
   if (nodeId === 0) return null;
-  const forcedPseudoClasses = situation.states.flatMap((state) => ({ hover: ['hover'], focus: ['focus', 'focus-visible'], pressed: ['active'] })[state as string] ?? []);
+  const forcedPseudoClasses = situation.states.flatMap(
+    (state) =>
+      ({ hover: ['hover'], focus: ['focus', 'focus-visible'], pressed: ['active'] })[state as string] ?? [],
+  );
   await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses });
-  const reading = await page.evaluate(({ selector, names, markNames, pseudo }) => {
-    const element = document.querySelector(selector);
-    if (!element) return null;
-    const take = (style: CSSStyleDeclaration, list: readonly string[]) => Object.fromEntries(list.map((name) => [name, style.getPropertyValue(name).trim()]));
-    // Asked for first, so that everything is laid out with the states that were just set.
-    const inside = document.querySelector('.hm-header')?.clientWidth ?? 0;
-    const between = element.querySelector(':scope > li + li');
-    return {
-      own: take(getComputedStyle(element, pseudo), names), mark: take(getComputedStyle(element, '::after'), [...names, ...markNames]),
-      between: between ? take(getComputedStyle(between), names) : null, inside,
-    };
-  }, { selector, names: ids.flatMap(namesOf), markNames: MARK_NAMES, pseudo: situation.slot === 'scrim' ? '::backdrop' : null });
+  const reading = await page.evaluate(
+    ({ selector, names, markNames, pseudo }) => {
+      const element = document.querySelector(selector);
+      if (!element) return null;
+      const take = (style: CSSStyleDeclaration, list: readonly string[]) =>
+        Object.fromEntries(list.map((name) => [name, style.getPropertyValue(name).trim()]));
+      // Asked for first, so that everything is laid out with the states that were just set.
+      const inside = document.querySelector('.hm-header')?.clientWidth ?? 0;
+      const between = element.querySelector(':scope > li + li');
+      return {
+        own: take(getComputedStyle(element, pseudo), names),
+        mark: take(getComputedStyle(element, '::after'), [...names, ...markNames]),
+        between: between ? take(getComputedStyle(between), names) : null,
+        inside,
+      };
+    },
+    {
+      selector,
+      names: ids.flatMap(namesOf),
+      markNames: MARK_NAMES,
+      pseudo: situation.slot === 'scrim' ? '::backdrop' : null,
+    },
+  );
   await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [] });
   return reading;
 }
@@ -102,29 +178,50 @@ async function read(page: Page, session: CDPSession, site: Site, situation: Situ
 function sameColour(site: Site, value: ColourValue | Rgba, computed: string): boolean {
   const wanted = 'a' in value ? value : colourOf(site, value);
   const found = parseColour(computed);
-  return found !== null && Math.abs(found.a - wanted.a) < 0.01 && (wanted.a === 0 || (['r', 'g', 'b'] as const).every((channel) => Math.abs(found[channel] - wanted[channel]) < 0.008));
+  return (
+    found !== null &&
+    Math.abs(found.a - wanted.a) < 0.01 &&
+    (wanted.a === 0 ||
+      (['r', 'g', 'b'] as const).every((channel) => Math.abs(found[channel] - wanted[channel]) < 0.008))
+  );
 }
 
 const COLOUR = /(?:rgba?|oklab|oklch|color)\([^()]*\)|#[0-9a-f]+\b/gi;
 
 /** Colours in a computed value in order, and the numbers around them. */
-const taken = (computed: string) => ({ colours: computed.match(COLOUR) ?? [], rest: computed.replace(COLOUR, '') });
+const taken = (computed: string) => ({
+  colours: computed.match(COLOUR) ?? [],
+  rest: computed.replace(COLOUR, ''),
+});
 
 /** Transitions; opacity is what they move. */
 const isMotion = (id: PropertyId) => property(id).group === 'motion' && id !== 'opacity';
 
-interface Case { readonly site: Site; readonly id: PropertyId; readonly value: Value; readonly size: number; readonly width: number; readonly reading: Reading }
+interface Case {
+  readonly site: Site;
+  readonly id: PropertyId;
+  readonly value: Value;
+  readonly size: number;
+  readonly width: number;
+  readonly reading: Reading;
+}
 
-const near = (computed: string, wanted: number, within = 0.02) => Math.abs((/^(normal|auto|none|)$/.test(computed) ? 0 : parseFloat(computed)) - wanted) < within;
+const near = (computed: string, wanted: number, within = 0.02) =>
+  Math.abs((/^(normal|auto|none|)$/.test(computed) ? 0 : parseFloat(computed)) - wanted) < within;
 
 function lineAgrees({ site, id, value, width }: Case, computed: Computed, textColour: string): boolean {
   const [across = '', along = ''] = property(id).css;
   const name = id === 'separator' && width < FOLD ? along : across;
   const get = (piece: string) => computed[`${name}-${piece}`] ?? '';
-  if (value === 'ring') return near(get('width'), 2) && get('style') === 'solid' && get('color') === textColour;
+  if (value === 'ring')
+    return near(get('width'), 2) && get('style') === 'solid' && get('color') === textColour;
   if (typeof value !== 'object' || !('line' in value)) return false;
   if (!value.line) return get('style') === 'none';
-  return near(get('width'), value.line.width) && get('style') === value.line.style && sameColour(site, value.line.colour, get('color'));
+  return (
+    near(get('width'), value.line.width) &&
+    get('style') === value.line.style &&
+    sameColour(site, value.line.colour, get('color'))
+  );
 }
 
 function shadowAgrees({ site, value }: Case, computed: string, ofText: boolean): boolean {
@@ -132,9 +229,16 @@ function shadowAgrees({ site, value }: Case, computed: string, ofText: boolean):
   if (value.shadows.length === 0) return computed === 'none';
   const { colours, rest } = taken(computed);
   const lengths = rest.match(/-?[\d.]+px/g)?.map(parseFloat) ?? [];
-  const wanted = value.shadows.flatMap(({ x, y, blur, spread = 0 }) => (ofText ? [x, y, blur] : [x, y, blur, spread]));
-  const insets = (rest.match(/inset/g) ?? []).length === value.shadows.filter((shadow) => shadow.inset).length;
-  return insets && JSON.stringify(lengths) === JSON.stringify(wanted) && value.shadows.every((shadow, index) => sameColour(site, shadow.colour, colours[index] ?? ''));
+  const wanted = value.shadows.flatMap(({ x, y, blur, spread = 0 }) =>
+    ofText ? [x, y, blur] : [x, y, blur, spread],
+  );
+  const insets =
+    (rest.match(/inset/g) ?? []).length === value.shadows.filter((shadow) => shadow.inset).length;
+  return (
+    insets &&
+    JSON.stringify(lengths) === JSON.stringify(wanted) &&
+    value.shadows.every((shadow, index) => sameColour(site, shadow.colour, colours[index] ?? ''))
+  );
 }
 
 function paintAgrees({ site, value }: Case, computed: string): boolean {
@@ -143,7 +247,13 @@ function paintAgrees({ site, value }: Case, computed: string): boolean {
   if (!paint) return computed === 'none';
   if ('image' in paint) return computed.startsWith('url(') && computed.includes(paint.image);
   const { colours } = taken(computed);
-  return computed.startsWith(`linear-gradient(${paint.gradient.angle}deg`) && paint.gradient.stops.every((stop, index) => sameColour(site, stop.colour, colours[index] ?? '') && computed.includes(`${stop.at}%`));
+  return (
+    computed.startsWith(`linear-gradient(${paint.gradient.angle}deg`) &&
+    paint.gradient.stops.every(
+      (stop, index) =>
+        sameColour(site, stop.colour, colours[index] ?? '') && computed.includes(`${stop.at}%`),
+    )
+  );
 }
 
 /** Whether a mark is drawn as its shape is. */
@@ -151,22 +261,33 @@ function markAgrees(value: string, mark: Computed): boolean {
   const get = (name: string) => mark[name] ?? '';
   if (value === 'none') return get('content') === 'none' || get('opacity') === '0';
   if (get('content') === 'none' || get('opacity') !== '1') return false;
-  const thickness = parseFloat(get('--hm-mark-thickness') || '2') * (get('--hm-mark-thickness').endsWith('rem') ? 16 : 1);
+  const thickness =
+    parseFloat(get('--hm-mark-thickness') || '2') * (get('--hm-mark-thickness').endsWith('rem') ? 16 : 1);
   switch (value) {
-    case 'notch': return get('clip-path') !== 'none' && near(get('block-size'), thickness * 3, 0.1);
-    case 'dot': return get('border-start-start-radius') === '50%' && near(get('inline-size'), thickness * 3, 0.1);
-    case 'brackets': return get('background-image').split('linear-gradient').length === 5;
-    case 'lines both': return !near(get('border-block-start-width'), 0) && get('background-image') === 'none';
-    case 'box': return get('z-index') === '-1';
-    case 'side bar': return near(get('inline-size'), thickness, 0.1) && get('clip-path') === 'none';
-    default: return near(get('block-size'), thickness, 0.1) && get('clip-path') === 'none' && get('z-index') === 'auto';
+    case 'notch':
+      return get('clip-path') !== 'none' && near(get('block-size'), thickness * 3, 0.1);
+    case 'dot':
+      return get('border-start-start-radius') === '50%' && near(get('inline-size'), thickness * 3, 0.1);
+    case 'brackets':
+      return get('background-image').split('linear-gradient').length === 5;
+    case 'lines both':
+      return !near(get('border-block-start-width'), 0) && get('background-image') === 'none';
+    case 'box':
+      return get('z-index') === '-1';
+    case 'side bar':
+      return near(get('inline-size'), thickness, 0.1) && get('clip-path') === 'none';
+    default:
+      return (
+        near(get('block-size'), thickness, 0.1) && get('clip-path') === 'none' && get('z-index') === 'auto'
+      );
   }
 }
 
 function agrees(sample: Case): boolean {
   const { site, id, value, size, width, reading } = sample;
   const entry = property(id);
-  const computed = entry.on === 'mark' ? reading.mark : entry.on === 'between' ? reading.between : reading.own;
+  const computed =
+    entry.on === 'mark' ? reading.mark : entry.on === 'between' ? reading.between : reading.own;
   if (!computed) return true;
   const first = computed[(entry.css[0] ?? '').replace(/^--/, '--hm-')] ?? '';
   if (id === 'mark') return markAgrees(String(value), reading.mark);
@@ -174,34 +295,54 @@ function agrees(sample: Case): boolean {
   if (entry.on === 'mark' && reading.mark['content'] === 'none') return true;
   if (id === 'markFrom') return value === 'at once' ? first === '' || first === '1' : first === '0 1';
   switch (entry.kind) {
-    case 'colour': return isColourValue(value) && sameColour(site, value, first);
-    case 'family': return value === 'system' ? first.startsWith('system-ui') : first.startsWith(`hm-${String(value)}`);
+    case 'colour':
+      return isColourValue(value) && sameColour(site, value, first);
+    case 'family':
+      return value === 'system' ? first.startsWith('system-ui') : first.startsWith(`hm-${String(value)}`);
     case 'number': {
       const wanted = Number(value);
       if (id === 'lineHeight') return near(first, wanted * size, 0.1);
-      return near(first, entry.unit === '%' ? wanted / 100 : entry.unit === 'ms' ? wanted / 1000 : wanted, 0.002);
+      return near(
+        first,
+        entry.unit === '%' ? wanted / 100 : entry.unit === 'ms' ? wanted / 1000 : wanted,
+        0.002,
+      );
     }
-    case 'choice': return first === (entry.choices[String(value)] ?? '');
-    case 'line': return lineAgrees(sample, computed, computed['color'] ?? '');
-    case 'shadow': return shadowAgrees(sample, first, entry.ofText === true);
-    case 'paint': return paintAgrees(sample, first);
+    case 'choice':
+      return first === (entry.choices[String(value)] ?? '');
+    case 'line':
+      return lineAgrees(sample, computed, computed['color'] ?? '');
+    case 'shadow':
+      return shadowAgrees(sample, first, entry.ofText === true);
+    case 'paint':
+      return paintAgrees(sample, first);
     case 'corners': {
-      const corners = typeof value === 'object' && 'corners' in value ? value.corners : [value, value, value, value] as (string | number)[];
+      const corners =
+        typeof value === 'object' && 'corners' in value
+          ? value.corners
+          : ([value, value, value, value] as (string | number)[]);
       return corners.every((corner, index) => {
         const found = computed[entry.css[index] ?? ''] ?? '';
-        return String(corner).endsWith('%') ? found === corner : near(found, toPixels(corner, { fontSize: size, width }));
+        return String(corner).endsWith('%')
+          ? found === corner
+          : near(found, toPixels(corner, { fontSize: size, width }));
       });
     }
     case 'length': {
       if (typeof value === 'object') return false;
-      if (entry.on === 'mark') return first === '' || first === (typeof value === 'number' ? (value === 0 ? '0' : `${value}px`) : value);
+      if (entry.on === 'mark')
+        return (
+          first === '' || first === (typeof value === 'number' ? (value === 0 ? '0' : `${value}px`) : value)
+        );
       const pixels = toPixels(value, { fontSize: size, width });
       return near(first.replace('blur(', ''), pixels, 0.03);
     }
   }
 }
 
-test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLES} random samples`, async ({ page }) => {
+test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLES} random samples`, async ({
+  page,
+}) => {
   test.setTimeout(240_000);
   const host = await startHost();
   const session = await page.context().newCDPSession(page);
@@ -219,31 +360,65 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
     for (const width of WIDTHS) {
       await page.setViewportSize({ width, height: 700 });
       await page.goto(host.url);
-      if (width < FOLD) await page.evaluate(() => { document.querySelector('dialog')?.showModal(); (document.activeElement as HTMLElement | null)?.blur(); });
+      if (width < FOLD)
+        await page.evaluate(() => {
+          document.querySelector('dialog')?.showModal();
+          (document.activeElement as HTMLElement | null)?.blur();
+        });
       const situations = Array.from({ length: SITUATIONS }, () => randomSituation(random, site))
         // A scrim is there only while its panel is open, and a header that does not stay is never scrolled.
         .filter((drawn) => drawn.slot !== 'scrim' || width < FOLD)
-        .map((drawn) => ({ ...drawn, states: drawn.states.filter((state) => state !== 'scrolled' || stays) }));
+        .map((drawn) => ({
+          ...drawn,
+          states: drawn.states.filter((state) => state !== 'scrolled' || stays),
+        }));
       // Motion is read for itself: everything else while nothing moves.
       for (const motion of [false, true]) {
         await page.emulateMedia({ reducedMotion: motion ? 'no-preference' : 'reduce' });
         for (const situation of situations) {
-          const kind = slotsOf(ownersOf(site).get(situation.owner)?.kind ?? 'header')[situation.slot] as SlotKind;
+          const kind = slotsOf(ownersOf(site).get(situation.owner)?.kind ?? 'header')[
+            situation.slot
+          ] as SlotKind;
           const ids = kind.properties.filter((id) => isMotion(id) === motion);
           if (ids.length === 0) continue;
-          const reading = await read(page, session, site, situation, [...ids, ...(ids.includes('colour') ? [] : ['colour'] as const)]);
+          const reading = await read(page, session, site, situation, [
+            ...ids,
+            ...(ids.includes('colour') ? [] : (['colour'] as const)),
+          ]);
           if (!reading) continue;
-          const answer = (id: PropertyId) => resolve(site, { ...situation, property: id, band: width >= FOLD ? 0 : 1 });
+          const answer = (id: PropertyId) =>
+            resolve(site, { ...situation, property: id, band: width >= FOLD ? 0 : 1 });
           const sizeValue = kind.properties.includes('size') ? answer('size')?.value : 16;
-          const size = typeof sizeValue === 'number' || typeof sizeValue === 'string' ? toPixels(sizeValue, { fontSize: 16, width }) : 16;
+          const size =
+            typeof sizeValue === 'number' || typeof sizeValue === 'string'
+              ? toPixels(sizeValue, { fontSize: 16, width })
+              : 16;
           for (const id of ids) {
             const resolved = answer(id);
             samples++;
             seen.add(id);
-            const contained = id === 'paddingInline' && situation.owner === 'row-main' && header?.kind === 'header' ? header.rows[0]?.contained ?? null : null;
-            const value = contained !== null && resolved ? Math.max(toPixels(resolved.value as number, { fontSize: 16, width }), (reading.inside - contained) / 2) : resolved?.value;
+            const contained =
+              id === 'paddingInline' && situation.owner === 'row-main' && header?.kind === 'header'
+                ? (header.rows[0]?.contained ?? null)
+                : null;
+            const value =
+              contained !== null && resolved
+                ? Math.max(
+                    toPixels(resolved.value as number, { fontSize: 16, width }),
+                    (reading.inside - contained) / 2,
+                  )
+                : resolved?.value;
             if (value === undefined || !agrees({ site, id, value, size, width, reading })) {
-              disagreements.push({ seed, width, ...situation, id, value, own: namesOf(id).map((name) => reading.own[name]), mark: property(id).on === 'mark' ? reading.mark : undefined, between: property(id).on === 'between' ? reading.between : undefined });
+              disagreements.push({
+                seed,
+                width,
+                ...situation,
+                id,
+                value,
+                own: namesOf(id).map((name) => reading.own[name]),
+                mark: property(id).on === 'mark' ? reading.mark : undefined,
+                between: property(id).on === 'between' ? reading.between : undefined,
+              });
             }
           }
         }

@@ -12,7 +12,10 @@ const setSwatch = async (page: Page, name: string, colour: string) => {
   await field.press('Enter');
   await page.keyboard.press('Escape');
 };
-const colours = async (page: Page, id: string) => (await savedSite(page, id)).palette.map((swatch) => `${swatch.name} ${'value' in swatch ? swatch.value : ''}`);
+const colours = async (page: Page, id: string) =>
+  (await savedSite(page, id)).palette.map(
+    (swatch) => `${swatch.name} ${'value' in swatch ? swatch.value : ''}`,
+  );
 
 test('two tabs at once: neither loses an edit, each sees the other’s', async ({ page, context }) => {
   const id = await copyDemo(page);
@@ -24,7 +27,9 @@ test('two tabs at once: neither loses an edit, each sees the other’s', async (
   // Both edit before either has heard of the other.
   await Promise.all([setSwatch(page, 'Reed', '#111111'), setSwatch(other, 'Silt', '#eeeeee')]);
   await Promise.all([saved(page), saved(other)]);
-  await expect.poll(() => colours(page, id)).toEqual(['Deep water #12343b', 'Reed #111111', 'Cotton #fdfbf5', 'Silt #eeeeee', 'Marsh light #f0b541']);
+  await expect
+    .poll(() => colours(page, id))
+    .toEqual(['Deep water #12343b', 'Reed #111111', 'Cotton #fdfbf5', 'Silt #eeeeee', 'Marsh light #f0b541']);
   await expect(page.getByText(/Changed in another tab/)).toBeVisible();
   await expect(await swatchField(page, 'Silt')).toHaveValue('#eeeeee');
 });
@@ -33,7 +38,11 @@ test('an edit of what another tab removed is not lost silently', async ({ page, 
   const id = await copyDemo(page);
   const other = await context.newPage();
   for (const tab of [page, other]) await tab.goto(`/sites/${id}/links`);
-  const row = (tab: Page, label: string) => tab.getByRole('treegrid').getByRole('row').filter({ has: tab.locator(`input[value="${label}"]`) });
+  const row = (tab: Page, label: string) =>
+    tab
+      .getByRole('treegrid')
+      .getByRole('row')
+      .filter({ has: tab.locator(`input[value="${label}"]`) });
   await page.route('**/api/sites/*/events', (route) => route.abort());
   await page.reload();
   await row(page, 'Visit').getByLabel('Label').fill('Visit us');
@@ -47,10 +56,16 @@ test('an edit of what another tab removed is not lost silently', async ({ page, 
 
 test.describe('with parts that die', () => {
   let app: App;
-  test.beforeAll(async () => { app = await launchApp(); });
-  test.afterAll(async () => { await app.stop(); });
+  test.beforeAll(async () => {
+    app = await launchApp();
+  });
+  test.afterAll(async () => {
+    await app.stop();
+  });
 
-  test('what the interface called saved survives kill -9 of server and database; what is not saved yet is sent later', async ({ browser }) => {
+  test('what the interface called saved survives kill -9 of server and database; what is not saved yet is sent later', async ({
+    browser,
+  }) => {
     const page = await browser.newPage({ baseURL: app.url });
     await page.goto('/sites/marisma/bench/header');
     await stageFrame(page);
@@ -109,7 +124,10 @@ test.describe('with parts that die', () => {
 
 test('a deleted site can be brought back', async ({ page }) => {
   const id = await copyDemo(page);
-  await page.request.patch(`/api/sites/${id}`, { headers: { 'content-type': 'application/json-patch+json', 'if-match': '"1"' }, data: [{ op: 'replace', path: '/name', value: `Copy ${id}` }] });
+  await page.request.patch(`/api/sites/${id}`, {
+    headers: { 'content-type': 'application/json-patch+json', 'if-match': '"1"' },
+    data: [{ op: 'replace', path: '/name', value: `Copy ${id}` }],
+  });
   await page.goto('/');
   const card = page.getByRole('listitem').filter({ hasText: `Copy ${id}` });
   await card.getByRole('button', { name: 'Delete' }).click();

@@ -16,7 +16,9 @@ const sources = [fileURLToPath(import.meta.url), join(here, 'tables.mjs'), catal
 
 function isFresh() {
   const target = join(dist, 'done');
-  return existsSync(target) && sources.every((source) => statSync(source).mtimeMs <= statSync(target).mtimeMs);
+  return (
+    existsSync(target) && sources.every((source) => statSync(source).mtimeMs <= statSync(target).mtimeMs)
+  );
 }
 
 async function build() {

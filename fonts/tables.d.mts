@@ -1,7 +1,11 @@
 import type { FontMetrics } from '@hamaca/core';
 
 /** A typeface's measures from its TrueType or OpenType bytes; `weights` is the range it has. */
-export declare function measureFace(bytes: Uint8Array, family: string, weights: readonly [number, number]): Promise<FontMetrics>;
+export declare function measureFace(
+  bytes: Uint8Array,
+  family: string,
+  weights: readonly [number, number],
+): Promise<FontMetrics>;
 /** The TrueType or OpenType bytes in a WOFF2 file; throws where it is damaged. */
 export declare function unfoldWoff2(bytes: Uint8Array): Promise<Uint8Array>;
 /** A WOFF2 file of TrueType or OpenType bytes. */

@@ -7,12 +7,50 @@
 const CHARACTERS = [
   ...Array.from({ length: 95 }, (_, index) => 32 + index),
   ...Array.from({ length: 96 }, (_, index) => 160 + index),
-  0x131, 0x152, 0x153, 0x2013, 0x2014, 0x2018, 0x2019, 0x201a, 0x201c, 0x201d, 0x201e, 0x2022, 0x2026, 0x20ac, 0x2122, 0x2191,
-  0x2193, 0x2212,
+  0x131,
+  0x152,
+  0x153,
+  0x2013,
+  0x2014,
+  0x2018,
+  0x2019,
+  0x201a,
+  0x201c,
+  0x201d,
+  0x201e,
+  0x2022,
+  0x2026,
+  0x20ac,
+  0x2122,
+  0x2191,
+  0x2193,
+  0x2212,
 ].map((code) => String.fromCodePoint(code));
 
 /** Letter groups that Latin fonts join; longest first. */
-const LIGATURES = ['tti', 'ttf', 'ffi', 'ffl', 'ffj', 'fft', 'ff', 'fi', 'fl', 'fj', 'ft', 'tt', 'ti', 'tf', 'Th', 'gg', 'gy', 'fb', 'fh', 'fk', 'ty'];
+const LIGATURES = [
+  'tti',
+  'ttf',
+  'ffi',
+  'ffl',
+  'ffj',
+  'fft',
+  'ff',
+  'fi',
+  'fl',
+  'fj',
+  'ft',
+  'tt',
+  'ti',
+  'tf',
+  'Th',
+  'gg',
+  'gy',
+  'fb',
+  'fh',
+  'fk',
+  'ty',
+];
 
 const WEIGHT_STEP = 100;
 /** HarfBuzz positions are whole numbers; a finer scale keeps the fractions that variable advances have. */
@@ -55,8 +93,12 @@ const NEIGHBOURS = [...'abcdefghijklmnopqrstuvwxyzABCDEFGHIJKLMNOPQRSTUVWXYZ,.-'
 function findLigatures(changeOf, characters) {
   const known = new Set(characters);
   const own = LIGATURES.map((letters) => [letters, changeOf(letters)]).filter(([, change]) => change !== 0);
-  const beside = own.flatMap(([letters, change]) => NEIGHBOURS.filter((letter) => known.has(letter)).flatMap((letter) => [letter + letters, letters + letter])
-    .map((text) => [text, changeOf(text)]).filter(([text, other]) => Math.abs(other - change) > 0.5 && !own.some(([longer]) => longer === text)));
+  const beside = own.flatMap(([letters, change]) =>
+    NEIGHBOURS.filter((letter) => known.has(letter))
+      .flatMap((letter) => [letter + letters, letters + letter])
+      .map((text) => [text, changeOf(text)])
+      .filter(([text, other]) => Math.abs(other - change) > 0.5 && !own.some(([longer]) => longer === text)),
+  );
   const all = new Map([...beside, ...own]);
   return [...all].sort(([a], [b]) => b.length - a.length);
 }
@@ -65,7 +107,8 @@ function findLigatures(changeOf, characters) {
 function buildTable({ single, joined }, weight, characters, isKerned) {
   const advances = Object.fromEntries(characters.map((character) => [character, round(single(character))]));
   const kern = characters.map((a, i) =>
-    characters.map((b, j) => (isKerned(i, j) ? round(single(a + b) - advances[a] - advances[b]) : 0)));
+    characters.map((b, j) => (isKerned(i, j) ? round(single(a + b) - advances[a] - advances[b]) : 0)),
+  );
   const left = classify(characters.map((character, i) => [character, kern[i]]));
   const right = classify(characters.map((character, j) => [character, left.rows.map((row) => row[j])]));
   const kerning = left.rows.map((_, leftClass) => right.rows.map((column) => column[leftClass]));
@@ -79,12 +122,21 @@ function buildTable({ single, joined }, weight, characters, isKerned) {
  */
 function buildTables(hb, face, [lightest, heaviest], characters) {
   const apart = ['liga', 'clig', 'dlig'].map((tag) => new hb.Feature(tag, 0));
-  const make = (weight, isKerned) => buildTable(
-    { single: createShaper(hb, face, weight, apart), joined: createShaper(hb, face, weight, []) }, weight, characters, isKerned);
+  const make = (weight, isKerned) =>
+    buildTable(
+      { single: createShaper(hb, face, weight, apart), joined: createShaper(hb, face, weight, []) },
+      weight,
+      characters,
+      isKerned,
+    );
   const full = new Map([lightest, 400, 600, heaviest].map((weight) => [weight, make(weight, () => true)]));
   const isKerned = (i, j) => [...full.values()].some((entry) => entry.kern[i][j] !== 0);
-  const weights = [...new Set([lightest, heaviest, ...Array.from({ length: 9 }, (_, index) => (index + 1) * WEIGHT_STEP)])];
-  return weights.filter((weight) => weight >= lightest && weight <= heaviest).sort((a, b) => a - b)
+  const weights = [
+    ...new Set([lightest, heaviest, ...Array.from({ length: 9 }, (_, index) => (index + 1) * WEIGHT_STEP)]),
+  ];
+  return weights
+    .filter((weight) => weight >= lightest && weight <= heaviest)
+    .sort((a, b) => a - b)
     .map((weight) => (full.get(weight) ?? make(weight, isKerned)).table);
 }
 
@@ -96,7 +148,12 @@ export async function measureFace(bytes, family, weights) {
   const known = new Set(face.collectUnicodes());
   const characters = CHARACTERS.filter((character) => known.has(character.codePointAt(0)));
   return {
-    family, unitsPerEm: face.upem, ascent: extents.ascender, descent: -extents.descender, lineGap: extents.lineGap, tables: buildTables(hb, face, weights, characters),
+    family,
+    unitsPerEm: face.upem,
+    ascent: extents.ascender,
+    descent: -extents.descender,
+    lineGap: extents.lineGap,
+    tables: buildTables(hb, face, weights, characters),
   };
 }
 

@@ -23,7 +23,10 @@ const own = process.env.HAMACA_DATABASE_URL ? null : await startDatabase(dataFol
 let code = 0;
 if (!stopping) {
   const env = { ...process.env, HAMACA_DATABASE_URL: process.env.HAMACA_DATABASE_URL ?? own.url };
-  server = start(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], { env, stdio: ['ignore', 'inherit', 'inherit'] });
+  server = start(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    env,
+    stdio: ['ignore', 'inherit', 'inherit'],
+  });
   code = await server.ended;
 }
 await own?.stop();

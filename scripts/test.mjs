@@ -1,4 +1,4 @@
-/** `npm test`: sets itself up, then checks types, lint and boundaries, and runs unit and browser tests. */
+/** `npm test`: sets itself up, then checks types, format, lint and boundaries, and runs unit and browser tests. */
 import { ensureBrowser } from './lib/browser.mjs';
 import { ensureBuilt } from './lib/build.mjs';
 import { ensureDatabaseServer } from './lib/database.mjs';
@@ -7,6 +7,7 @@ import { run, say } from './lib/run.mjs';
 
 const STEPS = [
   ['types', ['run', '-s', 'types']],
+  ['format', ['run', '-s', 'format']],
   ['lint', ['run', '-s', 'lint']],
   ['boundaries', ['run', '-s', 'boundaries']],
   ['unit tests', ['run', '-s', 'unit']],

@@ -9,7 +9,10 @@ export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [react(), tailwindcss()],
   build: {
-    outDir: 'dist', emptyOutDir: true, target: 'es2022', chunkSizeWarningLimit: 900,
+    outDir: 'dist',
+    emptyOutDir: true,
+    target: 'es2022',
+    chunkSizeWarningLimit: 900,
     rolldownOptions: { input: { index: page('index.html'), frame: page('frame.html') } },
   },
 });

@@ -2,7 +2,8 @@ for (const root of document.querySelectorAll('.mr:not([data-ready])')) {
   root.dataset.ready = '';
   const here = location.host + location.pathname.replace(/\/(index\.html?)?$/, '') + location.search;
   for (const a of root.querySelectorAll('nav a[href]')) {
-    if (!a.hash && a.host + a.pathname.replace(/\/(index\.html?)?$/, '') + a.search === here) a.ariaCurrent = 'page';
+    if (!a.hash && a.host + a.pathname.replace(/\/(index\.html?)?$/, '') + a.search === here)
+      a.ariaCurrent = 'page';
   }
   const panel = root.querySelector('dialog');
   const nav = panel.querySelector('nav');
@@ -40,10 +41,11 @@ for (const root of document.querySelectorAll('.mr:not([data-ready])')) {
     });
     item.addEventListener('pointerenter', (e) => {
       clearTimeout(timer);
-      if (e.pointerType === 'mouse' && !inPanel()) closeOthers(item), set(b, true);
+      if (e.pointerType === 'mouse' && !inPanel()) (closeOthers(item), set(b, true));
     });
     item.addEventListener('pointerleave', (e) => {
-      if (e.pointerType === 'mouse' && !inPanel()) timer = setTimeout(() => item.contains(document.activeElement) || set(b, false), 250);
+      if (e.pointerType === 'mouse' && !inPanel())
+        timer = setTimeout(() => item.contains(document.activeElement) || set(b, false), 250);
     });
   }
   const place = () => {
@@ -61,6 +63,7 @@ for (const root of document.querySelectorAll('.mr:not([data-ready])')) {
   }
   panel.addEventListener('click', (e) => {
     const { left, right } = panel.getBoundingClientRect();
-    if ((e.target === panel && (e.clientX < left || e.clientX > right)) || e.target.closest('a[href]')) panel.close();
+    if ((e.target === panel && (e.clientX < left || e.clientX > right)) || e.target.closest('a[href]'))
+      panel.close();
   });
 }

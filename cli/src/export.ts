@@ -19,7 +19,10 @@ export async function runExport(file: string, folder: string, output: Output): P
     for (const entry of files) {
       const content = 'text' in entry ? entry.text : readFontFile(entry.font);
       // A typeface that was brought along is kept where it was brought to, not in the site file.
-      if (content === null) { missing.push(entry.name); continue; }
+      if (content === null) {
+        missing.push(entry.name);
+        continue;
+      }
       const path = join(folder, entry.name);
       mkdirSync(dirname(path), { recursive: true });
       writeFileSync(path, content);

@@ -6,13 +6,16 @@ const FOLDER = new URL('../../fonts/dist/', import.meta.url);
 
 /** Makes the measures where `npm ci` ran without its scripts. */
 async function prepare(): Promise<void> {
-  if (!existsSync(new URL('done', FOLDER))) await import(new URL('../../fonts/build.mjs', import.meta.url).href);
+  if (!existsSync(new URL('done', FOLDER)))
+    await import(new URL('../../fonts/build.mjs', import.meta.url).href);
 }
 
 /** The measures of all bundled typefaces. */
 export async function loadFontMetrics(): Promise<FontMetrics[]> {
   await prepare();
-  return TYPEFACES.map(({ id }) => JSON.parse(readFileSync(new URL(`${id}.metrics.json`, FOLDER), 'utf8')) as FontMetrics);
+  return TYPEFACES.map(
+    ({ id }) => JSON.parse(readFileSync(new URL(`${id}.metrics.json`, FOLDER), 'utf8')) as FontMetrics,
+  );
 }
 
 /** A bundled font file or licence by name; null for a typeface that was brought along. */

@@ -9,14 +9,29 @@ import type { Output } from './output.ts';
 
 const DEMO = fileURLToPath(new URL('../../demo/marisma.hamaca.json', import.meta.url));
 let folder = '';
-beforeAll(() => { folder = mkdtempSync(join(tmpdir(), 'hamaca-cli-')); });
-afterAll(() => { rmSync(folder, { recursive: true }); });
+beforeAll(() => {
+  folder = mkdtempSync(join(tmpdir(), 'hamaca-cli-'));
+});
+afterAll(() => {
+  rmSync(folder, { recursive: true });
+});
 
 async function run(...args: string[]) {
   let printed = '';
   let warned = '';
-  const warn = (text: string) => { warned += text; };
-  const output: Output = { print: (text) => { printed += text; }, warn, refuse: (message) => { warn(message); return 1; } };
+  const warn = (text: string) => {
+    warned += text;
+  };
+  const output: Output = {
+    print: (text) => {
+      printed += text;
+    },
+    warn,
+    refuse: (message) => {
+      warn(message);
+      return 1;
+    },
+  };
   const code = await main(args, output);
   return { code, printed, warned };
 }
@@ -28,22 +43,51 @@ const file = (name: string, content: string | Uint8Array) => {
 
 describe('hamaca export', () => {
   test('writes the hand-off, twice the same', async () => {
-    for (const out of ['one', 'two']) expect(await run('export', DEMO, '--out', join(folder, out, 'deep'))).toMatchObject({ code: 0, warned: '' });
-    expect(readdirSync(join(folder, 'one/deep')).sort()).toEqual(['README.txt', 'fonts', 'index.html', 'menu.css', 'menu.html', 'menu.js', 'site.hamaca.json', 'tokens.json']);
-    for (const name of ['menu.css', 'menu.html', 'menu.js', 'fonts/figtree.woff2']) expect(readFileSync(join(folder, 'one/deep', name))).toEqual(readFileSync(join(folder, 'two/deep', name)));
+    for (const out of ['one', 'two'])
+      expect(await run('export', DEMO, '--out', join(folder, out, 'deep'))).toMatchObject({
+        code: 0,
+        warned: '',
+      });
+    expect(readdirSync(join(folder, 'one/deep')).sort()).toEqual([
+      'README.txt',
+      'fonts',
+      'index.html',
+      'menu.css',
+      'menu.html',
+      'menu.js',
+      'site.hamaca.json',
+      'tokens.json',
+    ]);
+    for (const name of ['menu.css', 'menu.html', 'menu.js', 'fonts/figtree.woff2'])
+      expect(readFileSync(join(folder, 'one/deep', name))).toEqual(
+        readFileSync(join(folder, 'two/deep', name)),
+      );
   });
   test('a typeface that was brought along is named as missing, and the rest is written', async () => {
-    const site = JSON.parse(readFileSync(DEMO, 'utf8')) as { typefaces: unknown[]; typeStyles: { family: string }[] };
+    const site = JSON.parse(readFileSync(DEMO, 'utf8')) as {
+      typefaces: unknown[];
+      typeStyles: { family: string }[];
+    };
     site.typefaces = [{ id: 'own-marsh-12345678', name: 'Marsh', fallback: 'sans', weights: [400, 700] }];
     for (const style of site.typeStyles) style.family = 'own-marsh-12345678';
     const result = await run('export', file('own.json', JSON.stringify(site)), '--out', join(folder, 'own'));
-    expect([result.code, result.printed]).toEqual([0, expect.stringContaining('fonts/own-marsh-12345678.woff2 is not among them')]);
-    expect(readFileSync(join(folder, 'own/menu.css'), 'utf8')).toContain('url(fonts/own-marsh-12345678.woff2)');
+    expect([result.code, result.printed]).toEqual([
+      0,
+      expect.stringContaining('fonts/own-marsh-12345678.woff2 is not among them'),
+    ]);
+    expect(readFileSync(join(folder, 'own/menu.css'), 'utf8')).toContain(
+      'url(fonts/own-marsh-12345678.woff2)',
+    );
   });
   test('a file that is no site is refused with its path and nothing is written', async () => {
     const broken = JSON.parse(readFileSync(DEMO, 'utf8')) as { palette: { value: string }[] };
     if (broken.palette[0]) broken.palette[0].value = 'reddish';
-    const result = await run('export', file('broken.json', JSON.stringify(broken)), '--out', join(folder, 'none'));
+    const result = await run(
+      'export',
+      file('broken.json', JSON.stringify(broken)),
+      '--out',
+      join(folder, 'none'),
+    );
     expect(result.code).toBe(1);
     expect(result.warned).toContain('/palette/0/value');
     expect(readdirSync(folder)).not.toContain('none');
@@ -56,42 +100,103 @@ describe('hamaca links', () => {
   test('prints what it understood, as JSON or as an outline', async () => {
     const outline = file('menu.txt', 'Visit /visit\n  Hours\nBirds javascript:x');
     const json = await run('links', outline, '--json');
-    expect(JSON.parse(json.printed)).toEqual([{ label: 'Visit', href: '/visit', depth: 1 }, { label: 'Hours', href: null, depth: 2 }, { label: 'Birds', href: null, depth: 1 }]);
+    expect(JSON.parse(json.printed)).toEqual([
+      { label: 'Visit', href: '/visit', depth: 1 },
+      { label: 'Hours', href: null, depth: 2 },
+      { label: 'Birds', href: null, depth: 1 },
+    ]);
     expect(json).toMatchObject({ code: 0 });
     expect(json.warned).toContain('line 3');
     expect((await run('links', outline)).printed).toBe('Visit -> /visit\n  Hours\nBirds\n');
   });
   test('takes HTML by name or by --from', async () => {
     const html = '<nav><ul><li><a href="/a">A</a></li></ul></nav>';
-    for (const args of [[file('page.html', html)], [file('page.txt', html), '--from', 'html']]) expect(JSON.parse((await run('links', ...args, '--json')).printed)).toEqual([{ label: 'A', href: '/a', depth: 1 }]);
+    for (const args of [[file('page.html', html)], [file('page.txt', html), '--from', 'html']])
+      expect(JSON.parse((await run('links', ...args, '--json')).printed)).toEqual([
+        { label: 'A', href: '/a', depth: 1 },
+      ]);
   });
   test('prints every menu of a page with its place', async () => {
-    const html = '<header><nav aria-label="Main"><ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul></nav></header><footer><ul><li><a href="/p">Privacy</a></li><li><a href="/i">Imprint</a></li></ul></footer>';
+    const html =
+      '<header><nav aria-label="Main"><ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul></nav></header><footer><ul><li><a href="/p">Privacy</a></li><li><a href="/i">Imprint</a></li></ul></footer>';
     const page = file('all.html', html);
     expect(JSON.parse((await run('links', page, '--all', '--json')).printed)).toEqual([
-      { place: 'header', kind: 'menu', name: 'Main', main: true, links: [{ label: 'A', href: '/a', depth: 1 }, { label: 'B', href: '/b', depth: 1 }] },
-      { place: 'footer', kind: 'menu', name: '', main: false, links: [{ label: 'Privacy', href: '/p', depth: 1 }, { label: 'Imprint', href: '/i', depth: 1 }] },
+      {
+        place: 'header',
+        kind: 'menu',
+        name: 'Main',
+        main: true,
+        links: [
+          { label: 'A', href: '/a', depth: 1 },
+          { label: 'B', href: '/b', depth: 1 },
+        ],
+      },
+      {
+        place: 'footer',
+        kind: 'menu',
+        name: '',
+        main: false,
+        links: [
+          { label: 'Privacy', href: '/p', depth: 1 },
+          { label: 'Imprint', href: '/i', depth: 1 },
+        ],
+      },
     ]);
-    expect((await run('links', page, '--all')).printed).toContain('# header, menu, “Main”, the main menu\nA -> /a\n');
+    expect((await run('links', page, '--all')).printed).toContain(
+      '# header, menu, “Main”, the main menu\nA -> /a\n',
+    );
   });
   test.each([
-    ['opml', '<opml version="2.0"><body><outline text="Visit" url="/visit"><outline text="Hours"/></outline></body></opml>'], ['csv', 'level,label,target\n1,Visit,/visit\n2,Hours,'],
-    ['sitemap', '<urlset><url><loc>https://marisma.example/visit</loc></url><url><loc>https://marisma.example/visit/hours</loc></url></urlset>'],
+    [
+      'opml',
+      '<opml version="2.0"><body><outline text="Visit" url="/visit"><outline text="Hours"/></outline></body></opml>',
+    ],
+    ['csv', 'level,label,target\n1,Visit,/visit\n2,Hours,'],
+    [
+      'sitemap',
+      '<urlset><url><loc>https://marisma.example/visit</loc></url><url><loc>https://marisma.example/visit/hours</loc></url></urlset>',
+    ],
   ])('reads %s, by name and by content, also packed', async (format, content) => {
-    for (const args of [[file(`links-${format}.txt`, content), '--from', format], [file(`links.${format}`, content)], [file(`links.${format}.gz`, gzipSync(content))]]) {
-      expect((JSON.parse((await run('links', ...args, '--json')).printed) as { label: string; depth: number }[]).map(({ label, depth }) => [label, depth])).toEqual([['Visit', 1], ['Hours', 2]]);
+    for (const args of [
+      [file(`links-${format}.txt`, content), '--from', format],
+      [file(`links.${format}`, content)],
+      [file(`links.${format}.gz`, gzipSync(content))],
+    ]) {
+      expect(
+        (
+          JSON.parse((await run('links', ...args, '--json')).printed) as { label: string; depth: number }[]
+        ).map(({ label, depth }) => [label, depth]),
+      ).toEqual([
+        ['Visit', 1],
+        ['Hours', 2],
+      ]);
     }
-    expect((await run('links', file('cut.gz', gzipSync(content).subarray(0, 30)))).warned).toContain('cannot be unpacked');
+    expect((await run('links', file('cut.gz', gzipSync(content).subarray(0, 30)))).warned).toContain(
+      'cannot be unpacked',
+    );
   });
   test('reads UTF-16 and bytes that are no text', async () => {
-    expect((await run('links', file('wide.txt', Buffer.from('\ufeffVisit /visit', 'utf16le')))).printed).toBe('Visit -> /visit\n');
+    expect((await run('links', file('wide.txt', Buffer.from('\ufeffVisit /visit', 'utf16le')))).printed).toBe(
+      'Visit -> /visit\n',
+    );
     expect((await run('links', file('bytes.txt', new Uint8Array([0, 255, 254, 0, 10, 128])))).code).toBe(0);
   });
 });
 
 describe('the command line itself', () => {
-  test('explains itself', async () => { expect(await run('--help')).toMatchObject({ code: 0 }); expect((await run('--help')).printed).toContain('hamaca export FILE --out DIR'); });
-  test.each([[[]], [['fly']], [['export', 'x']], [['links']], [['links', 'a', 'b']], [['links', 'a', '--from', 'pdf']], [['--wrong']]])('%j is not understood', async (args) => {
+  test('explains itself', async () => {
+    expect(await run('--help')).toMatchObject({ code: 0 });
+    expect((await run('--help')).printed).toContain('hamaca export FILE --out DIR');
+  });
+  test.each([
+    [[]],
+    [['fly']],
+    [['export', 'x']],
+    [['links']],
+    [['links', 'a', 'b']],
+    [['links', 'a', '--from', 'pdf']],
+    [['--wrong']],
+  ])('%j is not understood', async (args) => {
     const result = await run(...args);
     expect(result.code).toBe(2);
     expect(result.printed + result.warned).toContain('hamaca');

@@ -6,7 +6,11 @@ import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
 
 const OPTIONS = {
-  help: { type: 'boolean', short: 'h' }, out: { type: 'string' }, from: { type: 'string' }, json: { type: 'boolean' }, all: { type: 'boolean' },
+  help: { type: 'boolean', short: 'h' },
+  out: { type: 'string' },
+  from: { type: 'string' },
+  json: { type: 'boolean' },
+  all: { type: 'boolean' },
 } as const;
 
 function readArguments(args: readonly string[]) {
@@ -19,23 +23,39 @@ function readArguments(args: readonly string[]) {
 
 /** Runs the command line; answers the exit code (0 done, 1 unusable input, 2 not understood). */
 export async function main(args: readonly string[], output: Output = terminalOutput()): Promise<number> {
-  const misuse = (reason: string) => { output.warn(ERRORS.usage(reason)); return 2; };
+  const misuse = (reason: string) => {
+    output.warn(ERRORS.usage(reason));
+    return 2;
+  };
   const read = readArguments(args);
   if (typeof read === 'string') return misuse(read);
-  const { values, positionals: [command, file, ...rest] } = read;
+  const {
+    values,
+    positionals: [command, file, ...rest],
+  } = read;
   if (values.help || command === undefined) {
     output.print(HELP);
     return values.help ? 0 : 2;
   }
   if (rest.length > 0) return misuse(`"${rest[0] ?? ''}" is one argument too many`);
   if (command === 'export') {
-    if (file === undefined || values.out === undefined) return misuse('export needs a site file and --out DIR');
+    if (file === undefined || values.out === undefined)
+      return misuse('export needs a site file and --out DIR');
     return runExport(file, values.out, output);
   }
   if (command === 'links') {
     if (file === undefined) return misuse('links needs a file');
-    if (values.from !== undefined && !(READABLE as readonly string[]).includes(values.from)) return misuse(`--from is one of ${READABLE.join(', ')}`);
-    return runLinks(file, { from: values.from as LinkFormatName | undefined, json: values.json === true, all: values.all === true }, output);
+    if (values.from !== undefined && !(READABLE as readonly string[]).includes(values.from))
+      return misuse(`--from is one of ${READABLE.join(', ')}`);
+    return runLinks(
+      file,
+      {
+        from: values.from as LinkFormatName | undefined,
+        json: values.json === true,
+        all: values.all === true,
+      },
+      output,
+    );
   }
   return misuse(`there is no command "${command}"`);
 }

@@ -7,6 +7,17 @@ export interface Output {
 }
 
 export function terminalOutput(): Output {
-  const warn = (text: string) => { process.stderr.write(text); };
-  return { print: (text) => { process.stdout.write(text); }, warn, refuse: (message) => { warn(message); return 1; } };
+  const warn = (text: string) => {
+    process.stderr.write(text);
+  };
+  return {
+    print: (text) => {
+      process.stdout.write(text);
+    },
+    warn,
+    refuse: (message) => {
+      warn(message);
+      return 1;
+    },
+  };
 }

@@ -29,7 +29,8 @@ export function printProblems(problems: readonly Problem[]): string {
 
 export const ERRORS = {
   cannotRead: (file: string, reason: string) => `hamaca: ${file} cannot be read: ${reason}\n`,
-  notASite: (file: string, problems: readonly Problem[]) => `hamaca: ${file} is not a usable site file. Nothing was written.\n${printProblems(problems)}`,
+  notASite: (file: string, problems: readonly Problem[]) =>
+    `hamaca: ${file} is not a usable site file. Nothing was written.\n${printProblems(problems)}`,
   noHeader: (file: string) => `hamaca: ${file} has no header to export. Nothing was written.\n`,
   cannotWrite: (folder: string, reason: string) => `hamaca: ${folder} cannot be written: ${reason}\n`,
   notGzip: (file: string, reason: string) => `hamaca: ${file} cannot be unpacked: ${reason}\n`,

@@ -9,7 +9,18 @@ export { colourDistance, formatOklch, isInSrgb, oklchOf, type Oklch } from './co
 export type { FontMetrics, FontTable } from './text/font-table.ts';
 export { createMeasurer, type Measurer, type TextStyle } from './text/measure.ts';
 export { readSfnt, type SfntFacts } from './text/sfnt.ts';
-export { findStack, findTypeface, isFamily, OWN_PREFIX, STACKS, SYSTEM_FAMILY, TYPEFACES, type BundledTypeface, type Stack, type Typeface } from './text/typefaces.ts';
+export {
+  findStack,
+  findTypeface,
+  isFamily,
+  OWN_PREFIX,
+  STACKS,
+  SYSTEM_FAMILY,
+  TYPEFACES,
+  type BundledTypeface,
+  type Stack,
+  type Typeface,
+} from './text/typefaces.ts';
 export { PART_LABELS, SLOTS, slotsOf, type OwnerKind } from './document/catalogue.ts';
 export { LIMITS } from './document/limits.ts';
 export type { BandKey, Cell, Look, SlotLook, SlotRef, Values } from './document/look.ts';
@@ -25,26 +36,95 @@ export { createShortcut, type Shortcut } from './document/parts/shortcut.ts';
 export { createSocial, SOCIAL_COLOURS, type Social, type SocialLink } from './document/parts/social.ts';
 export { createText, type Text, type TextEntry } from './document/parts/text.ts';
 export type { Piece } from './document/piece.ts';
-export { ARRANGEMENT_IDS, ARRANGEMENTS, createRow, ZONES, type Arrangement, type Header, type Row, type Zone } from './document/pieces/header.ts';
+export {
+  ARRANGEMENT_IDS,
+  ARRANGEMENTS,
+  createRow,
+  ZONES,
+  type Arrangement,
+  type Header,
+  type Row,
+  type Zone,
+} from './document/pieces/header.ts';
 export type { Panel } from './document/pieces/panel.ts';
-export { FOCUS_RING, PROPERTIES, property, PROPERTY_GROUPS, PROPERTY_IDS, type Property, type PropertyGroup, type PropertyId } from './document/properties.ts';
+export {
+  FOCUS_RING,
+  PROPERTIES,
+  property,
+  PROPERTY_GROUPS,
+  PROPERTY_IDS,
+  type Property,
+  type PropertyGroup,
+  type PropertyId,
+} from './document/properties.ts';
 export { acceptsValue, allowedValue } from './document/accepts.ts';
 export { isCleanSvg } from './document/clean-svg.ts';
 export type { Band, Icon, Menu, Page, Scene, Section, Site, TypeStyle } from './document/site.ts';
-export { ITEM_ROLES, type ItemField, type ItemFields, type ItemRole, type MenuItem } from './document/menu-item.ts';
-export { DERIVATIONS, isDerived, type Derivation, type DerivedSwatch, type Swatch } from './document/swatch.ts';
+export {
+  ITEM_ROLES,
+  type ItemField,
+  type ItemFields,
+  type ItemRole,
+  type MenuItem,
+} from './document/menu-item.ts';
+export {
+  DERIVATIONS,
+  isDerived,
+  type Derivation,
+  type DerivedSwatch,
+  type Swatch,
+} from './document/swatch.ts';
 export type { SlotKind } from './document/slot.ts';
-export { LEVELS, levelCount, SHOWN_LEVELS, STATES, type ShownLevels, type Level, type LevelKey, type State } from './document/states.ts';
+export {
+  LEVELS,
+  levelCount,
+  SHOWN_LEVELS,
+  STATES,
+  type ShownLevels,
+  type Level,
+  type LevelKey,
+  type State,
+} from './document/states.ts';
 export { NO_TARGET, type Target } from './document/target.ts';
 export { TOKENS } from './document/faults.ts';
 export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS } from './document/url.ts';
 export { readLength, toPixels, type LengthValue } from './document/length.ts';
 export {
-  coloursIn, isColourValue, ROLES, type ColourValue, type CornersValue, type GradientStop, type LineValue, type PaintValue, type Role, type Shadow, type ShadowValue, type Value,
+  coloursIn,
+  isColourValue,
+  ROLES,
+  type ColourValue,
+  type CornersValue,
+  type GradientStop,
+  type LineValue,
+  type PaintValue,
+  type Role,
+  type Shadow,
+  type ShadowValue,
+  type Value,
 } from './document/values.ts';
 export {
-  findHeader, findIcon, findPart, findMenu, findPage, findPiece, headerParts, idsOf, itemsOf, ownersOf, pagesByPath, panelsOf, placedParts, placementsOf, rowParts, shownItems,
-  slotKind, walkMenu, type Owner, type PlacedItem, type Placement,
+  findHeader,
+  findIcon,
+  findPart,
+  findMenu,
+  findPage,
+  findPiece,
+  headerParts,
+  idsOf,
+  itemsOf,
+  ownersOf,
+  pagesByPath,
+  panelsOf,
+  placedParts,
+  placementsOf,
+  rowParts,
+  shownItems,
+  slotKind,
+  walkMenu,
+  type Owner,
+  type PlacedItem,
+  type Placement,
 } from './document/walk.ts';
 export { LANDSCAPE } from './document/scene.ts';
 export { wearsSlot } from './document/worn.ts';
@@ -52,7 +132,15 @@ export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
 export { printSiteFile } from './load/print-site.ts';
 export { applyPatch, guardPatch, readPatch, type JsonPatch, type PatchOperation } from './edit/json-patch.ts';
-export { EMPTY_HISTORY, recordChange, redoChange, replayHistory, undoChange, type Change, type History } from './edit/history.ts';
+export {
+  EMPTY_HISTORY,
+  recordChange,
+  redoChange,
+  replayHistory,
+  undoChange,
+  type Change,
+  type History,
+} from './edit/history.ts';
 export { applyCheckedPatch } from './edit/checked-patch.ts';
 export { OPERATIONS, runEdit, type Edit, type OperationArgs, type OperationName } from './edit/operations.ts';
 export { topmostItems, type ItemChange, type ItemPlace, type Step } from './edit/operations/items.ts';
@@ -60,11 +148,28 @@ export type { PartPlace } from './edit/operations/parts.ts';
 export type { CellValue } from './edit/operations/look.ts';
 export { swatchUses, type Relink, type SwatchChange } from './edit/operations/palette.ts';
 export { BREAKPOINT } from './edit/operations/bands.ts';
-export { bandAt, bandEnd, bandKeys, levelKeys, effectiveLook, resolve, sameAs, type Origin, type Question, type Resolved } from './resolve/resolve.ts';
+export {
+  bandAt,
+  bandEnd,
+  bandKeys,
+  levelKeys,
+  effectiveLook,
+  resolve,
+  sameAs,
+  type Origin,
+  type Question,
+  type Resolved,
+} from './resolve/resolve.ts';
 export { contrastOf, passingColour, type ContrastReport, type Situation } from './resolve/backdrop.ts';
 export { colourOf, colourTrail, swatchColour, usesSwatch, type ColourStep } from './resolve/colours.ts';
 export { originSteps, slotName, type OriginLink, type OriginStep } from './resolve/origin.ts';
-export { contrastTable, looseColours, type ContrastTable, type Legibility, type LooseColour } from './resolve/palette-check.ts';
+export {
+  contrastTable,
+  looseColours,
+  type ContrastTable,
+  type Legibility,
+  type LooseColour,
+} from './resolve/palette-check.ts';
 export { familiesOf, lookCells, reachOf, rolesOf, type LookCell, type Reached } from './resolve/reaches.ts';
 export { formatValue, parseValue, stepValue } from './resolve/value-text.ts';
 export { adoptItems } from './links/adopt.ts';
@@ -76,7 +181,15 @@ export { menuLines } from './links/menu-lines.ts';
 export type { ImportNote, LineFields, LinkLine, ReadLinks } from './links/link-line.ts';
 export { networkOf, NETWORKS, type Network } from './links/networks.ts';
 export { fetchAddress, formatTarget, hrefOf, parseTarget } from './links/target.ts';
-export { fitAt, fitLine, rowExtent, TIGHT_ROOM, type Fit, type FitLine, type FitSegment } from './layout/fit.ts';
+export {
+  fitAt,
+  fitLine,
+  rowExtent,
+  TIGHT_ROOM,
+  type Fit,
+  type FitLine,
+  type FitSegment,
+} from './layout/fit.ts';
 export { checkLinks, checkTypedLabel, shownDepth, unreachedPages } from './check/check-links.ts';
 export type { FetchedLink, Finding, Fix, Outcome } from './check/finding.ts';
 export { LINK_RULES, RULE_LABELS } from './check/link-rules.ts';
@@ -84,14 +197,43 @@ export { compileHeader, type Compiled } from './compile/compile.ts';
 export type { CompileOptions } from './compile/context.ts';
 export { headerNames, type Names } from './compile/names.ts';
 export { handOffFiles, type HandOffFile } from './exchange/hand-off.ts';
-export { KIND_WORDS, readHtmlLinks, readHtmlMenus, type FoundMenu, type MenuKind, type MenuPlace } from './exchange/html-menus.ts';
-export { LINK_FORMAT_NAMES, LINK_FORMATS, guessLinkFormat, type LinkFormat, type LinkFormatName } from './exchange/link-formats.ts';
-export { asSwatches, printPaletteCss, printPaletteGpl, readPalette, type NamedColour, type ReadPalette } from './exchange/palette-files.ts';
+export {
+  KIND_WORDS,
+  readHtmlLinks,
+  readHtmlMenus,
+  type FoundMenu,
+  type MenuKind,
+  type MenuPlace,
+} from './exchange/html-menus.ts';
+export {
+  LINK_FORMAT_NAMES,
+  LINK_FORMATS,
+  guessLinkFormat,
+  type LinkFormat,
+  type LinkFormatName,
+} from './exchange/link-formats.ts';
+export {
+  asSwatches,
+  printPaletteCss,
+  printPaletteGpl,
+  readPalette,
+  type NamedColour,
+  type ReadPalette,
+} from './exchange/palette-files.ts';
 export { printDesignTokens } from './exchange/design-tokens.ts';
 export { printBranches, readBranches } from './exchange/branches.ts';
 export { sniffEncoding } from './exchange/encoding.ts';
 export { commonFolder, filePages, pathOfFile, readPageFacts, type PageFacts } from './exchange/page-facts.ts';
-export { isGzip, isZip, safePath, unpackGzip, unpackZip, UNPACK_LIMITS, type Archive, type ArchiveFile } from './exchange/unpack.ts';
+export {
+  isGzip,
+  isZip,
+  safePath,
+  unpackGzip,
+  unpackZip,
+  UNPACK_LIMITS,
+  type Archive,
+  type ArchiveFile,
+} from './exchange/unpack.ts';
 export { printLines, printOutline, readOutline } from './exchange/outline.ts';
 export { readSitemap, sitemapPages, type ReadSitemap } from './exchange/sitemap.ts';
 export { zipFiles } from './exchange/zip.ts';

@@ -31,7 +31,9 @@ export const DEMO_HEADER: Header = ((header) => {
   return header;
 })(findHeader(DEMO));
 
-export const FONTS: readonly FontMetrics[] = TYPEFACES.map(({ id }) => JSON.parse(read(`../../fonts/dist/${id}.metrics.json`)) as FontMetrics);
+export const FONTS: readonly FontMetrics[] = TYPEFACES.map(
+  ({ id }) => JSON.parse(read(`../../fonts/dist/${id}.metrics.json`)) as FontMetrics,
+);
 
 export const measure = createMeasurer(FONTS);
 

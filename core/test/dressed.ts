@@ -1,6 +1,7 @@
 /* eslint-disable @typescript-eslint/no-explicit-any -- a raw document is changed */
 
-const REED = '<svg viewBox="0 0 24 24"><path fill="none" stroke="currentColor" stroke-width="2" d="M6 20V6m6 14V3m6 17V9"/></svg>';
+const REED =
+  '<svg viewBox="0 0 24 24"><path fill="none" stroke="currentColor" stroke-width="2" d="M6 20V6m6 14V3m6 17V9"/></svg>';
 const PICTURE = 'data:image/gif;base64,R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7';
 const none = { kind: 'none' };
 
@@ -12,15 +13,47 @@ export function dress(raw: any): any {
   birds.icon = 'icon-reed';
   Object.assign(news, { icon: 'icon-reed', bands: ['wide'], className: 'news js-news', rel: 'nofollow' });
   Object.assign(contact, { image: PICTURE, imageText: 'An envelope', labelHidden: true, name: 'Contact us' });
-  Object.assign(visit.children[0], { description: 'Every day but Monday', newTab: true, title: 'Opens in a new tab', icon: 'icon-reed' });
-  visit.children[2].children[0].children.push({ id: 'deep', label: 'Upper floor', target: { kind: 'url', url: '/upper-floor/' }, children: [] });
-  visit.children.splice(1, 0, { id: 'head', label: 'On the spot', target: none, role: 'heading', children: [] }, { id: 'rule', label: '', target: none, role: 'divider', children: [] });
+  Object.assign(visit.children[0], {
+    description: 'Every day but Monday',
+    newTab: true,
+    title: 'Opens in a new tab',
+    icon: 'icon-reed',
+  });
+  visit.children[2].children[0].children.push({
+    id: 'deep',
+    label: 'Upper floor',
+    target: { kind: 'url', url: '/upper-floor/' },
+    children: [],
+  });
+  visit.children.splice(
+    1,
+    0,
+    { id: 'head', label: 'On the spot', target: none, role: 'heading', children: [] },
+    { id: 'rule', label: '', target: none, role: 'divider', children: [] },
+  );
   raw.menus[0].items.push(
     { id: 'more', label: 'More', target: { kind: 'panel', panel: 'extra' }, children: [] },
     { id: 'give', label: 'Give', target: { kind: 'url', url: '/give/' }, role: 'action', children: [] },
   );
-  const placement = (id: string, menu: string, name: string) => ({ kind: 'menu', id, name, menu, branch: null, levels: 'all', opensOn: 'click', look: {} });
+  const placement = (id: string, menu: string, name: string) => ({
+    kind: 'menu',
+    id,
+    name,
+    menu,
+    branch: null,
+    levels: 'all',
+    opensOn: 'click',
+    look: {},
+  });
   raw.pieces[1].parts = [placement('menu-social', 'social', 'Social')];
-  raw.pieces.push({ kind: 'panel', id: 'extra', name: 'More', side: 'start', closeLabel: 'Close more', parts: [placement('menu-footer', 'footer', 'Footer')], look: {} });
+  raw.pieces.push({
+    kind: 'panel',
+    id: 'extra',
+    name: 'More',
+    side: 'start',
+    closeLabel: 'Close more',
+    parts: [placement('menu-footer', 'footer', 'Footer')],
+    look: {},
+  });
   return raw;
 }

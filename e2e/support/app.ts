@@ -25,7 +25,9 @@ async function freePort(): Promise<number> {
     const probe = createServer();
     probe.listen(0, '127.0.0.1', () => {
       const address = probe.address();
-      probe.close(() => { resolve(typeof address === 'object' && address ? address.port : 0); });
+      probe.close(() => {
+        resolve(typeof address === 'object' && address ? address.port : 0);
+      });
     });
   });
 }
@@ -37,20 +39,41 @@ export async function launchApp(): Promise<App> {
   let server: ChildProcess | null = null;
   const startServer = async () => {
     const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
-      cwd: ROOT, env: { ...process.env, HAMACA_PORT: String(port), HAMACA_DATABASE_URL: database.url }, stdio: ['ignore', 'pipe', 'inherit'],
+      cwd: ROOT,
+      env: { ...process.env, HAMACA_PORT: String(port), HAMACA_DATABASE_URL: database.url },
+      stdio: ['ignore', 'pipe', 'inherit'],
     });
     server = child;
     await new Promise<void>((resolve, reject) => {
-      child.stdout.on('data', (data: Buffer) => { if (data.toString().includes('ready')) resolve(); });
-      child.once('exit', () => { reject(new Error('The server ended before it was ready.')); });
+      child.stdout.on('data', (data: Buffer) => {
+        if (data.toString().includes('ready')) resolve();
+      });
+      child.once('exit', () => {
+        reject(new Error('The server ended before it was ready.'));
+      });
     });
   };
-  const ended = async () => new Promise<void>((resolve) => { if (server?.exitCode !== null || server.signalCode !== null) resolve(); else server.once('exit', () => { resolve(); }); });
-  const killServer = async () => { server?.kill('SIGKILL'); await ended(); };
+  const ended = async () =>
+    new Promise<void>((resolve) => {
+      if (server?.exitCode !== null || server.signalCode !== null) resolve();
+      else
+        server.once('exit', () => {
+          resolve();
+        });
+    });
+  const killServer = async () => {
+    server?.kill('SIGKILL');
+    await ended();
+  };
   await startServer();
   return {
-    url: `http://127.0.0.1:${port}`, database, startServer, killServer,
-    killDatabase: () => { process.kill(database.pid(), 'SIGKILL'); },
+    url: `http://127.0.0.1:${port}`,
+    database,
+    startServer,
+    killServer,
+    killDatabase: () => {
+      process.kill(database.pid(), 'SIGKILL');
+    },
     stop: async () => {
       server?.kill('SIGTERM');
       await ended();
@@ -62,19 +85,24 @@ export async function launchApp(): Promise<App> {
 
 /** Tests of the interface: one Hamaca for each worker. */
 export const test = base.extend<object, { app: App }>({
-  app: [async ({}, use) => {
-    const app = await launchApp();
-    await use(app);
-    await app.stop();
-  }, { scope: 'worker', timeout: 120_000 }],
-  baseURL: async ({ app }, use) => { await use(app.url); },
+  app: [
+    async ({}, use) => {
+      const app = await launchApp();
+      await use(app);
+      await app.stop();
+    },
+    { scope: 'worker', timeout: 120_000 },
+  ],
+  baseURL: async ({ app }, use) => {
+    await use(app.url);
+  },
 });
 
 export { expect } from '@playwright/test';
 
 /** A fresh copy of the demo; answers its id. */
 export async function copyDemo(page: Page): Promise<string> {
-  const demo = await (await page.request.get('/api/sites/marisma')).json() as Record<string, unknown>;
+  const demo = (await (await page.request.get('/api/sites/marisma')).json()) as Record<string, unknown>;
   const created = await page.request.post('/api/sites', { data: demo });
   return ((await created.json()) as { id: string }).id;
 }

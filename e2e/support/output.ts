@@ -2,11 +2,20 @@ import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { extname } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { findHeader, handOffFiles, parseSiteFile, TYPEFACES, type FontMetrics, type Site } from '@hamaca/core';
+import {
+  findHeader,
+  handOffFiles,
+  parseSiteFile,
+  TYPEFACES,
+  type FontMetrics,
+  type Site,
+} from '@hamaca/core';
 
 const at = (path: string) => fileURLToPath(new URL(`../../${path}`, import.meta.url));
 
-export const FONTS = TYPEFACES.map(({ id }) => JSON.parse(readFileSync(at(`fonts/dist/${id}.metrics.json`), 'utf8')) as FontMetrics);
+export const FONTS = TYPEFACES.map(
+  ({ id }) => JSON.parse(readFileSync(at(`fonts/dist/${id}.metrics.json`), 'utf8')) as FontMetrics,
+);
 
 export function demoSite(): Site {
   const site = parseSiteFile(readFileSync(at('demo/marisma.hamaca.json'), 'utf8'));
@@ -16,10 +25,20 @@ export function demoSite(): Site {
 
 /** The hand-off of a site, file by file. */
 export function handOff(site: Site): Map<string, string | Uint8Array> {
-  return new Map((handOffFiles(site, FONTS) ?? []).map((file) => [file.name, 'text' in file ? file.text : readFileSync(at(`fonts/dist/${file.font}`))]));
+  return new Map(
+    (handOffFiles(site, FONTS) ?? []).map((file) => [
+      file.name,
+      'text' in file ? file.text : readFileSync(at(`fonts/dist/${file.font}`)),
+    ]),
+  );
 }
 
-const TYPES: Readonly<Record<string, string>> = { '.html': 'text/html; charset=utf-8', '.css': 'text/css', '.js': 'text/javascript', '.woff2': 'font/woff2' };
+const TYPES: Readonly<Record<string, string>> = {
+  '.html': 'text/html; charset=utf-8',
+  '.css': 'text/css',
+  '.js': 'text/javascript',
+  '.woff2': 'font/woff2',
+};
 
 export interface Host {
   readonly url: string;
@@ -34,18 +53,40 @@ export async function startHost(): Promise<Host> {
   const server: Server = createServer((request, response) => {
     const name = (request.url ?? '/').slice(1).split(/[?#]/)[0] ?? '';
     const file = files.get(name);
-    if (file === undefined && !['', '.html'].includes(extname(name))) { response.writeHead(404).end(); return; }
-    response.writeHead(200, { 'content-type': TYPES[extname(file === undefined ? 'index.html' : name)] ?? 'text/plain' });
+    if (file === undefined && !['', '.html'].includes(extname(name))) {
+      response.writeHead(404).end();
+      return;
+    }
+    response.writeHead(200, {
+      'content-type': TYPES[extname(file === undefined ? 'index.html' : name)] ?? 'text/plain',
+    });
     response.end(file ?? files.get('index.html') ?? '');
   });
-  await new Promise<void>((resolve) => { server.listen(0, '127.0.0.1', resolve); });
+  await new Promise<void>((resolve) => {
+    server.listen(0, '127.0.0.1', resolve);
+  });
   const address = server.address();
   const port = typeof address === 'object' && address ? address.port : 0;
-  return { url: `http://127.0.0.1:${port}`, put: (next) => { files = next; }, close: async () => new Promise((resolve) => { server.close(() => { resolve(); }); server.closeAllConnections(); }) };
+  return {
+    url: `http://127.0.0.1:${port}`,
+    put: (next) => {
+      files = next;
+    },
+    close: async () =>
+      new Promise((resolve) => {
+        server.close(() => {
+          resolve();
+        });
+        server.closeAllConnections();
+      }),
+  };
 }
 
 /** A host page of one's own with the markup pasted in, and other stylesheets before or after ours. */
-export function pasteInto(output: ReadonlyMap<string, string | Uint8Array>, options: { before?: string; after?: string; body?: string; script?: boolean; attributes?: string } = {}): Map<string, string | Uint8Array> {
+export function pasteInto(
+  output: ReadonlyMap<string, string | Uint8Array>,
+  options: { before?: string; after?: string; body?: string; script?: boolean; attributes?: string } = {},
+): Map<string, string | Uint8Array> {
   const { before = '', after = '', body = '', script = true, attributes = 'lang="en"' } = options;
   const page = `<!DOCTYPE html><html ${attributes}><head><meta charset="utf-8"><meta name="viewport" content="width=device-width"><title>Host page</title>${before && '<link rel="stylesheet" href="/before.css">'}<link rel="stylesheet" href="/menu.css">${after && '<link rel="stylesheet" href="/after.css">'}${script ? '<script src="/menu.js" defer></script>' : ''}</head><body>${String(output.get('menu.html'))}${body}</body></html>`;
   return new Map([...output, ['index.html', page], ['before.css', before], ['after.css', after]]);

@@ -1,6 +1,15 @@
 import { partsRow, REED } from '../../core/test/furnished.ts';
 import {
-  loadSite, property, PROPERTIES, ROLES, slotsOf, type ColourValue, type PropertyId, type Site, type SlotKind, type Value,
+  loadSite,
+  property,
+  PROPERTIES,
+  ROLES,
+  slotsOf,
+  type ColourValue,
+  type PropertyId,
+  type Site,
+  type SlotKind,
+  type Value,
 } from '@hamaca/core';
 import { demoSite } from './output.ts';
 
@@ -13,7 +22,11 @@ export function seeded(seed: number) {
     mixed = (mixed + Math.imul(mixed ^ (mixed >>> 7), 61 | mixed)) ^ mixed;
     return ((mixed ^ (mixed >>> 14)) >>> 0) / 4294967296;
   };
-  return { next, pick: <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)] as T, chance: (share: number) => next() < share };
+  return {
+    next,
+    pick: <T>(list: readonly T[]): T => list[Math.floor(next() * list.length)] as T,
+    chance: (share: number) => next() < share,
+  };
 }
 export type Random = ReturnType<typeof seeded>;
 
@@ -21,7 +34,9 @@ const whole = (random: Random, from: number, to: number) => Math.round(from + ra
 
 function randomColour(random: Random, site: Site): ColourValue {
   return random.pick<() => ColourValue>([
-    () => ({ swatch: random.pick(site.palette).id }), () => ({ swatch: random.pick(site.palette).id, alpha: 0.5 }), () => ({ role: random.pick(ROLES) }),
+    () => ({ swatch: random.pick(site.palette).id }),
+    () => ({ swatch: random.pick(site.palette).id, alpha: 0.5 }),
+    () => ({ role: random.pick(ROLES) }),
     () => ({ literal: random.pick(['#336699', 'rgb(10 20 30 / 0.5)', 'oklch(60% 0.1 150)', 'transparent']) }),
   ])();
 }
@@ -31,7 +46,9 @@ function randomLength(random: Random, id: PropertyId, min: number, max: number):
   const size = whole(random, Math.max(min, 0), Math.min(max, 40)) + (id === 'width' ? 160 : 0);
   if (random.chance(0.2) && min >= 0) return `${Math.max(min, size) / 16}rem`;
   const units = (PROPERTIES[id] as { units?: readonly string[] }).units ?? [];
-  return random.chance(0.15) && units.includes('vw') ? `clamp(${Math.max(min, size)}px, 1vw + 4px, ${Math.max(min, size) + 20}px)` : Math.max(min, size);
+  return random.chance(0.15) && units.includes('vw')
+    ? `clamp(${Math.max(min, size)}px, 1vw + 4px, ${Math.max(min, size) + 20}px)`
+    : Math.max(min, size);
 }
 
 /** Any value a property takes. */
@@ -39,29 +56,82 @@ export function randomValue(random: Random, site: Site, id: PropertyId): Value {
   const entry = property(id);
   if (entry.typed === true && random.chance(0.15)) return { type: random.pick(site.typeStyles).id };
   switch (entry.kind) {
-    case 'colour': return randomColour(random, site);
-    case 'family': return random.pick(['figtree', 'karla', 'newsreader', 'system']);
-    case 'number': return Math.round(whole(random, 0, Math.floor((entry.max - entry.min) / entry.step)) * entry.step * 100 + entry.min * 100) / 100;
-    case 'length': return randomLength(random, id, entry.min, entry.max);
-    case 'corners': return random.chance(0.4) ? { corners: [whole(random, 0, 9), '50%', whole(random, 0, 9), '0.5rem'] } : random.pick<Value>([0, 6, '50%', '1rem']);
-    case 'choice': return random.pick(Object.keys(entry.choices));
-    case 'line': return random.chance(0.2) ? { line: null } : { line: { width: whole(random, 1, 5), style: random.pick(['solid', 'dashed', 'dotted'] as const), colour: randomColour(random, site) } };
-    case 'shadow': return {
-      shadows: Array.from({ length: whole(random, 0, 2) }, () => ({
-        x: whole(random, -4, 4), y: whole(random, 0, 8), blur: whole(random, 0, 9), ...(entry.ofText === true ? {} : { spread: 1, inset: random.chance(0.5) }), colour: randomColour(random, site),
-      })),
-    };
-    case 'paint': return random.pick<() => Value>([
-      () => ({ paint: null }), () => ({ paint: { image: '/reeds.png' } }),
-      () => ({ paint: { gradient: { angle: whole(random, 10, 170), stops: [{ colour: randomColour(random, site), at: 0 }, { colour: randomColour(random, site), at: 70 }] } } }),
-    ])();
+    case 'colour':
+      return randomColour(random, site);
+    case 'family':
+      return random.pick(['figtree', 'karla', 'newsreader', 'system']);
+    case 'number':
+      return (
+        Math.round(
+          whole(random, 0, Math.floor((entry.max - entry.min) / entry.step)) * entry.step * 100 +
+            entry.min * 100,
+        ) / 100
+      );
+    case 'length':
+      return randomLength(random, id, entry.min, entry.max);
+    case 'corners':
+      return random.chance(0.4)
+        ? { corners: [whole(random, 0, 9), '50%', whole(random, 0, 9), '0.5rem'] }
+        : random.pick<Value>([0, 6, '50%', '1rem']);
+    case 'choice':
+      return random.pick(Object.keys(entry.choices));
+    case 'line':
+      return random.chance(0.2)
+        ? { line: null }
+        : {
+            line: {
+              width: whole(random, 1, 5),
+              style: random.pick(['solid', 'dashed', 'dotted'] as const),
+              colour: randomColour(random, site),
+            },
+          };
+    case 'shadow':
+      return {
+        shadows: Array.from({ length: whole(random, 0, 2) }, () => ({
+          x: whole(random, -4, 4),
+          y: whole(random, 0, 8),
+          blur: whole(random, 0, 9),
+          ...(entry.ofText === true ? {} : { spread: 1, inset: random.chance(0.5) }),
+          colour: randomColour(random, site),
+        })),
+      };
+    case 'paint':
+      return random.pick<() => Value>([
+        () => ({ paint: null }),
+        () => ({ paint: { image: '/reeds.png' } }),
+        () => ({
+          paint: {
+            gradient: {
+              angle: whole(random, 10, 170),
+              stops: [
+                { colour: randomColour(random, site), at: 0 },
+                { colour: randomColour(random, site), at: 70 },
+              ],
+            },
+          },
+        }),
+      ])();
   }
 }
 
 /** Links that wear every slot of a menu, for one level. */
 const dressed = (level: number) => [
-  { id: `dressed-${level}`, label: 'Dressed', target: { kind: 'url', url: `/dressed/${level}` }, description: 'A line beneath', icon: 'icon-reed', image: '/reed.png', children: [] },
-  { id: `action-${level}`, label: 'Act', target: { kind: 'url', url: `/act/${level}` }, role: 'action', children: [] },
+  {
+    id: `dressed-${level}`,
+    label: 'Dressed',
+    target: { kind: 'url', url: `/dressed/${level}` },
+    description: 'A line beneath',
+    icon: 'icon-reed',
+    image: '/reed.png',
+    children: [],
+  },
+  {
+    id: `action-${level}`,
+    label: 'Act',
+    target: { kind: 'url', url: `/act/${level}` },
+    role: 'action',
+    children: [],
+  },
   { id: `heading-${level}`, label: 'Head', target: { kind: 'none' }, role: 'heading', children: [] },
   { id: `divider-${level}`, label: '', target: { kind: 'none' }, role: 'divider', children: [] },
 ];
@@ -73,8 +143,10 @@ export function randomSite(random: Random): Site {
   const header = raw.pieces[0];
   delete raw.pieces[0].rows[0].bands;
   raw.palette.push(
-    { id: 'pale', name: 'Pale', from: raw.palette[0].id, change: 'lighter', by: 40 }, { id: 'dim', name: 'Dim', from: 'pale', change: 'darker', by: 25 },
-    { id: 'haze', name: 'Haze', from: raw.palette[1].id, change: 'thinner', by: 35 }, { id: 'blend', name: 'Blend', from: 'pale', change: 'mixed', by: 30, with: raw.palette[2].id },
+    { id: 'pale', name: 'Pale', from: raw.palette[0].id, change: 'lighter', by: 40 },
+    { id: 'dim', name: 'Dim', from: 'pale', change: 'darker', by: 25 },
+    { id: 'haze', name: 'Haze', from: raw.palette[1].id, change: 'thinner', by: 35 },
+    { id: 'blend', name: 'Blend', from: 'pale', change: 'mixed', by: 30, with: raw.palette[2].id },
   );
   header.stays = random.chance(0.7);
   header.rows[0].contained = random.chance(0.5) ? 960 : null;
@@ -86,7 +158,12 @@ export function randomSite(random: Random): Site {
   visit.children.push(...dressed(2));
   visit.children[2].children.push(...dressed(3));
   const filled = JSON.parse(JSON.stringify(raw)) as Site;
-  const owners = [header, ...header.rows, ...header.rows.flatMap((row: { zones: object }) => Object.values(row.zones).flat()), raw.pieces[1]];
+  const owners = [
+    header,
+    ...header.rows,
+    ...header.rows.flatMap((row: { zones: object }) => Object.values(row.zones).flat()),
+    raw.pieces[1],
+  ];
   for (const owner of owners) {
     const kinds = slotsOf(owner.kind ?? 'row') as Record<string, SlotKind>;
     owner.look = {};
@@ -96,7 +173,7 @@ export function randomSite(random: Random): Site {
         const state = random.pick(kind.states);
         const band = random.chance(0.3) ? 'phone' : 'all';
         const id = random.pick(kind.properties);
-        const values = (((owner.look[slot] ??= {})[level] ??= {})[state] ??= {})[band] ??= {};
+        const values = ((((owner.look[slot] ??= {})[level] ??= {})[state] ??= {})[band] ??= {});
         values[id] = randomValue(random, filled, id);
       }
     }
@@ -104,6 +181,12 @@ export function randomSite(random: Random): Site {
   // One slot wears another one's look.
   raw.sameLooks = [{ owner: 'book', slot: 'button', as: { owner: 'menu-main', slot: 'action' } }];
   const loaded = loadSite(raw);
-  if (!loaded.ok) throw new Error(loaded.error.slice(0, 3).map((problem) => problem.message).join('; '));
+  if (!loaded.ok)
+    throw new Error(
+      loaded.error
+        .slice(0, 3)
+        .map((problem) => problem.message)
+        .join('; '),
+    );
   return loaded.value;
 }

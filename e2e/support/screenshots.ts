@@ -55,7 +55,11 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
     path: '/sites/marisma/links',
     prepare: async (page) => {
       await page.getByRole('tab', { name: /Footer/ }).click();
-      await page.getByRole('row').filter({ has: page.locator('input[value="Gift shop"]') }).getByRole('button', { name: /Details/ }).click();
+      await page
+        .getByRole('row')
+        .filter({ has: page.locator('input[value="Gift shop"]') })
+        .getByRole('button', { name: /Details/ })
+        .click();
     },
   },
   'links-import': {
@@ -89,15 +93,28 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
     prepare: async (page) => {
       await stageFrame(page);
       await narrow(page);
-      await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Panel', exact: true }).click();
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Panel', exact: true })
+        .click();
     },
   },
-  'bench-designs': { path: '/sites/marisma/bench/header', prepare: async (page) => { await stageFrame(page); await page.keyboard.press('Alt+d'); await page.waitForTimeout(3500); } },
+  'bench-designs': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page.keyboard.press('Alt+d');
+      await page.waitForTimeout(3500);
+    },
+  },
   'bench-arrange': {
     path: '/sites/marisma/bench/header',
     prepare: async (page) => {
       await stageFrame(page);
-      await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Row Main', exact: true }).click();
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Row Main', exact: true })
+        .click();
       await page.getByRole('button', { name: 'Arrangement of the row' }).click();
       await page.waitForTimeout(2500);
     },
@@ -106,14 +123,38 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
     path: '/sites/marisma/bench/header',
     prepare: async (page) => {
       await stageFrame(page);
-      await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Link, level 1', exact: true }).click();
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Link, level 1', exact: true })
+        .click();
       await page.keyboard.press('Alt+s');
       await page.waitForTimeout(3000);
     },
   },
-  palette: { path: '/sites/marisma/palette', prepare: async (page) => { await page.getByRole('button', { name: /^Reed/ }).click(); await page.mouse.move(640, 790); } },
-  'palette-type': { path: '/sites/marisma/palette', prepare: async (page) => { await page.getByRole('region', { name: 'Type' }).scrollIntoViewIfNeeded(); await page.mouse.move(640, 500); await page.mouse.wheel(0, 2000); } },
-  'hand-off': { path: '/sites/marisma/hand-off', prepare: async (page) => { await page.getByText(/B gzip/).first().waitFor(); } },
+  palette: {
+    path: '/sites/marisma/palette',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^Reed/ }).click();
+      await page.mouse.move(640, 790);
+    },
+  },
+  'palette-type': {
+    path: '/sites/marisma/palette',
+    prepare: async (page) => {
+      await page.getByRole('region', { name: 'Type' }).scrollIntoViewIfNeeded();
+      await page.mouse.move(640, 500);
+      await page.mouse.wheel(0, 2000);
+    },
+  },
+  'hand-off': {
+    path: '/sites/marisma/hand-off',
+    prepare: async (page) => {
+      await page
+        .getByText(/B gzip/)
+        .first()
+        .waitFor();
+    },
+  },
 };
 
 const app = await launchApp();
@@ -124,7 +165,9 @@ for (const [name, view] of Object.entries(VIEWS)) {
   await page.waitForTimeout(1200);
   await view.prepare?.(page);
   await page.waitForTimeout(700);
-  await page.screenshot({ path: fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url)) });
+  await page.screenshot({
+    path: fileURLToPath(new URL(`../../docs/screenshots/${name}.png`, import.meta.url)),
+  });
   await page.close();
 }
 await browser.close();

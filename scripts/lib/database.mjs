@@ -1,5 +1,14 @@
 import { randomBytes } from 'node:crypto';
-import { chmodSync, closeSync, existsSync, mkdirSync, openSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  chmodSync,
+  closeSync,
+  existsSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -15,7 +24,8 @@ const MOST_RESTARTS = 20;
 
 /** Makes sure MariaDB's server is there. */
 export function ensureDatabaseServer() {
-  if (!hasCommand('mariadbd') && !existsSync('/usr/sbin/mariadbd')) ensureDebianPackages('MariaDB', ['mariadb-server-core', 'mariadb-client-core']);
+  if (!hasCommand('mariadbd') && !existsSync('/usr/sbin/mariadbd'))
+    ensureDebianPackages('MariaDB', ['mariadb-server-core', 'mariadb-client-core']);
 }
 
 const binary = (name) => (existsSync(`/usr/sbin/${name}`) ? `/usr/sbin/${name}` : name);
@@ -41,14 +51,18 @@ function readCredentials(file) {
 
 /** Statements MariaDB runs at each start, one a line: the database, its user, and room for tests' own databases. */
 function writeInitFile(file, { user, password }) {
-  writeFileSync(file, [
-    'CREATE DATABASE IF NOT EXISTS hamaca CHARACTER SET utf8mb4;',
-    `CREATE USER IF NOT EXISTS '${user}'@'127.0.0.1' IDENTIFIED BY '${password}';`,
-    `ALTER USER '${user}'@'127.0.0.1' IDENTIFIED BY '${password}';`,
-    `GRANT ALL ON hamaca.* TO '${user}'@'127.0.0.1';`,
-    `GRANT ALL ON \`hamaca\\_test%\`.* TO '${user}'@'127.0.0.1';`,
-    '',
-  ].join('\n'), { mode: 0o600 });
+  writeFileSync(
+    file,
+    [
+      'CREATE DATABASE IF NOT EXISTS hamaca CHARACTER SET utf8mb4;',
+      `CREATE USER IF NOT EXISTS '${user}'@'127.0.0.1' IDENTIFIED BY '${password}';`,
+      `ALTER USER '${user}'@'127.0.0.1' IDENTIFIED BY '${password}';`,
+      `GRANT ALL ON hamaca.* TO '${user}'@'127.0.0.1';`,
+      `GRANT ALL ON \`hamaca\\_test%\`.* TO '${user}'@'127.0.0.1';`,
+      '',
+    ].join('\n'),
+    { mode: 0o600 },
+  );
 }
 
 /** The pid of a MariaDB that already runs on this data, left by a start that was killed; null where none does. */
@@ -75,18 +89,40 @@ function initialise(files) {
   say('setting up the database…');
   rmSync(files.data, { recursive: true, force: true });
   const as = process.getuid?.() === 0 ? ['--user=root'] : [];
-  run('mariadb-install-db', [
-    '--no-defaults', `--datadir=${files.data}`, ...as, '--auth-root-authentication-method=socket', '--skip-test-db', '--skip-name-resolve',
-    '--innodb-log-file-size=16M',
-  ], { env: ownEnvironment(files), stdio: ['ignore', openSync(files.log, 'a'), openSync(files.log, 'a')] });
+  run(
+    'mariadb-install-db',
+    [
+      '--no-defaults',
+      `--datadir=${files.data}`,
+      ...as,
+      '--auth-root-authentication-method=socket',
+      '--skip-test-db',
+      '--skip-name-resolve',
+      '--innodb-log-file-size=16M',
+    ],
+    { env: ownEnvironment(files), stdio: ['ignore', openSync(files.log, 'a'), openSync(files.log, 'a')] },
+  );
 }
 
 function serverArguments(files, port) {
   return [
-    '--no-defaults', `--datadir=${files.data}`, ...(process.getuid?.() === 0 ? ['--user=root'] : []), '--bind-address=127.0.0.1', `--port=${port}`,
-    `--socket=${files.socket}`, `--pid-file=${files.pid}`, `--init-file=${files.init}`, '--skip-name-resolve', '--character-set-server=utf8mb4',
-    '--collation-server=utf8mb4_uca1400_ai_ci', '--innodb-flush-log-at-trx-commit=1', '--innodb-log-file-size=16M',
-    '--innodb-buffer-pool-size=64M', '--performance-schema=OFF', '--skip-log-bin', '--max-allowed-packet=256M',
+    '--no-defaults',
+    `--datadir=${files.data}`,
+    ...(process.getuid?.() === 0 ? ['--user=root'] : []),
+    '--bind-address=127.0.0.1',
+    `--port=${port}`,
+    `--socket=${files.socket}`,
+    `--pid-file=${files.pid}`,
+    `--init-file=${files.init}`,
+    '--skip-name-resolve',
+    '--character-set-server=utf8mb4',
+    '--collation-server=utf8mb4_uca1400_ai_ci',
+    '--innodb-flush-log-at-trx-commit=1',
+    '--innodb-log-file-size=16M',
+    '--innodb-buffer-pool-size=64M',
+    '--performance-schema=OFF',
+    '--skip-log-bin',
+    '--max-allowed-packet=256M',
   ];
 }
 
@@ -115,7 +151,10 @@ export async function startDatabase(folder) {
   mkdirSync(folder, { recursive: true });
   const socket = join(folder, 'mariadb.sock');
   const files = {
-    data: join(folder, 'mariadb'), log: join(folder, 'mariadb.log'), pid: join(folder, 'mariadb.pid'), init: join(folder, 'mariadb-init.sql'),
+    data: join(folder, 'mariadb'),
+    log: join(folder, 'mariadb.log'),
+    pid: join(folder, 'mariadb.pid'),
+    init: join(folder, 'mariadb-init.sql'),
     temporary: join(folder, 'tmp'),
     socket: socket.length > LONGEST_SOCKET ? join(tmpdir(), `hamaca-${process.pid}.sock`) : socket,
   };
@@ -134,14 +173,23 @@ export async function startDatabase(folder) {
   let restarts = 0;
   const launch = () => {
     const log = openSync(files.log, 'a');
-    const started = start(binary('mariadbd'), serverArguments(files, port), { env: ownEnvironment(files), stdio: ['ignore', log, log], detached: true });
+    const started = start(binary('mariadbd'), serverArguments(files, port), {
+      env: ownEnvironment(files),
+      stdio: ['ignore', log, log],
+      detached: true,
+    });
     closeSync(log);
     child = started.child;
     void started.ended.then(() => {
       ended = true;
       if (stopping || ++restarts > MOST_RESTARTS) return;
       say('the database stopped by itself; starting it again');
-      setTimeout(() => { if (!stopping) { ended = false; launch(); } }, 500);
+      setTimeout(() => {
+        if (!stopping) {
+          ended = false;
+          launch();
+        }
+      }, 500);
     });
   };
   launch();

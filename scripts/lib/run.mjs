@@ -34,4 +34,7 @@ export function start(command, args, options = {}) {
   return { child, ended };
 }
 
-export const sleep = (ms) => new Promise((resolve) => { setTimeout(resolve, ms); });
+export const sleep = (ms) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });

@@ -32,7 +32,14 @@ beforeAll(async () => {
   standIn = await startStandIn();
   app = createApp({
     fetching: { standIns: new Map([['marisma.example', standIn.url]]), allowed: new Set() },
-    database, schemaVersion, readFont, fonts: await loadFontMetrics(), log: pino({ level: 'silent' }), now: () => new Date(), newId: () => `test-id-${++count}`, webRoot: null,
+    database,
+    schemaVersion,
+    readFont,
+    fonts: await loadFontMetrics(),
+    log: pino({ level: 'silent' }),
+    now: () => new Date(),
+    newId: () => `test-id-${++count}`,
+    webRoot: null,
   });
 });
 afterAll(async () => {
@@ -42,24 +49,51 @@ afterAll(async () => {
   rmSync(folder, { recursive: true, force: true });
 });
 
-interface Answer { status: number; headers: Headers; body: Record<string, unknown> }
+interface Answer {
+  status: number;
+  headers: Headers;
+  body: Record<string, unknown>;
+}
 async function ask(path: string, init: RequestInit = {}): Promise<Answer> {
   const response = await app.request(path, init);
   const text = await response.text();
-  return { status: response.status, headers: response.headers, body: text === '' ? {} : JSON.parse(text) as Record<string, unknown> };
+  return {
+    status: response.status,
+    headers: response.headers,
+    body: text === '' ? {} : (JSON.parse(text) as Record<string, unknown>),
+  };
 }
-const demo = () => JSON.parse(readFileSync(new URL('../../demo/marisma.hamaca.json', import.meta.url), 'utf8')) as Record<string, unknown>;
-const post = (body: string, type = 'application/json') => ask('/api/sites', { method: 'POST', headers: { 'content-type': type }, body });
+const demo = () =>
+  JSON.parse(readFileSync(new URL('../../demo/marisma.hamaca.json', import.meta.url), 'utf8')) as Record<
+    string,
+    unknown
+  >;
+const post = (body: string, type = 'application/json') =>
+  ask('/api/sites', { method: 'POST', headers: { 'content-type': type }, body });
 const create = async () => String((await post(JSON.stringify(demo()))).body['id']);
-const patch = (id: string, revision: number | null, operations: unknown, headers: Record<string, string> = {}) => ask(`/api/sites/${id}`, {
-  method: 'PATCH', headers: { 'content-type': 'application/json-patch+json', ...(revision === null ? {} : { 'if-match': `"${revision}"` }), ...headers }, body: JSON.stringify(operations),
-});
+const patch = (
+  id: string,
+  revision: number | null,
+  operations: unknown,
+  headers: Record<string, string> = {},
+) =>
+  ask(`/api/sites/${id}`, {
+    method: 'PATCH',
+    headers: {
+      'content-type': 'application/json-patch+json',
+      ...(revision === null ? {} : { 'if-match': `"${revision}"` }),
+      ...headers,
+    },
+    body: JSON.stringify(operations),
+  });
 const rename = (name: string) => [{ op: 'replace', path: '/name', value: name }];
 
 describe('sites', () => {
   test('a new database holds the demo, and is seeded once', async () => {
     await seedDemo(database, new Date());
-    expect((await ask('/api/sites')).body['sites']).toMatchObject([{ id: 'marisma', name: 'Marisma Laguna Reserve', revision: 1 }]);
+    expect((await ask('/api/sites')).body['sites']).toMatchObject([
+      { id: 'marisma', name: 'Marisma Laguna Reserve', revision: 1 },
+    ]);
     const site = await ask('/api/sites/marisma');
     expect(site.body).toEqual(demo());
     expect(site.headers.get('etag')).toBe('"1"');
@@ -81,10 +115,19 @@ describe('sites', () => {
 describe('edits', () => {
   test('are applied to the revision they name, logged with their inverse, and raise it by one', async () => {
     const id = await create();
-    expect(await patch(id, 1, rename('One'), { 'edit-label': 'Site%20name', 'edit-client': 'tab' })).toMatchObject({ status: 200, body: { revision: 2 } });
+    expect(
+      await patch(id, 1, rename('One'), { 'edit-label': 'Site%20name', 'edit-client': 'tab' }),
+    ).toMatchObject({ status: 200, body: { revision: 2 } });
     expect((await ask(`/api/sites/${id}`)).body['name']).toBe('One');
     expect((await ask(`/api/sites/${id}/changes`)).body['changes']).toMatchObject([
-      { revision: 2, kind: 'edit', label: 'Site name', clientId: 'tab', patch: rename('One'), inverse: rename('Marisma Laguna Reserve') },
+      {
+        revision: 2,
+        kind: 'edit',
+        label: 'Site name',
+        clientId: 'tab',
+        patch: rename('One'),
+        inverse: rename('Marisma Laguna Reserve'),
+      },
     ]);
     expect((await ask(`/api/sites/${id}/changes?after=2`)).body['changes']).toEqual([]);
   });
@@ -97,18 +140,40 @@ describe('edits', () => {
   test('sent twice under one id count once', async () => {
     const id = await create();
     const again = () => patch(id, 1, rename('Once'), { 'edit-id': 'abcdefgh' });
-    expect([await again(), await again()]).toMatchObject([{ status: 200, body: { revision: 2 } }, { status: 200, body: { revision: 2 } }]);
+    expect([await again(), await again()]).toMatchObject([
+      { status: 200, body: { revision: 2 } },
+      { status: 200, body: { revision: 2 } },
+    ]);
   });
   test('of many at once: each lands on its own revision or is refused, none is lost', async () => {
     const id = await create();
-    const answers = await Promise.all(Array.from({ length: 12 }, (_, index) => patch(id, 1, rename(`Name ${index}`))));
-    expect(answers.map((answer) => answer.status).sort()).toEqual([200, ...Array.from({ length: 11 }, () => 412)]);
+    const answers = await Promise.all(
+      Array.from({ length: 12 }, (_, index) => patch(id, 1, rename(`Name ${index}`))),
+    );
+    expect(answers.map((answer) => answer.status).sort()).toEqual([
+      200,
+      ...Array.from({ length: 11 }, () => 412),
+    ]);
     expect(((await ask(`/api/sites/${id}/changes`)).body['changes'] as unknown[]).length).toBe(1);
   });
   test('that would spoil the document are refused with path, found and allowed; nothing changes', async () => {
     const id = await create();
-    const refused = await patch(id, 1, [...rename('Half'), { op: 'replace', path: '/palette/0/value', value: 'reddish' }]);
-    expect(refused).toMatchObject({ status: 422, body: { problems: [{ path: '/palette/0/value', found: '"reddish"', allowed: expect.stringContaining('CSS colour') as unknown }] } });
+    const refused = await patch(id, 1, [
+      ...rename('Half'),
+      { op: 'replace', path: '/palette/0/value', value: 'reddish' },
+    ]);
+    expect(refused).toMatchObject({
+      status: 422,
+      body: {
+        problems: [
+          {
+            path: '/palette/0/value',
+            found: '"reddish"',
+            allowed: expect.stringContaining('CSS colour') as unknown,
+          },
+        ],
+      },
+    });
     expect(refused.headers.get('content-type')).toBe('application/problem+json');
     expect((await ask(`/api/sites/${id}`)).body['name']).toBe('Marisma Laguna Reserve');
     expect((await ask(`/api/sites/${id}/changes`)).body['changes']).toEqual([]);
@@ -117,26 +182,75 @@ describe('edits', () => {
 
 describe('wrong requests', () => {
   test.each<[string, () => Promise<Answer>, number]>([
-    ['no revision', () => patch('marisma', null, rename('x')), 428], ['a broken revision', () => ask('/api/sites/marisma', { method: 'PATCH', headers: { 'content-type': 'application/json-patch+json', 'if-match': 'x' }, body: '[]' }), 400],
-    ['another type', () => ask('/api/sites/marisma', { method: 'PATCH', headers: { 'content-type': 'text/plain', 'if-match': '"1"' }, body: '[]' }), 415],
-    ['no JSON', () => ask('/api/sites/marisma', { method: 'PATCH', headers: { 'content-type': 'application/json-patch+json', 'if-match': '"1"' }, body: '[' }), 400],
-    ['no patch', () => patch('marisma', 1, { op: 'add' }), 400], ['a site that is gone', () => patch('nowhere', 1, rename('x')), 404], ['a wrong kind', () => patch('marisma', 1, rename('x'), { 'edit-kind': 'wish' }), 400],
-    ['a wrong label', () => patch('marisma', 1, rename('x'), { 'edit-label': '%' }), 400], ['a wrong id', () => patch('marisma', 1, rename('x'), { 'edit-id': '!' }), 400],
-    ['a site that is none', () => post('{}'), 422], ['a site as text', () => post('{}', 'text/plain'), 415], ['an unknown path', () => ask('/api/nothing'), 404], ['a broken after', () => ask('/api/sites/marisma/changes?after=x'), 400],
-    ['a page elsewhere', () => ask('/api/sites/marisma', { method: 'DELETE', headers: { 'sec-fetch-site': 'cross-site' } }), 403], ['a font that is none', () => ask('/fonts/..%2f..%2fpackage.json'), 404],
+    ['no revision', () => patch('marisma', null, rename('x')), 428],
+    [
+      'a broken revision',
+      () =>
+        ask('/api/sites/marisma', {
+          method: 'PATCH',
+          headers: { 'content-type': 'application/json-patch+json', 'if-match': 'x' },
+          body: '[]',
+        }),
+      400,
+    ],
+    [
+      'another type',
+      () =>
+        ask('/api/sites/marisma', {
+          method: 'PATCH',
+          headers: { 'content-type': 'text/plain', 'if-match': '"1"' },
+          body: '[]',
+        }),
+      415,
+    ],
+    [
+      'no JSON',
+      () =>
+        ask('/api/sites/marisma', {
+          method: 'PATCH',
+          headers: { 'content-type': 'application/json-patch+json', 'if-match': '"1"' },
+          body: '[',
+        }),
+      400,
+    ],
+    ['no patch', () => patch('marisma', 1, { op: 'add' }), 400],
+    ['a site that is gone', () => patch('nowhere', 1, rename('x')), 404],
+    ['a wrong kind', () => patch('marisma', 1, rename('x'), { 'edit-kind': 'wish' }), 400],
+    ['a wrong label', () => patch('marisma', 1, rename('x'), { 'edit-label': '%' }), 400],
+    ['a wrong id', () => patch('marisma', 1, rename('x'), { 'edit-id': '!' }), 400],
+    ['a site that is none', () => post('{}'), 422],
+    ['a site as text', () => post('{}', 'text/plain'), 415],
+    ['an unknown path', () => ask('/api/nothing'), 404],
+    ['a broken after', () => ask('/api/sites/marisma/changes?after=x'), 400],
+    [
+      'a page elsewhere',
+      () => ask('/api/sites/marisma', { method: 'DELETE', headers: { 'sec-fetch-site': 'cross-site' } }),
+      403,
+    ],
+    ['a font that is none', () => ask('/fonts/..%2f..%2fpackage.json'), 404],
     ['33 MB', () => post(' '.repeat(33 * 1024 * 1024)), 413],
   ])('%s', async (_name, request, status) => {
     const answer = await request();
     expect(answer.status).toBe(status);
     expect(answer.headers.get('content-type')).toBe('application/problem+json');
-    expect(answer.body).toMatchObject({ status, title: expect.any(String) as unknown, detail: expect.any(String) as unknown });
+    expect(answer.body).toMatchObject({
+      status,
+      title: expect.any(String) as unknown,
+      detail: expect.any(String) as unknown,
+    });
   });
 });
 
 describe('the rest', () => {
-  test('health tells the database and the schema', async () => { expect(await ask('/api/health')).toMatchObject({ status: 200, body: { status: 'ready', schemaVersion: 3 } }); });
+  test('health tells the database and the schema', async () => {
+    expect(await ask('/api/health')).toMatchObject({
+      status: 200,
+      body: { status: 'ready', schemaVersion: 3 },
+    });
+  });
   test('the zip holds the hand-off and is the same each time', async () => {
-    const zip = async () => new Uint8Array(await (await app.request('/api/sites/marisma/hand-off.zip')).arrayBuffer());
+    const zip = async () =>
+      new Uint8Array(await (await app.request('/api/sites/marisma/hand-off.zip')).arrayBuffer());
     const first = await zip();
     expect(Object.keys(unzipSync(first))).toContain('menu.css');
     expect(await zip()).toEqual(first);
@@ -151,50 +265,105 @@ describe('the rest', () => {
     const response = await app.request(`/api/sites/${id}/events`);
     const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
     let seen = '';
-    const until = async (text: string) => { while (!seen.includes(text)) seen += (await reader?.read())?.value ?? ''; };
+    const until = async (text: string) => {
+      while (!seen.includes(text)) seen += (await reader?.read())?.value ?? '';
+    };
     await until('data: 1');
     await patch(id, 1, rename('Seen'));
     await until('data: 2');
     await reader?.cancel();
     expect(seen).toContain('event: revision');
   });
-  test('migrating again changes nothing', async () => { expect(await migrateDatabase(own.url)).toBe(3); });
+  test('migrating again changes nothing', async () => {
+    expect(await migrateDatabase(own.url)).toBe(3);
+  });
   test('errors that mean the database is away are told from others', () => {
-    expect([{ code: 'ECONNREFUSED' }, { code: 'PROTOCOL_CONNECTION_LOST' }, new Error("Can't add new command when connection is in closed state")].every(isDatabaseAway)).toBe(true);
+    expect(
+      [
+        { code: 'ECONNREFUSED' },
+        { code: 'PROTOCOL_CONNECTION_LOST' },
+        new Error("Can't add new command when connection is in closed state"),
+      ].every(isDatabaseAway),
+    ).toBe(true);
     expect([{ code: 'ER_DUP_ENTRY' }, new Error('x'), {}].some(isDatabaseAway)).toBe(false);
   });
 });
 
 test('the environment is checked', () => {
-  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({ port: 4310, host: '127.0.0.1', databaseUrl: 'mysql://a@b/c', logLevel: 'warn', fetchHosts: [], standIn: true });
-  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c', HAMACA_FETCH_HOSTS: 'staging.local, 10.0.0.5:8080', HAMACA_STAND_IN: 'off' })).toMatchObject({ fetchHosts: ['staging.local', '10.0.0.5:8080'], standIn: false });
-  for (const wrong of [{}, { HAMACA_DATABASE_URL: 'x' }, { HAMACA_DATABASE_URL: 'mysql://x', HAMACA_PORT: 'many' }]) expect(() => readConfig(wrong)).toThrow();
+  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({
+    port: 4310,
+    host: '127.0.0.1',
+    databaseUrl: 'mysql://a@b/c',
+    logLevel: 'warn',
+    fetchHosts: [],
+    standIn: true,
+  });
+  expect(
+    readConfig({
+      HAMACA_DATABASE_URL: 'mysql://a@b/c',
+      HAMACA_FETCH_HOSTS: 'staging.local, 10.0.0.5:8080',
+      HAMACA_STAND_IN: 'off',
+    }),
+  ).toMatchObject({ fetchHosts: ['staging.local', '10.0.0.5:8080'], standIn: false });
+  for (const wrong of [
+    {},
+    { HAMACA_DATABASE_URL: 'x' },
+    { HAMACA_DATABASE_URL: 'mysql://x', HAMACA_PORT: 'many' },
+  ])
+    expect(() => readConfig(wrong)).toThrow();
 });
 
 describe('fetching', () => {
-  const send = (path: string, body: unknown, headers: Record<string, string> = {}) => app.request(`/api/fetched/${path}`, { method: 'POST', headers: { 'content-type': 'application/json', ...headers }, body: JSON.stringify(body) });
+  const send = (path: string, body: unknown, headers: Record<string, string> = {}) =>
+    app.request(`/api/fetched/${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', ...headers },
+      body: JSON.stringify(body),
+    });
   test('a page comes as bytes that no browser shows', async () => {
     const response = await send('page', { url: 'https://marisma.example/hides/' });
     expect(response.headers.get('content-type')).toBe('application/octet-stream');
     expect(response.headers.get('fetched-url')).toBe('https://marisma.example/visit/trails-and-hides/');
     expect(await response.text()).toContain('reed-hide');
   });
-  test.each([['http://127.0.0.1:1/', 'private address'], ['https://marisma.example/gone/', 'answers with 404'], ['nonsense', 'no address']])('%s is told as a problem', async (url, detail) => {
+  test.each([
+    ['http://127.0.0.1:1/', 'private address'],
+    ['https://marisma.example/gone/', 'answers with 404'],
+    ['nonsense', 'no address'],
+  ])('%s is told as a problem', async (url, detail) => {
     const response = await send('page', { url });
     expect(response.status).toBe(422);
     expect(((await response.json()) as { detail: string }).detail).toContain(detail);
   });
   test('links are answered one a line', async () => {
-    const response = await send('links', { urls: ['https://marisma.example/news/', 'https://marisma.example/gone/'] });
-    const lines = (await response.text()).trim().split('\n').map((line) => JSON.parse(line) as { status: number });
+    const response = await send('links', {
+      urls: ['https://marisma.example/news/', 'https://marisma.example/gone/'],
+    });
+    const lines = (await response.text())
+      .trim()
+      .split('\n')
+      .map((line) => JSON.parse(line) as { status: number });
     expect(lines.map((line) => line.status).sort()).toEqual([200, 404]);
   });
-  test.each([[{}], [{ urls: [] }], [{ urls: Array.from({ length: 1001 }, () => 'https://x.example') }], [{ urls: [5] }]])('%j is refused', async (body) => { expect((await send('links', body)).status).toBe(400); });
-  test('other pages cannot make it fetch', async () => { expect((await send('page', { url: 'https://marisma.example/' }, { 'sec-fetch-site': 'cross-site' })).status).toBe(403); });
+  test.each([
+    [{}],
+    [{ urls: [] }],
+    [{ urls: Array.from({ length: 1001 }, () => 'https://x.example') }],
+    [{ urls: [5] }],
+  ])('%j is refused', async (body) => {
+    expect((await send('links', body)).status).toBe(400);
+  });
+  test('other pages cannot make it fetch', async () => {
+    expect(
+      (await send('page', { url: 'https://marisma.example/' }, { 'sec-fetch-site': 'cross-site' })).status,
+    ).toBe(403);
+  });
 });
 
 test('a site of an older format is given in today’s', async () => {
-  const old = JSON.parse(readFileSync(new URL('../../core/test/old/version-1.hamaca.json', import.meta.url), 'utf8')) as object;
+  const old = JSON.parse(
+    readFileSync(new URL('../../core/test/old/version-1.hamaca.json', import.meta.url), 'utf8'),
+  ) as object;
   await insertSite(database, { id: 'old-site', name: 'Old', document: JSON.stringify(old) }, new Date());
   const { body } = await ask('/api/sites/old-site');
   expect([body['formatVersion'], body['icons']]).toEqual([FORMAT_VERSION, []]);

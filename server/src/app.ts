@@ -32,7 +32,10 @@ export function createApp(deps: Deps): Hono {
     const start = performance.now();
     await next();
     const ms = Math.round(performance.now() - start);
-    deps.log.info({ method: context.req.method, path: context.req.path, status: context.res.status, ms }, 'request');
+    deps.log.info(
+      { method: context.req.method, path: context.req.path, status: context.res.status, ms },
+      'request',
+    );
   });
   app.use(async (context, next) => {
     await next();
@@ -42,11 +45,18 @@ export function createApp(deps: Deps): Hono {
   app.use('/api/*', async (context, next) => {
     // A page elsewhere must not be able to change sites through a visitor's browser.
     const site = context.req.header('sec-fetch-site');
-    if (CHANGING.has(context.req.method) && site !== undefined && site !== 'same-origin' && site !== 'none') throw PROBLEMS.foreignOrigin();
+    if (CHANGING.has(context.req.method) && site !== undefined && site !== 'same-origin' && site !== 'none')
+      throw PROBLEMS.foreignOrigin();
     await next();
   });
   const compressed = compress();
-  app.use((context, next) => (context.req.path.endsWith('/events') || context.req.path.startsWith('/api/fetched/') || context.req.path.endsWith('.zip') ? next() : compressed(context, next)));
+  app.use((context, next) =>
+    context.req.path.endsWith('/events') ||
+    context.req.path.startsWith('/api/fetched/') ||
+    context.req.path.endsWith('.zip')
+      ? next()
+      : compressed(context, next),
+  );
 
   app.route('/api/health', healthRoutes(deps));
   app.route('/api/sites', siteRoutes(deps));

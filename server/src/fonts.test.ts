@@ -28,7 +28,14 @@ beforeAll(async () => {
   await seedDemo(database, new Date());
   let count = 0;
   app = createApp({
-    database, schemaVersion, readFont, fonts: await loadFontMetrics(), log: pino({ level: 'silent' }), now: () => new Date(), newId: () => `font-test-${++count}`, webRoot: null,
+    database,
+    schemaVersion,
+    readFont,
+    fonts: await loadFontMetrics(),
+    log: pino({ level: 'silent' }),
+    now: () => new Date(),
+    newId: () => `font-test-${++count}`,
+    webRoot: null,
     fetching: { standIns: new Map(), allowed: new Set() },
   });
 }, 60_000);
@@ -41,20 +48,31 @@ afterAll(async () => {
 
 const upload = async (body: Uint8Array) => {
   const response = await app.request('/api/fonts', { method: 'POST', body: Buffer.from(body) });
-  return { status: response.status, body: await response.json() as Record<string, unknown> };
+  return { status: response.status, body: (await response.json()) as Record<string, unknown> };
 };
 
 test('a font is checked, named from its tables and measured; the same file again is the same typeface', async () => {
   const first = await upload(FIGTREE);
-  expect(first).toMatchObject({ status: 201, body: { name: expect.stringMatching(/^Figtree/), fallback: 'sans', weights: [300, 900] } });
+  expect(first).toMatchObject({
+    status: 201,
+    body: { name: expect.stringMatching(/^Figtree/), fallback: 'sans', weights: [300, 900] },
+  });
   const id = String(first.body['id']);
   expect(id).toMatch(/^own-figtree[a-z-]*-[0-9a-f]{8}$/);
   expect((await upload(FIGTREE)).body['id']).toBe(id);
   const file = await app.request(`/fonts/${id}.woff2`);
-  expect([file.headers.get('content-type'), file.headers.get('access-control-allow-origin')]).toEqual(['font/woff2', '*']);
+  expect([file.headers.get('content-type'), file.headers.get('access-control-allow-origin')]).toEqual([
+    'font/woff2',
+    '*',
+  ]);
   expect(Buffer.from(await file.arrayBuffer())).toEqual(FIGTREE);
-  const metrics = await (await app.request(`/fonts/${id}.metrics.json`)).json() as { family: string; tables: { weight: number; advances: object }[] };
-  const bundled = JSON.parse(readFileSync(new URL('../../fonts/dist/figtree.metrics.json', import.meta.url), 'utf8')) as typeof metrics;
+  const metrics = (await (await app.request(`/fonts/${id}.metrics.json`)).json()) as {
+    family: string;
+    tables: { weight: number; advances: object }[];
+  };
+  const bundled = JSON.parse(
+    readFileSync(new URL('../../fonts/dist/figtree.metrics.json', import.meta.url), 'utf8'),
+  ) as typeof metrics;
   expect(metrics.family).toBe(id);
   expect(metrics.tables).toEqual(bundled.tables);
 });
@@ -73,27 +91,53 @@ test('what is no font is refused with the reason, and nothing is kept', async ()
   huge.writeUInt32BE(0x7fffffff, 16);
   const old = Buffer.from(FIGTREE);
   old.write('wOFF', 0, 'latin1');
-  for (const [bytes, reason] of [[Buffer.from('<svg onload="alert(1)"></svg>'.repeat(9)), /no font/], [Buffer.alloc(0), /no font/], [damaged, /damaged|no font|missing|short/], [huge, /24 MB/], [old, /WOFF2/], [Buffer.alloc(5 * 1024 * 1024), /4 MB/]] as const) {
+  for (const [bytes, reason] of [
+    [Buffer.from('<svg onload="alert(1)"></svg>'.repeat(9)), /no font/],
+    [Buffer.alloc(0), /no font/],
+    [damaged, /damaged|no font|missing|short/],
+    [huge, /24 MB/],
+    [old, /WOFF2/],
+    [Buffer.alloc(5 * 1024 * 1024), /4 MB/],
+  ] as const) {
     const { status, body } = await upload(bytes);
     expect([status, String(body['detail'])]).toEqual([422, expect.stringMatching(reason)]);
     expect(String(body['detail'])).toContain('Nothing was changed');
   }
-  for (const name of ['own-nothing-00000000.woff2', '..%2f..%2fpackage.json', 'figtree.exe']) expect((await app.request(`/fonts/${name}`)).status).toBe(404);
+  for (const name of ['own-nothing-00000000.woff2', '..%2f..%2fpackage.json', 'figtree.exe'])
+    expect((await app.request(`/fonts/${name}`)).status).toBe(404);
 });
 
 test('the hand-off carries a typeface that was brought along, and does without one that never was', async () => {
   const { body: typeface } = await upload(FIGTREE);
-  const site = await (await app.request('/api/sites/marisma')).json() as { typefaces: unknown[]; typeStyles: { family: string }[] };
+  const site = (await (await app.request('/api/sites/marisma')).json()) as {
+    typefaces: unknown[];
+    typeStyles: { family: string }[];
+  };
   const create = async (face: Record<string, unknown>) => {
-    const changed = { ...site, typefaces: [face], typeStyles: site.typeStyles.map((style) => ({ ...style, family: face['id'] })) };
-    const created = await app.request('/api/sites', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(changed) });
-    const { id } = await created.json() as { id: string };
-    return unzipSync(new Uint8Array(await (await app.request(`/api/sites/${id}/hand-off.zip`)).arrayBuffer()));
+    const changed = {
+      ...site,
+      typefaces: [face],
+      typeStyles: site.typeStyles.map((style) => ({ ...style, family: face['id'] })),
+    };
+    const created = await app.request('/api/sites', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(changed),
+    });
+    const { id } = (await created.json()) as { id: string };
+    return unzipSync(
+      new Uint8Array(await (await app.request(`/api/sites/${id}/hand-off.zip`)).arrayBuffer()),
+    );
   };
   const files = await create(typeface);
   expect(Buffer.from(files[`fonts/${String(typeface['id'])}.woff2`] ?? [])).toEqual(FIGTREE);
   expect(Buffer.from(files['menu.css'] ?? []).toString()).toContain(`hm-${String(typeface['id'])}-fallback`);
-  const stranger = await create({ id: 'own-stranger-12345678', name: 'Stranger', fallback: 'serif', weights: [400, 400] });
+  const stranger = await create({
+    id: 'own-stranger-12345678',
+    name: 'Stranger',
+    fallback: 'serif',
+    weights: [400, 400],
+  });
   expect(Object.keys(stranger)).not.toContain('fonts/own-stranger-12345678.woff2');
   expect(Object.keys(stranger)).toContain('menu.css');
 });

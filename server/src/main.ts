@@ -27,7 +27,13 @@ const standIn = config.standIn ? await startStandIn() : null;
 const standIns = new Map(standIn ? [['marisma.example', standIn.url]] : []);
 const app = createApp({
   fetching: { standIns, allowed: new Set(config.fetchHosts) },
-  database, log, now, schemaVersion, readFont, fonts: await loadFontMetrics(), webRoot: existsSync(webRoot) ? webRoot : null,
+  database,
+  log,
+  now,
+  schemaVersion,
+  readFont,
+  fonts: await loadFontMetrics(),
+  webRoot: existsSync(webRoot) ? webRoot : null,
   // Ids stand in addresses: letters and digits only read better there.
   newId: () => nanoid(ID_LENGTH).replace(/[-_]/g, 'x'),
 });
@@ -39,7 +45,9 @@ function stop(): void {
   const force = setTimeout(() => process.exit(0), GRACE);
   force.unref();
   standIn?.server.close();
-  server.close(() => { void database.end().finally(() => process.exit(0)); });
+  server.close(() => {
+    void database.end().finally(() => process.exit(0));
+  });
   if ('closeIdleConnections' in server) server.closeIdleConnections();
 }
 for (const signal of ['SIGINT', 'SIGTERM'] as const) process.once(signal, stop);

@@ -9,7 +9,13 @@ export class HttpProblem extends Error {
   readonly problems: readonly Problem[];
   readonly extra: Readonly<Record<string, unknown>>;
 
-  constructor(status: ContentfulStatusCode, title: string, detail: string, problems: readonly Problem[] = [], extra: Record<string, unknown> = {}) {
+  constructor(
+    status: ContentfulStatusCode,
+    title: string,
+    detail: string,
+    problems: readonly Problem[] = [],
+    extra: Record<string, unknown> = {},
+  ) {
     super(detail);
     this.status = status;
     this.title = title;
@@ -20,36 +26,95 @@ export class HttpProblem extends Error {
 
 /** All messages of the server in one place: what happened, what was kept, what to do. */
 export const PROBLEMS = {
-  noSite: (id: string) => new HttpProblem(404, 'No such site', `There is no site "${id}"; it may have been deleted.`),
+  noSite: (id: string) =>
+    new HttpProblem(404, 'No such site', `There is no site "${id}"; it may have been deleted.`),
   noRoute: (path: string) => new HttpProblem(404, 'Nothing here', `There is nothing at ${path}.`),
-  notJson: (reason: string) => new HttpProblem(400, 'Not JSON', `The request's body is not JSON: ${reason} Nothing was changed.`),
-  notPatchType: () => new HttpProblem(415, 'Unsupported media type', 'Edits are sent as application/json-patch+json. Nothing was changed.'),
-  notJsonType: () => new HttpProblem(415, 'Unsupported media type', 'Sites are sent as application/json. Nothing was changed.'),
+  notJson: (reason: string) =>
+    new HttpProblem(400, 'Not JSON', `The request's body is not JSON: ${reason} Nothing was changed.`),
+  notPatchType: () =>
+    new HttpProblem(
+      415,
+      'Unsupported media type',
+      'Edits are sent as application/json-patch+json. Nothing was changed.',
+    ),
+  notJsonType: () =>
+    new HttpProblem(
+      415,
+      'Unsupported media type',
+      'Sites are sent as application/json. Nothing was changed.',
+    ),
   invalid: (problems: readonly Problem[]) =>
-    new HttpProblem(422, 'Not a valid site', `${problems[0]?.message ?? 'The document is not valid'}. Nothing was changed.`, problems),
+    new HttpProblem(
+      422,
+      'Not a valid site',
+      `${problems[0]?.message ?? 'The document is not valid'}. Nothing was changed.`,
+      problems,
+    ),
   badPatch: (problems: readonly Problem[]) =>
-    new HttpProblem(400, 'Not a JSON Patch', `${problems[0]?.message ?? 'The patch cannot be read'}. Nothing was changed.`, problems),
-  badHeader: (name: string, allowed: string) => new HttpProblem(400, 'Bad request header', `${name}: allowed is ${allowed}. Nothing was changed.`),
-  noRevision: () => new HttpProblem(428, 'Revision needed', 'An edit names the revision it was made on with If-Match. Nothing was changed.'),
+    new HttpProblem(
+      400,
+      'Not a JSON Patch',
+      `${problems[0]?.message ?? 'The patch cannot be read'}. Nothing was changed.`,
+      problems,
+    ),
+  badHeader: (name: string, allowed: string) =>
+    new HttpProblem(400, 'Bad request header', `${name}: allowed is ${allowed}. Nothing was changed.`),
+  noRevision: () =>
+    new HttpProblem(
+      428,
+      'Revision needed',
+      'An edit names the revision it was made on with If-Match. Nothing was changed.',
+    ),
   stale: (revision: number) =>
-    new HttpProblem(412, 'Stale revision', `The site has changed meanwhile and is at revision ${revision}. Nothing was changed; take the changes and send the edit again.`, [], { revision }),
+    new HttpProblem(
+      412,
+      'Stale revision',
+      `The site has changed meanwhile and is at revision ${revision}. Nothing was changed; take the changes and send the edit again.`,
+      [],
+      { revision },
+    ),
   tooLarge: () => new HttpProblem(413, 'Too large', 'The request is larger than 32 MB. Nothing was changed.'),
-  foreignOrigin: () => new HttpProblem(403, 'Foreign origin', 'Changes are taken only from Hamaca’s own pages.'),
-  badRequest: (reason: string) => new HttpProblem(400, 'Bad request', `The request cannot be understood: ${reason}. Nothing was changed.`),
-  notFetched: (url: string, reason: string) => new HttpProblem(422, 'Not fetched', `${url.slice(0, 200)} was not fetched: ${reason}. Nothing was changed.`),
-  badFont: (reason: string) => new HttpProblem(422, 'Not a usable font', `The font cannot be used: ${reason}. Nothing was changed.`),
+  foreignOrigin: () =>
+    new HttpProblem(403, 'Foreign origin', 'Changes are taken only from Hamaca’s own pages.'),
+  badRequest: (reason: string) =>
+    new HttpProblem(400, 'Bad request', `The request cannot be understood: ${reason}. Nothing was changed.`),
+  notFetched: (url: string, reason: string) =>
+    new HttpProblem(
+      422,
+      'Not fetched',
+      `${url.slice(0, 200)} was not fetched: ${reason}. Nothing was changed.`,
+    ),
+  badFont: (reason: string) =>
+    new HttpProblem(422, 'Not a usable font', `The font cannot be used: ${reason}. Nothing was changed.`),
   noHeader: () => new HttpProblem(409, 'Nothing to hand off', 'The site has no header yet.'),
-  away: () => new HttpProblem(503, 'Database away', 'The database does not answer. Nothing was changed; try again in a moment.'),
-  internal: () => new HttpProblem(500, 'Internal error', 'Something went wrong on the server; it is in its log. Nothing was changed.'),
+  away: () =>
+    new HttpProblem(
+      503,
+      'Database away',
+      'The database does not answer. Nothing was changed; try again in a moment.',
+    ),
+  internal: () =>
+    new HttpProblem(
+      500,
+      'Internal error',
+      'Something went wrong on the server; it is in its log. Nothing was changed.',
+    ),
 } as const;
 
 /** Writes an error as `application/problem+json`. */
 export function problemResponse(context: Context, problem: HttpProblem): Response {
   const body = {
-    type: 'about:blank', title: problem.title, status: problem.status, detail: problem.message, instance: context.req.path,
-    ...(problem.problems.length > 0 ? { problems: problem.problems } : {}), ...problem.extra,
+    type: 'about:blank',
+    title: problem.title,
+    status: problem.status,
+    detail: problem.message,
+    instance: context.req.path,
+    ...(problem.problems.length > 0 ? { problems: problem.problems } : {}),
+    ...problem.extra,
   };
   return context.body(JSON.stringify(body), problem.status, {
-    'content-type': 'application/problem+json', 'cache-control': 'no-store', ...(problem.status === 503 ? { 'retry-after': '2' } : {}),
+    'content-type': 'application/problem+json',
+    'cache-control': 'no-store',
+    ...(problem.status === 503 ? { 'retry-after': '2' } : {}),
   });
 }

@@ -9,17 +9,34 @@ const FOLDER = fileURLToPath(new URL('../../demo/website', import.meta.url));
 
 /** What the stand-in does besides serving its pages: the faults that link checks are tried on. */
 const MOVED: Readonly<Record<string, { to: string; status: 301 | 302 }>> = {
-  '/hides/': { to: '/visit/trails-and-hides/', status: 301 }, '/today/': { to: '/birds/sightings/', status: 302 },
-  '/round/a/': { to: '/round/b/', status: 301 }, '/round/b/': { to: '/round/a/', status: 301 },
+  '/hides/': { to: '/visit/trails-and-hides/', status: 301 },
+  '/today/': { to: '/birds/sightings/', status: 302 },
+  '/round/a/': { to: '/round/b/', status: 301 },
+  '/round/b/': { to: '/round/a/', status: 301 },
 };
 
 /** The demo's invented website, for imports and link checks without any other. */
 export function createStandIn(): Hono {
   const app = new Hono();
-  for (const [path, { to, status }] of Object.entries(MOVED)) app.all(path, (context) => context.redirect(to, status));
-  app.all('/asleep/', (context) => new Promise<Response>((resolve) => { context.req.raw.signal.addEventListener('abort', () => { resolve(context.body(null)); }); }));
+  for (const [path, { to, status }] of Object.entries(MOVED))
+    app.all(path, (context) => context.redirect(to, status));
+  app.all(
+    '/asleep/',
+    (context) =>
+      new Promise<Response>((resolve) => {
+        context.req.raw.signal.addEventListener('abort', () => {
+          resolve(context.body(null));
+        });
+      }),
+  );
   app.all('/broken/', (context) => context.text('The counter is out of order.', 500));
-  app.get('/sitemap-birds.xml.gz', async () => new Response(gzipSync(await readFile(join(FOLDER, 'sitemap-birds.xml'))), { headers: { 'content-type': 'application/gzip' } }));
+  app.get(
+    '/sitemap-birds.xml.gz',
+    async () =>
+      new Response(gzipSync(await readFile(join(FOLDER, 'sitemap-birds.xml'))), {
+        headers: { 'content-type': 'application/gzip' },
+      }),
+  );
   app.get('/inside/', (context) => context.redirect('http://127.0.0.1:1/secret', 302));
   app.get('*', async (context) => {
     const { path } = context.req;
@@ -38,6 +55,8 @@ export function createStandIn(): Hono {
 /** Serves the stand-in on a free port of loopback; answers its address. */
 export function startStandIn(): Promise<{ url: string; server: ServerType }> {
   return new Promise((resolve) => {
-    const server = serve({ fetch: createStandIn().fetch, hostname: '127.0.0.1', port: 0 }, ({ port }) => { resolve({ url: `http://127.0.0.1:${port}`, server }); });
+    const server = serve({ fetch: createStandIn().fetch, hostname: '127.0.0.1', port: 0 }, ({ port }) => {
+      resolve({ url: `http://127.0.0.1:${port}`, server });
+    });
   });
 }

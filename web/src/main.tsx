@@ -6,13 +6,27 @@ import { Notices } from './shell/notices.tsx';
 import { SiteFrame } from './shell/site-frame.tsx';
 import './theme.css';
 
-const SitesPlace = lazy(async () => ({ default: (await import('./places/sites/sites-place.tsx')).SitesPlace }));
-const NewSitePlace = lazy(async () => ({ default: (await import('./places/new-site/new-site-place.tsx')).NewSitePlace }));
-const LinksPlace = lazy(async () => ({ default: (await import('./places/links/links-place.tsx')).LinksPlace }));
-const BenchPlace = lazy(async () => ({ default: (await import('./places/bench/bench-place.tsx')).BenchPlace }));
-const PalettePlace = lazy(async () => ({ default: (await import('./places/palette/palette-place.tsx')).PalettePlace }));
-const ChecksPlace = lazy(async () => ({ default: (await import('./places/checks/checks-place.tsx')).ChecksPlace }));
-const HandOffPlace = lazy(async () => ({ default: (await import('./places/hand-off/hand-off-place.tsx')).HandOffPlace }));
+const SitesPlace = lazy(async () => ({
+  default: (await import('./places/sites/sites-place.tsx')).SitesPlace,
+}));
+const NewSitePlace = lazy(async () => ({
+  default: (await import('./places/new-site/new-site-place.tsx')).NewSitePlace,
+}));
+const LinksPlace = lazy(async () => ({
+  default: (await import('./places/links/links-place.tsx')).LinksPlace,
+}));
+const BenchPlace = lazy(async () => ({
+  default: (await import('./places/bench/bench-place.tsx')).BenchPlace,
+}));
+const PalettePlace = lazy(async () => ({
+  default: (await import('./places/palette/palette-place.tsx')).PalettePlace,
+}));
+const ChecksPlace = lazy(async () => ({
+  default: (await import('./places/checks/checks-place.tsx')).ChecksPlace,
+}));
+const HandOffPlace = lazy(async () => ({
+  default: (await import('./places/hand-off/hand-off-place.tsx')).HandOffPlace,
+}));
 
 const root = document.getElementById('app');
 if (!root) throw new Error('The page has no place for the interface.');

@@ -13,7 +13,10 @@ export function sameJson(a: unknown, b: unknown): boolean {
   }
   if (!isRecord(a) || !isRecord(b)) return false;
   const keys = Object.keys(a);
-  return keys.length === Object.keys(b).length && keys.every((key) => Object.hasOwn(b, key) && sameJson(a[key], b[key]));
+  return (
+    keys.length === Object.keys(b).length &&
+    keys.every((key) => Object.hasOwn(b, key) && sameJson(a[key], b[key]))
+  );
 }
 
 /** How deeply a JSON value is nested, counted without recursion and given up past `limit`. */

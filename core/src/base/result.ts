@@ -10,8 +10,7 @@ export interface Problem {
 }
 
 export type Result<Value, Failure = Problem[]> =
-  | { readonly ok: true; readonly value: Value }
-  | { readonly ok: false; readonly error: Failure };
+  { readonly ok: true; readonly value: Value } | { readonly ok: false; readonly error: Failure };
 
 export function succeed<Value>(value: Value): Result<Value, never> {
   return { ok: true, value };

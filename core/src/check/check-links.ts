@@ -8,7 +8,10 @@ import { LINK_RULES } from './link-rules.ts';
 
 const NOTHING_FETCHED: ReadonlyMap<string, FetchedLink> = new Map();
 
-function group(items: readonly PlacedItem[], keyOf: (placed: PlacedItem) => string | null): ReadonlyMap<string, PlacedItem[]> {
+function group(
+  items: readonly PlacedItem[],
+  keyOf: (placed: PlacedItem) => string | null,
+): ReadonlyMap<string, PlacedItem[]> {
   const groups = new Map<string, PlacedItem[]>();
   for (const placed of items) {
     const key = keyOf(placed);
@@ -31,12 +34,20 @@ export function shownDepth(site: Site, menu: string): number | null {
 
 function ownHost(site: Site): LinkWorld['own'] {
   const match = /^(https?):\/\/([^/?#]+)/i.exec(site.url);
-  return { host: (match?.[2] ?? '').toLowerCase().replace(/^www\./, ''), secure: match?.[1]?.toLowerCase() === 'https' };
+  return {
+    host: (match?.[2] ?? '').toLowerCase().replace(/^www\./, ''),
+    secure: match?.[1]?.toLowerCase() === 'https',
+  };
 }
 
 function worldOf(site: Site, menu: Menu, items: readonly PlacedItem[]): LinkWorld {
   return {
-    site, menu, fetched: NOTHING_FETCHED, own: ownHost(site), shownDepth: shownDepth(site, menu.id), hasListedPages: site.pages.some((page) => page.listed),
+    site,
+    menu,
+    fetched: NOTHING_FETCHED,
+    own: ownHost(site),
+    shownDepth: shownDepth(site, menu.id),
+    hasListedPages: site.pages.some((page) => page.listed),
     byTarget: group(items, ({ item }) => targetKey(site, item.target)),
     byLabel: group(items, ({ item }) => item.label.trim().toLowerCase() || null),
   };
@@ -45,17 +56,31 @@ function worldOf(site: Site, menu: Menu, items: readonly PlacedItem[]): LinkWorl
 function checkPlaced(placed: PlacedItem, world: LinkWorld, findings: Finding[] = []): Finding[] {
   for (const rule of LINK_RULES) {
     const fault = rule.check(placed, world);
-    if (fault) findings.push({ rule: rule.id, menu: world.menu.id, item: placed.item.id, path: placed.path, ...fault });
+    if (fault)
+      findings.push({
+        rule: rule.id,
+        menu: world.menu.id,
+        item: placed.item.id,
+        path: placed.path,
+        ...fault,
+      });
   }
   return findings;
 }
 
 /** The worlds of all menus, made once for a document: checks of the whole and of single links share them. */
-const worldsOf = memoise((site: Site): ReadonlyMap<string, { world: LinkWorld; items: readonly PlacedItem[] }> => new Map(site.menus.map((menu, index) => {
-  const items: PlacedItem[] = [];
-  walkMenu(menu, `/menus/${index}`, (placed) => { items.push(placed); });
-  return [menu.id, { world: worldOf(site, menu, items), items }];
-})));
+const worldsOf = memoise(
+  (site: Site): ReadonlyMap<string, { world: LinkWorld; items: readonly PlacedItem[] }> =>
+    new Map(
+      site.menus.map((menu, index) => {
+        const items: PlacedItem[] = [];
+        walkMenu(menu, `/menus/${index}`, (placed) => {
+          items.push(placed);
+        });
+        return [menu.id, { world: worldOf(site, menu, items), items }];
+      }),
+    ),
+);
 
 /** What would be found about one link if its label were another: an answer while it is typed. */
 export function checkTypedLabel(site: Site, id: string, label: string): readonly Finding[] {
@@ -70,11 +95,25 @@ function checkPlacements(site: Site): Finding[] {
     if (part.kind !== 'menu' || part.branch === null) return [];
     const start = itemsOf(site).get(part.branch);
     if (start?.menu.id === part.menu && start.item.children.length > 0) return [];
-    const reason = start?.menu.id === part.menu ? `“${start.item.label}” has nothing nested in it, so ${piece.name} shows no links.` : `The link that ${piece.name} starts from is gone, so it shows no links.`;
-    return [{
-      rule: 'placement-empty', outcome: 'fail', menu: part.menu, item: null, path, reason, evidence: piece.name,
-      fix: { label: 'Show the whole menu', edit: { name: 'set-owner', args: { id: part.id, fields: { branch: null } } } },
-    }];
+    const reason =
+      start?.menu.id === part.menu
+        ? `“${start.item.label}” has nothing nested in it, so ${piece.name} shows no links.`
+        : `The link that ${piece.name} starts from is gone, so it shows no links.`;
+    return [
+      {
+        rule: 'placement-empty',
+        outcome: 'fail',
+        menu: part.menu,
+        item: null,
+        path,
+        reason,
+        evidence: piece.name,
+        fix: {
+          label: 'Show the whole menu',
+          edit: { name: 'set-owner', args: { id: part.id, fields: { branch: null } } },
+        },
+      },
+    ];
   });
 }
 
@@ -82,9 +121,20 @@ function checkPlacements(site: Site): Finding[] {
 function checkPanels(site: Site): Finding[] {
   return [...itemsOf(site).values()].flatMap(({ item, menu, path }): Finding[] => {
     const { target } = item;
-    const panel = target.kind === 'panel' ? site.pieces.find((piece) => piece.id === target.panel) : undefined;
+    const panel =
+      target.kind === 'panel' ? site.pieces.find((piece) => piece.id === target.panel) : undefined;
     if (panel?.kind !== 'panel' || panel.parts.length > 0) return [];
-    return [{ rule: 'panel-empty', outcome: 'look', menu: menu.id, item: item.id, path, reason: `${panel.name} has no links of its own: where the menu stands in the bar, it opens empty.`, evidence: panel.name }];
+    return [
+      {
+        rule: 'panel-empty',
+        outcome: 'look',
+        menu: menu.id,
+        item: item.id,
+        path,
+        reason: `${panel.name} has no links of its own: where the menu stands in the bar, it opens empty.`,
+        evidence: panel.name,
+      },
+    ];
   });
 }
 
@@ -93,7 +143,16 @@ function fixForPart(id: string, fix: Fix): Fix | null {
   if (fix.edit.name !== 'set-item') return fix;
   const { label, target, ...others } = fix.edit.args.fields;
   if (Object.keys(others).length > 0) return null;
-  return { label: fix.label, edit: { name: 'set-owner', args: { id, fields: { ...(label === undefined ? {} : { label }), ...(target === undefined ? {} : { target }) } } } };
+  return {
+    label: fix.label,
+    edit: {
+      name: 'set-owner',
+      args: {
+        id,
+        fields: { ...(label === undefined ? {} : { label }), ...(target === undefined ? {} : { target }) },
+      },
+    },
+  };
 }
 
 /** Calls to action are links too: each is judged like a link of a menu of its own. */
@@ -103,10 +162,18 @@ function checkButtons(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Fi
     const item = { id: part.id, label: part.label, target: part.target, children: [] };
     const menu: Menu = { id: part.id, name: piece.name, items: [item] };
     const placed: PlacedItem = { item, menu, depth: 1, index: 0, parent: null, siblings: menu.items, path };
-    return checkPlaced(placed, { ...worldOf(site, menu, [placed]), fetched }).map(({ fix, ...finding }): Finding => {
-      const own = fix ? fixForPart(part.id, fix) : null;
-      return { ...finding, menu: null, item: null, evidence: `${piece.name} › ${part.label}`, ...(own ? { fix: own } : {}) };
-    });
+    return checkPlaced(placed, { ...worldOf(site, menu, [placed]), fetched }).map(
+      ({ fix, ...finding }): Finding => {
+        const own = fix ? fixForPart(part.id, fix) : null;
+        return {
+          ...finding,
+          menu: null,
+          item: null,
+          evidence: `${piece.name} › ${part.label}`,
+          ...(own ? { fix: own } : {}),
+        };
+      },
+    );
   });
 }
 
@@ -122,14 +189,19 @@ function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Findi
 }
 
 /** Every finding about a site's links, menu by menu in document order; within a link the gravest first. */
-export function checkLinks(site: Site, fetched: ReadonlyMap<string, FetchedLink> = NOTHING_FETCHED): readonly Finding[] {
+export function checkLinks(
+  site: Site,
+  fetched: ReadonlyMap<string, FetchedLink> = NOTHING_FETCHED,
+): readonly Finding[] {
   return fetched.size === 0 ? checkBare(site) : checkWith(site, fetched);
 }
 
 /** Ids of the listed pages that no link of any menu leads to. */
 export function unreachedPages(site: Site): ReadonlySet<string> {
   const reached = new Set<string>();
-  for (const { item } of itemsOf(site).values()) if (item.target.kind === 'page') reached.add(item.target.page);
-  for (const { part } of placedParts(site)) if (part.kind === 'button' && part.target.kind === 'page') reached.add(part.target.page);
+  for (const { item } of itemsOf(site).values())
+    if (item.target.kind === 'page') reached.add(item.target.page);
+  for (const { part } of placedParts(site))
+    if (part.kind === 'button' && part.target.kind === 'page') reached.add(part.target.page);
   return new Set(site.pages.filter((page) => !reached.has(page.id)).map((page) => page.id));
 }

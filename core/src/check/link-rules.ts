@@ -25,13 +25,34 @@ import { unanswered } from './rules/unanswered.ts';
 
 /** All checks of links, the gravest first: the order in which findings of one link are told. */
 export const LINK_RULES: readonly LinkRule[] = [
-  noTarget, pathUnknown, pageUnlisted, sectionMissing, schemeMissing, refusedScheme, placeholder, ownHost,
-  insecure, socialFrontPage, mailUnreachable, phoneUndialable, repeatedTarget, labelEmpty, labelVague, labelLong,
-  labelCapitals, labelShared, nameDiffers, newTabSilent, notShown, redirected, unanswered,
+  noTarget,
+  pathUnknown,
+  pageUnlisted,
+  sectionMissing,
+  schemeMissing,
+  refusedScheme,
+  placeholder,
+  ownHost,
+  insecure,
+  socialFrontPage,
+  mailUnreachable,
+  phoneUndialable,
+  repeatedTarget,
+  labelEmpty,
+  labelVague,
+  labelLong,
+  labelCapitals,
+  labelShared,
+  nameDiffers,
+  newTabSilent,
+  notShown,
+  redirected,
+  unanswered,
 ];
 
 /** What each finding is about, by the id of its check: those of links and those of placements. */
 export const RULE_LABELS: Readonly<Record<string, string>> = {
   ...Object.fromEntries(LINK_RULES.map((rule) => [rule.id, rule.label])),
-  'placement-empty': 'A placement without links', 'panel-empty': 'A panel that opens empty',
+  'placement-empty': 'A placement without links',
+  'panel-empty': 'A panel that opens empty',
 };

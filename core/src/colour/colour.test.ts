@@ -2,7 +2,15 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { formatColour, layOver, parseColour, withAlpha, type Rgba } from './colour.ts';
 import { colourDistance, formatOklch, isInSrgb, mixColours, oklchOf } from './mix.ts';
-import { contrastOver, contrastRatio, evenLayering, flatten, luminance, nearestPassing, requiredRatio } from './contrast.ts';
+import {
+  contrastOver,
+  contrastRatio,
+  evenLayering,
+  flatten,
+  luminance,
+  nearestPassing,
+  requiredRatio,
+} from './contrast.ts';
 
 const colour = (text: string): Rgba => {
   const parsed = parseColour(text);
@@ -12,10 +20,25 @@ const colour = (text: string): Rgba => {
 
 describe('reading colours', () => {
   test.each([
-    ['#369', '#336699'], ['#33669980', '#33669980'], ['rgb(51 102 153)', '#336699'], ['rgba(51,102,153,.5)', '#33669980'], ['hsl(210 50% 40%)', '#336699'],
-    ['rebeccapurple', '#663399'], ['  WHITE ', '#ffffff'], ['transparent', '#00000000'], ['oklch(0 0 0)', '#000000'], ['color(srgb 1 0 0)', '#ff0000'],
-  ])('%s is %s', (text, hex) => { expect(formatColour(colour(text))).toBe(hex); });
-  test.each(['', 'reed', '#12', '#ggg', 'rgb(1,2)', 'currentColor', 'url(x)', 'red;}', 'x'.repeat(200)])('%j is none', (text) => { expect(parseColour(text)).toBeNull(); });
+    ['#369', '#336699'],
+    ['#33669980', '#33669980'],
+    ['rgb(51 102 153)', '#336699'],
+    ['rgba(51,102,153,.5)', '#33669980'],
+    ['hsl(210 50% 40%)', '#336699'],
+    ['rebeccapurple', '#663399'],
+    ['  WHITE ', '#ffffff'],
+    ['transparent', '#00000000'],
+    ['oklch(0 0 0)', '#000000'],
+    ['color(srgb 1 0 0)', '#ff0000'],
+  ])('%s is %s', (text, hex) => {
+    expect(formatColour(colour(text))).toBe(hex);
+  });
+  test.each(['', 'reed', '#12', '#ggg', 'rgb(1,2)', 'currentColor', 'url(x)', 'red;}', 'x'.repeat(200)])(
+    '%j is none',
+    (text) => {
+      expect(parseColour(text)).toBeNull();
+    },
+  );
 });
 
 describe('laying over', () => {
@@ -23,11 +46,17 @@ describe('laying over', () => {
     expect(formatColour(layOver(colour('#00000080'), colour('#fff')))).toBe('#7f7f7f');
   });
   test('an opaque colour hides what is below', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (channel) => {
-      expect(layOver(colour('#2f6b4f'), { r: channel, g: channel, b: channel, a: 1 })).toEqual(colour('#2f6b4f'));
-    }));
+    fc.assert(
+      fc.property(fc.double({ min: 0, max: 1, noNaN: true }), (channel) => {
+        expect(layOver(colour('#2f6b4f'), { r: channel, g: channel, b: channel, a: 1 })).toEqual(
+          colour('#2f6b4f'),
+        );
+      }),
+    );
   });
-  test('nothing over nothing stays nothing', () => { expect(layOver(withAlpha(colour('#fff'), 0), withAlpha(colour('#000'), 0)).a).toBe(0); });
+  test('nothing over nothing stays nothing', () => {
+    expect(layOver(withAlpha(colour('#fff'), 0), withAlpha(colour('#000'), 0)).a).toBe(0);
+  });
 });
 
 describe('contrast by WCAG 2.2', () => {
@@ -44,11 +73,19 @@ describe('contrast by WCAG 2.2', () => {
     const behind = [colour('#00000080'), colour('#fff')];
     expect(formatColour(flatten(behind))).toBe('#7f7f7f');
     const ground = flatten(behind);
-    expect(contrastOver(colour('#ffffff80'), behind)).toBeCloseTo(contrastRatio(layOver(colour('#ffffff80'), ground), ground), 10);
+    expect(contrastOver(colour('#ffffff80'), behind)).toBeCloseTo(
+      contrastRatio(layOver(colour('#ffffff80'), ground), ground),
+      10,
+    );
     expect(contrastOver(colour('#ffffff80'), behind)).toBeLessThan(contrastOver(colour('#fff'), behind));
   });
   test('large or bold text needs 3, other text 4.5', () => {
-    expect([requiredRatio(24, 400), requiredRatio(18.66, 700), requiredRatio(18.66, 600), requiredRatio(16, 900)]).toEqual([3, 3, 4.5, 4.5]);
+    expect([
+      requiredRatio(24, 400),
+      requiredRatio(18.66, 700),
+      requiredRatio(18.66, 600),
+      requiredRatio(16, 900),
+    ]).toEqual([3, 3, 4.5, 4.5]);
   });
 });
 
@@ -56,15 +93,21 @@ describe('the nearest passing colour', () => {
   const channel = fc.integer({ min: 0, max: 255 }).map((value) => value / 255);
   const opaque = fc.record({ r: channel, g: channel, b: channel, a: fc.constant(1) });
   test('passes whenever black or white would', () => {
-    fc.assert(fc.property(opaque, opaque, (text, ground) => {
-      const found = nearestPassing(text, evenLayering([ground]), 4.5);
-      const possible = Math.max(contrastRatio(colour('#000'), ground), contrastRatio(colour('#fff'), ground)) >= 4.6;
-      if (possible) expect(found && contrastRatio(found, ground)).toBeGreaterThanOrEqual(4.5);
-      else if (found) expect(contrastRatio(found, ground)).toBeGreaterThanOrEqual(4.5);
-    }), { numRuns: 60 });
+    fc.assert(
+      fc.property(opaque, opaque, (text, ground) => {
+        const found = nearestPassing(text, evenLayering([ground]), 4.5);
+        const possible =
+          Math.max(contrastRatio(colour('#000'), ground), contrastRatio(colour('#fff'), ground)) >= 4.6;
+        if (possible) expect(found && contrastRatio(found, ground)).toBeGreaterThanOrEqual(4.5);
+        else if (found) expect(contrastRatio(found, ground)).toBeGreaterThanOrEqual(4.5);
+      }),
+      { numRuns: 60 },
+    );
   });
   test('a colour that passes already stays as it is', () => {
-    expect(formatColour(nearestPassing(colour('#12343b'), evenLayering([colour('#fff')]), 4.5) ?? colour('#f00'))).toBe('#12343b');
+    expect(
+      formatColour(nearestPassing(colour('#12343b'), evenLayering([colour('#fff')]), 4.5) ?? colour('#f00')),
+    ).toBe('#12343b');
   });
 });
 
@@ -90,6 +133,7 @@ describe('mixing', () => {
 });
 
 test('hex needs its sign: plain numbers and words of hex letters are no colours', () => {
-  for (const text of ['300', '256', 'fff', 'abcdef', 'decade', '12345678', 'face']) expect(parseColour(text)).toBeNull();
+  for (const text of ['300', '256', 'fff', 'abcdef', 'decade', '12345678', 'face'])
+    expect(parseColour(text)).toBeNull();
   for (const text of ['#300', '#fff', '#ABCDEF80', 'beige']) expect(parseColour(text)).not.toBeNull();
 });

@@ -3,7 +3,8 @@ import { formatColour, layOver, parseColour, type Rgba } from './colour.ts';
 
 /** Relative luminance of an opaque sRGB colour, 0 to 1 (WCAG 2.2, definition "relative luminance"). */
 export function luminance({ r, g, b }: Rgba): number {
-  const linear = (channel: number) => (channel <= 0.04045 ? channel / 12.92 : ((channel + 0.055) / 1.055) ** 2.4);
+  const linear = (channel: number) =>
+    channel <= 0.04045 ? channel / 12.92 : ((channel + 0.055) / 1.055) ** 2.4;
   return 0.2126 * linear(r) + 0.7152 * linear(g) + 0.0722 * linear(b);
 }
 
@@ -51,11 +52,17 @@ const toOklch = converter('oklch');
 export function nearestPassing(text: Rgba, layering: Layering, required: number): Rgba | null {
   const { r, g, b } = text;
   const { l, c, h } = toOklch({ mode: 'rgb', r, g, b });
-  const passes = (candidate: Rgba) => layering(candidate).every((pair) => contrastRatio(pair.text, pair.behind) >= required);
+  const passes = (candidate: Rgba) =>
+    layering(candidate).every((pair) => contrastRatio(pair.text, pair.behind) >= required);
   return searchLightness(l, c, h ?? 0, passes) ?? searchLightness(l, 0, 0, passes);
 }
 
-function searchLightness(from: number, chroma: number, hue: number, passes: (colour: Rgba) => boolean): Rgba | null {
+function searchLightness(
+  from: number,
+  chroma: number,
+  hue: number,
+  passes: (colour: Rgba) => boolean,
+): Rgba | null {
   for (let step = 0; step <= 200; step++) {
     for (const lightness of [from - step * 0.005, from + step * 0.005]) {
       if (lightness < -0.005 || lightness > 1.005) continue;

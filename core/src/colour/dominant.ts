@@ -32,7 +32,12 @@ function countPixels(pixels: ArrayLike<number>): Point[] {
     if (a < 128) continue;
     const key = ((r >> shift) << (2 * BITS)) | ((g >> shift) << BITS) | (b >> shift);
     const sum = sums.get(key);
-    if (sum) { sum[0]++; sum[1] += r; sum[2] += g; sum[3] += b; } else sums.set(key, [1, r, g, b]);
+    if (sum) {
+      sum[0]++;
+      sum[1] += r;
+      sum[2] += g;
+      sum[3] += b;
+    } else sums.set(key, [1, r, g, b]);
   }
   return [...sums.values()].map(([weight, r, g, b]) => {
     const lab = toOklab({ mode: 'rgb', r: r / weight / 255, g: g / weight / 255, b: b / weight / 255 });
@@ -40,7 +45,8 @@ function countPixels(pixels: ArrayLike<number>): Point[] {
   });
 }
 
-const distance = (one: Omit<Point, 'weight'>, two: Omit<Point, 'weight'>) => Math.hypot(one.l - two.l, one.a - two.a, one.b - two.b);
+const distance = (one: Omit<Point, 'weight'>, two: Omit<Point, 'weight'>) =>
+  Math.hypot(one.l - two.l, one.a - two.a, one.b - two.b);
 
 /** Starting centres: the commonest colour, then each time the one that is farthest from all before, commoner ones preferred. */
 function firstCentres(points: readonly Point[], most: number): Point[] {
@@ -52,12 +58,17 @@ function firstCentres(points: readonly Point[], most: number): Point[] {
     let score = 0;
     points.forEach((point, index) => {
       const own = (nearest[index] ?? 0) ** 2 * Math.sqrt(point.weight);
-      if (own > score) { score = own; best = index; }
+      if (own > score) {
+        score = own;
+        best = index;
+      }
     });
     const next = points[best];
     if (!next) break;
     centres.push(next);
-    points.forEach((point, index) => { nearest[index] = Math.min(nearest[index] ?? 0, distance(point, next)); });
+    points.forEach((point, index) => {
+      nearest[index] = Math.min(nearest[index] ?? 0, distance(point, next));
+    });
   }
   return centres;
 }
@@ -66,7 +77,8 @@ function gather(points: readonly Point[], centres: readonly Point[]): Point[] {
   const sums = centres.map(() => ({ l: 0, a: 0, b: 0, weight: 0 }));
   for (const point of points) {
     let best = 0;
-    for (let index = 1; index < centres.length; index++) if (distance(point, centres[index] as Point) < distance(point, centres[best] as Point)) best = index;
+    for (let index = 1; index < centres.length; index++)
+      if (distance(point, centres[index] as Point) < distance(point, centres[best] as Point)) best = index;
     const sum = sums[best];
     if (!sum) continue;
     sum.l += point.l * point.weight;
@@ -74,7 +86,9 @@ function gather(points: readonly Point[], centres: readonly Point[]): Point[] {
     sum.b += point.b * point.weight;
     sum.weight += point.weight;
   }
-  return sums.filter((sum) => sum.weight > 0).map(({ l, a, b, weight }) => ({ l: l / weight, a: a / weight, b: b / weight, weight }));
+  return sums
+    .filter((sum) => sum.weight > 0)
+    .map(({ l, a, b, weight }) => ({ l: l / weight, a: a / weight, b: b / weight, weight }));
 }
 
 /** Joins centres that look alike, the lighter ones into the heavier. */
@@ -100,8 +114,10 @@ export function dominantColours(pixels: ArrayLike<number>, most: number): Domina
   let centres = firstCentres(points, Math.min(most * 2, points.length));
   for (let round = 0; round < ROUNDS; round++) centres = gather(points, centres);
   const total = points.reduce((sum, point) => sum + point.weight, 0);
-  return joinAlike(centres).slice(0, most).map(({ l, a, b, weight }) => {
-    const rgb = toRgb({ mode: 'oklab', l, a, b });
-    return { colour: { r: clamp(rgb.r), g: clamp(rgb.g), b: clamp(rgb.b), a: 1 }, share: weight / total };
-  });
+  return joinAlike(centres)
+    .slice(0, most)
+    .map(({ l, a, b, weight }) => {
+      const rgb = toRgb({ mode: 'oklab', l, a, b });
+      return { colour: { r: clamp(rgb.r), g: clamp(rgb.g), b: clamp(rgb.b), a: 1 }, share: weight / total };
+    });
 }

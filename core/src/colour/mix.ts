@@ -15,7 +15,8 @@ export function mixColours(first: Rgba, second: Rgba, share: number): Rgba {
   if (a === 0) return { r: 0, g: 0, b: 0, a: 0 };
   const one = lab(first);
   const two = lab(second);
-  const mixed = (channel: 'l' | 'a' | 'b') => (one[channel] * first.a * (1 - share) + two[channel] * second.a * share) / a;
+  const mixed = (channel: 'l' | 'a' | 'b') =>
+    (one[channel] * first.a * (1 - share) + two[channel] * second.a * share) / a;
   const { r, g, b } = toRgb({ mode: 'oklab', l: mixed('l'), a: mixed('a'), b: mixed('b') });
   return { r: clamp(r), g: clamp(g), b: clamp(b), a };
 }

@@ -29,11 +29,23 @@ export interface Compiled {
 function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Typeface[] } {
   const inherited = inheritedBase(context);
   const rules: ConditionalRule[] = [
-    ...resetRules(context, inherited), ...commonRules(context), ...headerRules(context), ...panelsRules(context), ...lookRules(context, inherited),
-    ...hidingRules(context), ...modeRules(context),
+    ...resetRules(context, inherited),
+    ...commonRules(context),
+    ...headerRules(context),
+    ...panelsRules(context),
+    ...lookRules(context, inherited),
+    ...hidingRules(context),
+    ...modeRules(context),
   ];
   const typefaces = usedTypefaces(context, rules);
-  const palette = paletteDeclarations(context, rules.flatMap(({ rule: { declarations } }) => declarations.map(([, value]) => value).filter((value) => value.includes('var('))).join(' '));
+  const palette = paletteDeclarations(
+    context,
+    rules
+      .flatMap(({ rule: { declarations } }) =>
+        declarations.map(([, value]) => value).filter((value) => value.includes('var(')),
+      )
+      .join(' '),
+  );
   const variables = palette.length > 0 ? [rule(context.root, palette)] : [];
   return { sheet: [...fontRules(context, typefaces), ...mergeRules([...variables, ...rules])], typefaces };
 }
@@ -45,5 +57,11 @@ function stylesheet(context: CompileContext): { sheet: Stylesheet; typefaces: Ty
 export function compileHeader(site: Site, header: Header, options: CompileOptions): Compiled {
   const context = createContext(site, header, options);
   const { sheet, typefaces } = stylesheet(context);
-  return { markup: printHtml([headerMarkup(context)]), stylesheet: printCss(sheet), script: printScript(context), typefaces, iconSets: usedIconSets(context) };
+  return {
+    markup: printHtml([headerMarkup(context)]),
+    stylesheet: printCss(sheet),
+    script: printScript(context),
+    typefaces,
+    iconSets: usedIconSets(context),
+  };
 }

@@ -48,10 +48,16 @@ export function createContext(site: Site, header: Header, options: CompileOption
   const names = createNames(site, header, options.prefix ?? DEFAULT_PREFIX);
   const fold = findFold(site, header);
   return {
-    site, header, names, fold,
+    site,
+    header,
+    names,
+    fold,
     // The folding panel is opened by its opener only where the menu folds; a link may lead to it anywhere.
-    panels: panelsOf(site, header, fold !== null), root: `.${names.name('header')}:not(#${names.name('x')})`,
-    fontBase: options.fontBase ?? 'fonts/', pinnable: options.pinnable ?? false, fonts: options.fonts,
+    panels: panelsOf(site, header, fold !== null),
+    root: `.${names.name('header')}:not(#${names.name('x')})`,
+    fontBase: options.fontBase ?? 'fonts/',
+    pinnable: options.pinnable ?? false,
+    fonts: options.fonts,
   };
 }
 

@@ -63,36 +63,60 @@ function networkVariable({ context, slot, colours }: SlotContext, id: PropertyId
   return id === 'fill' && colours === 'network-ground' ? mark : null;
 }
 
-function declare(slotContext: SlotContext, id: PropertyId, value: Value, state: State = 'rest'): Declaration[] {
+function declare(
+  slotContext: SlotContext,
+  id: PropertyId,
+  value: Value,
+  state: State = 'rest',
+): Declaration[] {
   const { context, contained } = slotContext;
   const declarations = valueDeclarations(context, id, value);
   const network = state === 'rest' ? networkVariable(slotContext, id) : null;
-  if (network !== null) return declarations.map(([name, css]): Declaration => [name, `var(${network}, ${css})`]);
+  if (network !== null)
+    return declarations.map(([name, css]): Declaration => [name, `var(${network}, ${css})`]);
   if (id !== 'paddingInline' || contained === null) return declarations;
-  return declarations.map(([name, css]): Declaration => [name, containedPadding(css === '0' ? '0px' : css, contained)]);
+  return declarations.map(([name, css]): Declaration => [
+    name,
+    containedPadding(css === '0' ? '0px' : css, contained),
+  ]);
 }
 
 /** The properties a slot may have to say without a look: those with a default, those of type, those the root inherits to it, networks’ colours. */
-const baseProperties = memoise((kind: SlotKind): readonly PropertyId[] => kind.properties.filter((id) => {
-  const entry = property(id);
-  if (entry.on !== undefined || holderOf(kind, id) !== null) return false;
-  return kind.defaults[id] !== undefined || entry.typed === true || entry.inherited === true || id === 'fill';
-}));
+const baseProperties = memoise((kind: SlotKind): readonly PropertyId[] =>
+  kind.properties.filter((id) => {
+    const entry = property(id);
+    if (entry.on !== undefined || holderOf(kind, id) !== null) return false;
+    return (
+      kind.defaults[id] !== undefined || entry.typed === true || entry.inherited === true || id === 'fill'
+    );
+  }),
+);
 
 /**
  * What a slot has where its look says nothing. Inherited properties equal to the root's are left to inheritance,
  * others equal to the reset to the reset.
  */
-function baseDeclarations(slotContext: SlotContext, candidates: readonly Candidate[], inherited: InheritedBase): Declaration[] {
+function baseDeclarations(
+  slotContext: SlotContext,
+  candidates: readonly Candidate[],
+  inherited: InheritedBase,
+): Declaration[] {
   const { context, kind } = slotContext;
   const within = kind.inside ?? kind.inherits;
   return baseProperties(kind).flatMap((id): Declaration[] => {
     const entry = property(id);
     const { value } = fallbackValue(context.site, kind, id);
-    const given = entry.inherited && within === undefined ? (inherited[id] ?? entry.initial) : entry.inherited ? undefined : entry.initial;
+    const given =
+      entry.inherited && within === undefined
+        ? (inherited[id] ?? entry.initial)
+        : entry.inherited
+          ? undefined
+          : entry.initial;
     if (given !== undefined && sameJson(given, value) && networkVariable(slotContext, id) === null) return [];
     // A value that the look replaces for every level at all widths never shows.
-    const replaced = candidates.some((own) => own.property === id && own.state === 'rest' && own.level === 'all' && own.band === 'all');
+    const replaced = candidates.some(
+      (own) => own.property === id && own.state === 'rest' && own.level === 'all' && own.band === 'all',
+    );
     return replaced ? [] : declare(slotContext, id, value);
   });
 }
@@ -112,20 +136,42 @@ function aimOf(id: PropertyId): Aim {
 const NO_REDUCED_MOTION = '@media (prefers-reduced-motion: no-preference)';
 
 /** The mark's own element. */
-const markOf = (selector: string) => selector.split(', ').map((one) => `${one}::after`).join(', ');
+const markOf = (selector: string) =>
+  selector
+    .split(', ')
+    .map((one) => `${one}::after`)
+    .join(', ');
 
-function betweenRules(context: CompileContext, selector: string, declarations: readonly Declaration[], conditions: readonly string[]): ConditionalRule[] {
+function betweenRules(
+  context: CompileContext,
+  selector: string,
+  declarations: readonly Declaration[],
+  conditions: readonly string[],
+): ConditionalRule[] {
   const between = `${selector}>li+li`;
   const lines = (name: string) => declarations.filter(([own]) => own === name);
-  const rules = [...unfolded(context, [[between, lines('border-inline-start')]]), ...folded(context, [[between, lines('border-block-start')]])];
+  const rules = [
+    ...unfolded(context, [[between, lines('border-inline-start')]]),
+    ...folded(context, [[between, lines('border-block-start')]]),
+  ];
   return rules.map((entry) => ({ ...entry, conditions: [...conditions, ...entry.conditions] }));
 }
 
 /** Origins that stand at one side stand at the other where text runs from right to left. */
-function mirrored(selector: string, declarations: readonly Declaration[], conditions: readonly string[]): ConditionalRule[] {
+function mirrored(
+  selector: string,
+  declarations: readonly Declaration[],
+  conditions: readonly string[],
+): ConditionalRule[] {
   const origin = declarations.find(([name]) => name === 'transform-origin')?.[1];
   if (origin === undefined || origin.startsWith('50%')) return [];
-  return [rule(markOf(`${selector}:where(:dir(rtl))`), [['transform-origin', origin.startsWith('0%') ? '100% 50%' : '0% 50%']], ...conditions)];
+  return [
+    rule(
+      markOf(`${selector}:where(:dir(rtl))`),
+      [['transform-origin', origin.startsWith('0%') ? '100% 50%' : '0% 50%']],
+      ...conditions,
+    ),
+  ];
 }
 
 /** The rules of all values that one level, state and band say together. */
@@ -135,16 +181,30 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
   const conditions = [...stateMedia(context, at.state), ...bandMedia(context, at.band)];
   const aimed: Record<Aim, Declaration[]> = { slot: [], mark: [], between: [], motion: [] };
   for (const candidate of group) {
-    const drawn = candidate.property === 'mark' && marks ? marks.declarations(candidate) : declare(slotContext, candidate.property, candidate.value, candidate.state);
+    const drawn =
+      candidate.property === 'mark' && marks
+        ? marks.declarations(candidate)
+        : declare(slotContext, candidate.property, candidate.value, candidate.state);
     aimed[aimOf(candidate.property)].push(...drawn);
   }
   const { slot: own, between, motion } = aimed;
   const mark = marks ? aimed.mark : [];
   return [
     ...(own.length > 0 ? [rule(selector, own, ...conditions)] : []),
-    ...(mark.length > 0 ? [rule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)] : []),
+    ...(mark.length > 0
+      ? [rule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)]
+      : []),
     ...(between.length > 0 ? betweenRules(context, selector, between, conditions) : []),
-    ...(motion.length > 0 ? [rule(marks ? `${selector}, ${markOf(selector)}` : selector, motion, ...conditions, NO_REDUCED_MOTION)] : []),
+    ...(motion.length > 0
+      ? [
+          rule(
+            marks ? `${selector}, ${markOf(selector)}` : selector,
+            motion,
+            ...conditions,
+            NO_REDUCED_MOTION,
+          ),
+        ]
+      : []),
   ];
 }
 
@@ -153,29 +213,66 @@ function markBase(slotContext: SlotContext, candidates: readonly Candidate[]): C
   const { context, owner, slot, kind, marks } = slotContext;
   if (!marks) return [];
   const selector = slotSelector(context, owner, slot, 'all', 'rest');
-  const coloured = candidates.some((own) => own.property === 'markColour' && own.state === 'rest' && own.level === 'all' && own.band === 'all');
-  const colour = coloured ? [] : [rule(markOf(selector), valueDeclarations(context, 'markColour', fallbackValue(context.site, kind, 'markColour').value))];
-  return [rule(selector, [['position', 'relative'], ...(marks.behind ? [['z-index', '0'] as const] : [])]), ...colour];
+  const coloured = candidates.some(
+    (own) =>
+      own.property === 'markColour' && own.state === 'rest' && own.level === 'all' && own.band === 'all',
+  );
+  const colour = coloured
+    ? []
+    : [
+        rule(
+          markOf(selector),
+          valueDeclarations(context, 'markColour', fallbackValue(context.site, kind, 'markColour').value),
+        ),
+      ];
+  return [
+    rule(selector, [['position', 'relative'], ...(marks.behind ? [['z-index', '0'] as const] : [])]),
+    ...colour,
+  ];
 }
 
 /** Candidates that can show: a header that does not stay is never scrolled, and without a mark nothing of it is drawn. */
-function shownCandidates(context: CompileContext, candidates: readonly Candidate[], marks: Marks | null): readonly Candidate[] {
-  return candidates.filter((candidate) => (candidate.state !== 'scrolled' || context.header.stays) && (marks !== null || !MARK_IDS.includes(candidate.property)));
+function shownCandidates(
+  context: CompileContext,
+  candidates: readonly Candidate[],
+  marks: Marks | null,
+): readonly Candidate[] {
+  return candidates.filter(
+    (candidate) =>
+      (candidate.state !== 'scrolled' || context.header.stays) &&
+      (marks !== null || !MARK_IDS.includes(candidate.property)),
+  );
 }
 
 /** The width in px that the content of a row keeps to; null for anything else. */
 function containedOf({ id, kind, piece }: Owner): number | null {
-  return kind === 'row' && piece.kind === 'header' ? (piece.rows.find((row: Row) => row.id === id)?.contained ?? null) : null;
+  return kind === 'row' && piece.kind === 'header'
+    ? (piece.rows.find((row: Row) => row.id === id)?.contained ?? null)
+    : null;
 }
 
-function slotRules(context: CompileContext, owner: Owner, slot: string, kind: SlotKind, inherited: InheritedBase): ConditionalRule[] {
+function slotRules(
+  context: CompileContext,
+  owner: Owner,
+  slot: string,
+  kind: SlotKind,
+  inherited: InheritedBase,
+): ConditionalRule[] {
   const look: SlotLook = effectiveLook(context.site, { owner: owner.id, slot });
   const pruned = pruneCandidates(context.site, kind, look, listCandidates(context.site, kind, look));
   const marks = readMarks(context, pruned);
   const candidates = shownCandidates(context, marks?.candidates ?? pruned, marks);
   const contained = containedOf(owner);
   const part = findPart(context.site, owner.id);
-  const slotContext: SlotContext = { context, owner, slot, kind, contained, marks, colours: part?.kind === 'social' ? part.colours : 'look' };
+  const slotContext: SlotContext = {
+    context,
+    owner,
+    slot,
+    kind,
+    contained,
+    marks,
+    colours: part?.kind === 'social' ? part.colours : 'look',
+  };
   const groups = new Map<string, Candidate[]>();
   for (const candidate of candidates) {
     const key = `${candidate.state} ${candidate.level} ${candidate.band}`;
@@ -210,7 +307,12 @@ function wornSlots(site: Site, owner: Owner): [slot: string, kind: SlotKind][] {
   return part ? slots.filter(([slot]) => wearsSlot(site, part, slot)) : slots;
 }
 
-function ownerRules(context: CompileContext, owner: Owner, inherited: InheritedBase, shared: string): readonly ConditionalRule[] {
+function ownerRules(
+  context: CompileContext,
+  owner: Owner,
+  inherited: InheritedBase,
+  shared: string,
+): readonly ConditionalRule[] {
   const { bands, typeStyles } = context.site;
   const slots = wornSlots(context.site, owner);
   const make = () => slots.flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited));

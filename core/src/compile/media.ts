@@ -21,7 +21,9 @@ export function folded(context: CompileContext, rules: Rules): ConditionalRule[]
  * menu stays in the page, every link in sight.
  */
 export function foldedWithScript(context: CompileContext, rules: Rules): ConditionalRule[] {
-  return context.fold ? under(rules, `@media (width < ${context.fold.below}px) and (scripting: enabled)`) : [];
+  return context.fold
+    ? under(rules, `@media (width < ${context.fold.below}px) and (scripting: enabled)`)
+    : [];
 }
 
 /** How a placement is arranged at which widths: in the bar and folded, or always as in a panel. */

@@ -20,10 +20,15 @@ const LINK_OPEN = '[aria-expanded=true],:has(+[aria-expanded=true])';
 
 function stateCondition(context: CompileContext, slot: string, kind: SlotKind, state: State): string {
   if (state === 'rest') return '';
-  if (state === 'scrolled') return `:where([${context.names.scrolledAttribute}]${slot === 'bar' ? '' : ' *'})`;
+  if (state === 'scrolled')
+    return `:where([${context.names.scrolledAttribute}]${slot === 'bar' ? '' : ' *'})`;
   const own = STATE_CONDITIONS[state];
   const around = kind.inside === undefined ? null : state === 'open' ? LINK_OPEN : own;
-  if (around !== null) return `:where(${around.split(',').map((condition) => `${condition} *`).join()}${context.pinnable ? `,[data-pin~=${state}],[data-pin~=${state}] *` : ''})`;
+  if (around !== null)
+    return `:where(${around
+      .split(',')
+      .map((condition) => `${condition} *`)
+      .join()}${context.pinnable ? `,[data-pin~=${state}],[data-pin~=${state}] *` : ''})`;
   const pin = context.pinnable ? `,[data-pin~=${state}]` : '';
   if (slot === 'marker') {
     const around = state === 'current' ? '[aria-current]+*' : `${own},${own}>*`;
@@ -41,14 +46,24 @@ function levelCondition(menuClass: string, level: Level, inside: boolean): strin
 
 /** A slot's selector for one level and state. */
 export function slotSelector(
-  context: CompileContext, owner: { kind: OwnerKind; id: string }, slot: string, level: LevelKey, state: State,
+  context: CompileContext,
+  owner: { kind: OwnerKind; id: string },
+  slot: string,
+  level: LevelKey,
+  state: State,
 ): string {
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   const condition = stateCondition(context, slot, kind, state);
   if (owner.kind === 'header') return context.root + condition;
   if (slot === 'scrim') return within(context, `.${context.names.slotClass(owner.id, 'panel')}::backdrop`);
   const isNested = kind.levels.length > 1 && level !== 'all';
-  const ofLevel = isNested ? levelCondition(context.names.slotClass(owner.id, 'list'), Number(level) as Level, kind.inside !== undefined) : '';
+  const ofLevel = isNested
+    ? levelCondition(
+        context.names.slotClass(owner.id, 'list'),
+        Number(level) as Level,
+        kind.inside !== undefined,
+      )
+    : '';
   return within(context, `.${context.names.slotClass(owner.id, slot)}${ofLevel}${condition}`);
 }
 

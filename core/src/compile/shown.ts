@@ -13,7 +13,12 @@ const hiddenIn = (context: CompileContext, band: string) => context.names.name(`
 /** The classes of something shown only in some bands; null where it shows in all. */
 export function hiddenClasses(context: CompileContext, bands: readonly string[] | undefined): string | null {
   if (bands === undefined) return null;
-  return context.site.bands.filter((band) => !bands.includes(band.id)).map((band) => hiddenIn(context, band.id)).join(' ') || null;
+  return (
+    context.site.bands
+      .filter((band) => !bands.includes(band.id))
+      .map((band) => hiddenIn(context, band.id))
+      .join(' ') || null
+  );
 }
 
 /** The classes of a part's own element. */
@@ -35,11 +40,16 @@ function bandQuery(context: CompileContext, id: string): string {
 export function hidingRules(context: CompileContext): ConditionalRule[] {
   const parts = outputParts(context);
   const shown = [
-    ...context.header.rows.map((row) => row.bands), ...parts.map((part) => part.bands),
-    ...parts.flatMap((part) => (part.kind === 'menu' ? shownLinks(context.site, part).map((item) => item.bands) : [])),
+    ...context.header.rows.map((row) => row.bands),
+    ...parts.map((part) => part.bands),
+    ...parts.flatMap((part) =>
+      part.kind === 'menu' ? shownLinks(context.site, part).map((item) => item.bands) : [],
+    ),
   ];
-  return context.site.bands.filter((band) => shown.some((bands) => bands?.includes(band.id) === false)).map((band) => {
-    const hidden = `.${hiddenIn(context, band.id)}`;
-    return rule(within(context, hidden + hidden), [['display', 'none']], bandQuery(context, band.id));
-  });
+  return context.site.bands
+    .filter((band) => shown.some((bands) => bands?.includes(band.id) === false))
+    .map((band) => {
+      const hidden = `.${hiddenIn(context, band.id)}`;
+      return rule(within(context, hidden + hidden), [['display', 'none']], bandQuery(context, band.id));
+    });
 }

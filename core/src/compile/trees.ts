@@ -20,7 +20,11 @@ export interface HtmlDrawing {
   readonly cleanSvg: string;
 }
 
-export function element(tag: string, attributes: HtmlElement['attributes'], ...children: readonly (HtmlNode | null)[]): HtmlElement {
+export function element(
+  tag: string,
+  attributes: HtmlElement['attributes'],
+  ...children: readonly (HtmlNode | null)[]
+): HtmlElement {
   return { node: 'element', tag, attributes, children: children.filter((child) => child !== null) };
 }
 
@@ -43,6 +47,10 @@ export interface ConditionalRule {
 
 export type Stylesheet = readonly ConditionalRule[];
 
-export function rule(selector: string, declarations: readonly Declaration[], ...conditions: readonly string[]): ConditionalRule {
+export function rule(
+  selector: string,
+  declarations: readonly Declaration[],
+  ...conditions: readonly string[]
+): ConditionalRule {
   return { conditions, rule: { selector, declarations } };
 }

@@ -3,7 +3,15 @@ import { lengthTree, printLength, type LengthValue } from '../document/length.ts
 import { FOCUS_RING, property, type Property, type PropertyId } from '../document/properties.ts';
 import { isDerived, type DerivedSwatch } from '../document/swatch.ts';
 import {
-  isColourValue, ROLES, type ColourValue, type CornersValue, type LineValue, type PaintValue, type Role, type ShadowValue, type Value,
+  isColourValue,
+  ROLES,
+  type ColourValue,
+  type CornersValue,
+  type LineValue,
+  type PaintValue,
+  type Role,
+  type ShadowValue,
+  type Value,
 } from '../document/values.ts';
 import { colourOf, findSwatch, swatchColour, swatchFamily } from '../resolve/colours.ts';
 import { findStack, findTypeface, SYSTEM_FAMILY } from '../text/typefaces.ts';
@@ -33,7 +41,8 @@ const roleVariable = (context: CompileContext, role: Role) => context.names.vari
 
 /** A colour as CSS; links stay links, as custom properties. */
 export function colourCss(context: CompileContext, value: ColourValue): string {
-  if ('literal' in value) return value.literal === 'transparent' ? 'transparent' : formatColour(colourOf(context.site, value));
+  if ('literal' in value)
+    return value.literal === 'transparent' ? 'transparent' : formatColour(colourOf(context.site, value));
   const link = `var(${'swatch' in value ? swatchVariable(context, value.swatch) : roleVariable(context, value.role)})`;
   const percent = Math.round((value.alpha ?? 1) * 1000) / 10;
   return percent === 100 ? link : `color-mix(in srgb, ${link} ${percent}%, transparent)`;
@@ -48,8 +57,18 @@ function lineCss(context: CompileContext, { line }: LineValue): string {
 
 function shadowsCss(context: CompileContext, { shadows }: ShadowValue): string {
   if (shadows.length === 0) return 'none';
-  return shadows.map(({ x, y, blur, spread, inset, colour }) =>
-    [...(inset ? ['inset'] : []), px(x), px(y), px(blur), ...(spread === undefined ? [] : [px(spread)]), colourCss(context, colour)].join(' ')).join(', ');
+  return shadows
+    .map(({ x, y, blur, spread, inset, colour }) =>
+      [
+        ...(inset ? ['inset'] : []),
+        px(x),
+        px(y),
+        px(blur),
+        ...(spread === undefined ? [] : [px(spread)]),
+        colourCss(context, colour),
+      ].join(' '),
+    )
+    .join(', ');
 }
 
 function paintCss(context: CompileContext, { paint }: PaintValue): string {
@@ -59,7 +78,10 @@ function paintCss(context: CompileContext, { paint }: PaintValue): string {
   return `linear-gradient(${paint.gradient.angle}deg, ${stops.join(', ')})`;
 }
 
-const UNIT_CSS = { ms: (value: number) => `${value}ms`, '%': (value: number) => String(value / 100) } as const;
+const UNIT_CSS = {
+  ms: (value: number) => `${value}ms`,
+  '%': (value: number) => String(value / 100),
+} as const;
 
 /** A value of one kind as CSS, without the names it is declared under. */
 function plainCss(context: CompileContext, entry: Property, value: Value): string {
@@ -70,11 +92,16 @@ function plainCss(context: CompileContext, entry: Property, value: Value): strin
     return isColourValue(value) ? colourCss(context, value) : '';
   }
   switch (entry.kind) {
-    case 'family': return familyCss(context, String(value));
-    case 'number': return entry.unit === undefined ? String(value) : UNIT_CSS[entry.unit](Number(value));
-    case 'choice': return entry.choices[String(value)] ?? '';
-    case 'line': return value === FOCUS_RING ? '2px solid currentColor' : 'none';
-    default: return lengthCss(value);
+    case 'family':
+      return familyCss(context, String(value));
+    case 'number':
+      return entry.unit === undefined ? String(value) : UNIT_CSS[entry.unit](Number(value));
+    case 'choice':
+      return entry.choices[String(value)] ?? '';
+    case 'line':
+      return value === FOCUS_RING ? '2px solid currentColor' : 'none';
+    default:
+      return lengthCss(value);
   }
 }
 
@@ -89,11 +116,26 @@ export function valueDeclarations(context: CompileContext, id: PropertyId, value
   if (entry.kind === 'corners') return cornerDeclarations(entry, value as LengthValue | CornersValue);
   const css = plainCss(context, entry, value);
   switch (id) {
-    case 'blur': return [['backdrop-filter', css === '0' ? 'none' : `blur(${css})`]];
-    case 'paint': return [['background-image', css], ...(typeof value === 'object' && 'paint' in value && value.paint && 'image' in value.paint ? [['background-repeat', 'no-repeat'] as const] : [])];
+    case 'blur':
+      return [['backdrop-filter', css === '0' ? 'none' : `blur(${css})`]];
+    case 'paint':
+      return [
+        ['background-image', css],
+        ...(typeof value === 'object' && 'paint' in value && value.paint && 'image' in value.paint
+          ? [['background-repeat', 'no-repeat'] as const]
+          : []),
+      ];
     // What grows is drawn at no width where it is hidden; without growing it only fades.
-    case 'markFrom': return [[context.names.variable('mark-hidden'), value === 'at once' ? '1' : '0 1'], ['transform-origin', css]];
-    default: return entry.css.map((name): Declaration => [name.startsWith('--') ? context.names.variable(name.slice(2)) : name, css]);
+    case 'markFrom':
+      return [
+        [context.names.variable('mark-hidden'), value === 'at once' ? '1' : '0 1'],
+        ['transform-origin', css],
+      ];
+    default:
+      return entry.css.map((name): Declaration => [
+        name.startsWith('--') ? context.names.variable(name.slice(2)) : name,
+        css,
+      ]);
   }
 }
 
@@ -107,10 +149,14 @@ function swatchCss(context: CompileContext, id: string): string {
 function derivedCss(context: CompileContext, { from, change, by, with: other }: DerivedSwatch): string {
   const base = `var(${swatchVariable(context, from)})`;
   switch (change) {
-    case 'lighter': return `color-mix(in oklab, ${base}, white ${by}%)`;
-    case 'darker': return `color-mix(in oklab, ${base}, black ${by}%)`;
-    case 'thinner': return `color-mix(in srgb, ${base} ${100 - by}%, transparent)`;
-    case 'mixed': return `color-mix(in oklab, ${base}, var(${swatchVariable(context, other ?? from)}) ${by}%)`;
+    case 'lighter':
+      return `color-mix(in oklab, ${base}, white ${by}%)`;
+    case 'darker':
+      return `color-mix(in oklab, ${base}, black ${by}%)`;
+    case 'thinner':
+      return `color-mix(in srgb, ${base} ${100 - by}%, transparent)`;
+    case 'mixed':
+      return `color-mix(in oklab, ${base}, var(${swatchVariable(context, other ?? from)}) ${by}%)`;
   }
 }
 
@@ -125,13 +171,16 @@ export function paletteDeclarations(context: CompileContext, css: string): Decla
   ];
   const family = new Set(named.flatMap((id) => [...swatchFamily(site, id)]));
   return [
-    ...site.palette.filter(({ id }) => family.has(id)).map(({ id }): Declaration => [swatchVariable(context, id), swatchCss(context, id)]),
+    ...site.palette
+      .filter(({ id }) => family.has(id))
+      .map(({ id }): Declaration => [swatchVariable(context, id), swatchCss(context, id)]),
     ...roles.map((role): Declaration => [roleVariable(context, role), colourCss(context, site.roles[role])]),
   ];
 }
 
 /** The custom properties a text of CSS reads. */
-const variablesIn = (css: string): ReadonlySet<string> => new Set([...css.matchAll(/var\((--[\w-]+)\)/g)].map((match) => match[1] ?? ''));
+const variablesIn = (css: string): ReadonlySet<string> =>
+  new Set([...css.matchAll(/var\((--[\w-]+)\)/g)].map((match) => match[1] ?? ''));
 
 function usedRoles(context: CompileContext, variables: ReadonlySet<string>): Role[] {
   const used = new Set<Role>();

@@ -35,8 +35,16 @@ export const SLOTS = {
 } as const satisfies Record<OwnerKind, Record<string, SlotKind>>;
 
 export const PART_LABELS = {
-  logo: 'Logo', menu: 'Menu', button: 'Call to action', search: 'Search', social: 'Social links', text: 'Text', image: 'Image', rule: 'Rule',
-  shortcut: 'Icon link', opener: 'Opener',
+  logo: 'Logo',
+  menu: 'Menu',
+  button: 'Call to action',
+  search: 'Search',
+  social: 'Social links',
+  text: 'Text',
+  image: 'Image',
+  rule: 'Rule',
+  shortcut: 'Icon link',
+  opener: 'Opener',
 } as const satisfies Record<PartKindName, string>;
 
 /** The slots of one kind of owner, by id. */

@@ -16,12 +16,25 @@ export interface Fault {
 
 type Check = (value: unknown) => string | null;
 
-const text = (max: number, min = 0): Check => (value) =>
-  (typeof value === 'string' && value.length <= max && value.length >= min ? null : `text of at most ${max} characters`);
-const id: Check = (value) => (typeof value === 'string' && ID.test(value) ? null : 'an id of letters, digits, - and _, at most 64 characters');
-const literal = (wanted: unknown): Check => (value) => (value === wanted ? null : JSON.stringify(wanted));
+const text =
+  (max: number, min = 0): Check =>
+  (value) =>
+    typeof value === 'string' && value.length <= max && value.length >= min
+      ? null
+      : `text of at most ${max} characters`;
+const id: Check = (value) =>
+  typeof value === 'string' && ID.test(value)
+    ? null
+    : 'an id of letters, digits, - and _, at most 64 characters';
+const literal =
+  (wanted: unknown): Check =>
+  (value) =>
+    value === wanted ? null : JSON.stringify(wanted);
 const flag: Check = (value) => (typeof value === 'boolean' ? null : 'true or false');
-const matching = (pattern: RegExp, allowed: string): Check => (value) => (typeof value === 'string' && pattern.test(value) ? null : allowed);
+const matching =
+  (pattern: RegExp, allowed: string): Check =>
+  (value) =>
+    typeof value === 'string' && pattern.test(value) ? null : allowed;
 const url: Check = (value) => {
   const refused = typeof value === 'string' ? refuseUrl(value) : 'text is expected';
   return refused === null ? null : `a link address; ${refused}`;
@@ -32,8 +45,16 @@ const IMAGE_DATA = /^data:image\/(?:png|jpeg|webp|gif|avif);base64,[A-Za-z0-9+/]
 
 /** Why a value is no picture that may be shown, or null. */
 export const pictureFault: Check = (value) => {
-  if (typeof value === 'string' && value.startsWith('data:') && value.length <= LIMITS.image && IMAGE_DATA.test(value)) return null;
-  return url(value) === null ? null : `a picture’s address, or a PNG, JPEG, WebP, AVIF or GIF as data of at most ${LIMITS.image} characters`;
+  if (
+    typeof value === 'string' &&
+    value.startsWith('data:') &&
+    value.length <= LIMITS.image &&
+    IMAGE_DATA.test(value)
+  )
+    return null;
+  return url(value) === null
+    ? null
+    : `a picture’s address, or a PNG, JPEG, WebP, AVIF or GIF as data of at most ${LIMITS.image} characters`;
 };
 
 /** `rel` and class tokens (HTML, section 2.3.7). */
@@ -51,7 +72,13 @@ const TARGETS: Readonly<Record<string, { required: Fields; optional?: Fields }>>
   none: { required: {} },
 };
 
-function recordFaults(value: unknown, path: readonly string[], required: Fields, optional: Fields, faults: Fault[]): value is Record<string, unknown> {
+function recordFaults(
+  value: unknown,
+  path: readonly string[],
+  required: Fields,
+  optional: Fields,
+  faults: Fault[],
+): value is Record<string, unknown> {
   if (!isRecord(value)) {
     faults.push({ path, allowed: 'an object' });
     return false;
@@ -63,7 +90,9 @@ function recordFaults(value: unknown, path: readonly string[], required: Fields,
   for (const key in value) {
     if (Object.hasOwn(required, key)) continue;
     const check = Object.hasOwn(optional, key) ? optional[key] : undefined;
-    const allowed = check ? check(value[key]) : `only the keys ${[...Object.keys(required), ...Object.keys(optional)].join(', ')}`;
+    const allowed = check
+      ? check(value[key])
+      : `only the keys ${[...Object.keys(required), ...Object.keys(optional)].join(', ')}`;
     if (allowed !== null) faults.push({ path: check ? [...path, key] : path, allowed });
   }
   return true;
@@ -81,16 +110,27 @@ export function targetFaults(value: unknown, path: readonly string[] = []): Faul
 
 /** Which bands something shows in. */
 export const bandIds: Check = (value) =>
-  (Array.isArray(value) && value.length > 0 && value.length <= 8 && value.every((entry) => id(entry) === null) ? null : 'a list of the ids of 1 to 8 bands');
+  Array.isArray(value) && value.length > 0 && value.length <= 8 && value.every((entry) => id(entry) === null)
+    ? null
+    : 'a list of the ids of 1 to 8 bands';
 
 const ITEM_REQUIRED: Fields = { id, label: text(LIMITS.label), target: () => null, children: () => null };
 
 /** What a link may have besides, with what is allowed there. */
 const ITEM_CHECKS: Readonly<Record<ItemField, Check>> = {
-  role: (value) => ((ITEM_ROLES as readonly unknown[]).includes(value) ? null : `one of ${ITEM_ROLES.join(', ')}`),
-  description: text(LIMITS.label, 1), icon: id, image: pictureFault, imageText: text(LIMITS.label, 1), name: text(LIMITS.label, 1), labelHidden: literal(true),
-  title: text(LIMITS.label, 1), newTab: literal(true), rel: matching(TOKENS, 'words such as nofollow, separated by single spaces'),
-  className: matching(TOKENS, 'class names separated by single spaces'), bands: bandIds,
+  role: (value) =>
+    (ITEM_ROLES as readonly unknown[]).includes(value) ? null : `one of ${ITEM_ROLES.join(', ')}`,
+  description: text(LIMITS.label, 1),
+  icon: id,
+  image: pictureFault,
+  imageText: text(LIMITS.label, 1),
+  name: text(LIMITS.label, 1),
+  labelHidden: literal(true),
+  title: text(LIMITS.label, 1),
+  newTab: literal(true),
+  rel: matching(TOKENS, 'words such as nofollow, separated by single spaces'),
+  className: matching(TOKENS, 'class names separated by single spaces'),
+  bands: bandIds,
 };
 
 /** What is wrong with the links of a menu. Nesting is followed as far as the JSON's own bound lets it. */
@@ -114,24 +154,34 @@ export function itemFaults(items: unknown, path: readonly string[] = []): Fault[
 }
 
 const PAGE_FIELDS: Fields = {
-  id, path: matching(PAGE_PATH, 'a path that starts with /'), title: text(LIMITS.label), listed: flag,
-  sections: (value) => (Array.isArray(value) && value.length <= 1000 ? null : 'a list of at most 1000 sections'),
+  id,
+  path: matching(PAGE_PATH, 'a path that starts with /'),
+  title: text(LIMITS.label),
+  listed: flag,
+  sections: (value) =>
+    Array.isArray(value) && value.length <= 1000 ? null : 'a list of at most 1000 sections',
 };
 const SECTION_FIELDS: Fields = { id: text(LIMITS.label, 1), title: text(LIMITS.label) };
 
 /** What is wrong with the pages of a site. */
 export function pageFaults(pages: unknown): Fault[] {
-  if (!Array.isArray(pages) || pages.length > LIMITS.pages) return [{ path: [], allowed: `a list of 0 to ${LIMITS.pages} entries` }];
+  if (!Array.isArray(pages) || pages.length > LIMITS.pages)
+    return [{ path: [], allowed: `a list of 0 to ${LIMITS.pages} entries` }];
   const faults: Fault[] = [];
   pages.forEach((page: unknown, index) => {
     const path = [String(index)];
     if (!recordFaults(page, path, PAGE_FIELDS, {}, faults) || !Array.isArray(page['sections'])) return;
-    page['sections'].forEach((section: unknown, place) => { recordFaults(section, [...path, 'sections', String(place)], SECTION_FIELDS, {}, faults); });
+    page['sections'].forEach((section: unknown, place) => {
+      recordFaults(section, [...path, 'sections', String(place)], SECTION_FIELDS, {}, faults);
+    });
   });
   return faults;
 }
 
-const hexColour: Check = (value) => (value === null || (typeof value === 'string' && parseColour(value) !== null) ? null : 'a CSS colour or null');
+const hexColour: Check = (value) =>
+  value === null || (typeof value === 'string' && parseColour(value) !== null)
+    ? null
+    : 'a CSS colour or null';
 const nullableId: Check = (value) => (value === null ? null : id(value));
 const SOCIAL_FIELDS: Fields = { id, name: text(LIMITS.label), url, icon: id, colour: hexColour };
 const ENTRY_FIELDS: Fields = { id, text: text(LIMITS.label), icon: nullableId, target: () => null };
@@ -140,11 +190,13 @@ const ENTRY_FIELDS: Fields = { id, text: text(LIMITS.label), icon: nullableId, t
 export const MOST_ENTRIES = 30;
 
 function listFaults(value: unknown, fields: Fields, withTarget: boolean): Fault[] {
-  if (!Array.isArray(value) || value.length > MOST_ENTRIES) return [{ path: [], allowed: `a list of at most ${MOST_ENTRIES}` }];
+  if (!Array.isArray(value) || value.length > MOST_ENTRIES)
+    return [{ path: [], allowed: `a list of at most ${MOST_ENTRIES}` }];
   const faults: Fault[] = [];
   value.forEach((entry: unknown, index) => {
     const path = [String(index)];
-    if (recordFaults(entry, path, fields, {}, faults) && withTarget) faults.push(...targetFaults(entry['target'], [...path, 'target']));
+    if (recordFaults(entry, path, fields, {}, faults) && withTarget)
+      faults.push(...targetFaults(entry['target'], [...path, 'target']));
   });
   return faults;
 }

@@ -24,19 +24,31 @@ interface Known {
 }
 
 const dangling = (path: string, what: string, id: string, known: ReadonlySet<string>): Problem[] =>
-  known.has(id) ? [] : [{
-    code: 'unknown-reference', path, message: `${path}: there is no ${what} with the id "${id}"`, found: describeValue(id),
-    allowed: known.size === 0 ? `nothing: the site has no ${what}` : `the id of a ${what}: ${[...known].slice(0, 8).join(', ')}`,
-  }];
+  known.has(id)
+    ? []
+    : [
+        {
+          code: 'unknown-reference',
+          path,
+          message: `${path}: there is no ${what} with the id "${id}"`,
+          found: describeValue(id),
+          allowed:
+            known.size === 0
+              ? `nothing: the site has no ${what}`
+              : `the id of a ${what}: ${[...known].slice(0, 8).join(', ')}`,
+        },
+      ];
 
 function colourProblems(value: Value | undefined, path: string, known: Known): Problem[] {
   if (typeof value !== 'object') return [];
   if (isTypeLink(value)) return dangling(`${path}/type`, 'type style', value.type, known.types);
-  return coloursIn(value).flatMap((colour) => ('swatch' in colour ? dangling(`${path}/swatch`, 'swatch', colour.swatch, known.swatches) : []));
+  return coloursIn(value).flatMap((colour) =>
+    'swatch' in colour ? dangling(`${path}/swatch`, 'swatch', colour.swatch, known.swatches) : [],
+  );
 }
 
 const familyProblems = (family: string, path: string, known: Known): Problem[] =>
-  (family.startsWith(OWN_PREFIX) ? dangling(path, 'typeface', family, known.faces) : []);
+  family.startsWith(OWN_PREFIX) ? dangling(path, 'typeface', family, known.faces) : [];
 
 function targetProblems(target: Target, path: string, known: Known): Problem[] {
   if (target.kind === 'panel') return dangling(`${path}/panel`, 'panel', target.panel, known.panels);
@@ -55,19 +67,40 @@ function uniqueIds(site: Site): Problem[] {
   const note = (id: string, path: string) => {
     if (seen.has(id)) {
       problems.push({
-        code: 'duplicate-id', path: `${path}/id`, message: `${path}/id: the id "${id}" is used twice`, found: describeValue(id),
+        code: 'duplicate-id',
+        path: `${path}/id`,
+        message: `${path}/id: the id "${id}" is used twice`,
+        found: describeValue(id),
         allowed: 'an id that nothing else in the site has',
       });
     }
     seen.add(id);
   };
-  for (const list of ['palette', 'typefaces', 'typeStyles', 'bands', 'pages', 'icons', 'menus', 'scenes', 'pieces'] as const) {
-    site[list].forEach((entry, index) => { note(entry.id, `/${list}/${index}`); });
+  for (const list of [
+    'palette',
+    'typefaces',
+    'typeStyles',
+    'bands',
+    'pages',
+    'icons',
+    'menus',
+    'scenes',
+    'pieces',
+  ] as const) {
+    site[list].forEach((entry, index) => {
+      note(entry.id, `/${list}/${index}`);
+    });
   }
-  site.menus.forEach((menu, index) => { walkMenu(menu, `/menus/${index}`, ({ item, path }) => { note(item.id, path); }); });
+  site.menus.forEach((menu, index) => {
+    walkMenu(menu, `/menus/${index}`, ({ item, path }) => {
+      note(item.id, path);
+    });
+  });
   site.pieces.forEach((piece, index) => {
     if (piece.kind === 'panel') {
-      piece.parts.forEach((part, place) => { note(part.id, `/pieces/${index}/parts/${place}`); });
+      piece.parts.forEach((part, place) => {
+        note(part.id, `/pieces/${index}/parts/${place}`);
+      });
       return;
     }
     piece.rows.forEach((row, rowIndex) => {
@@ -87,13 +120,26 @@ function bandProblems(site: Site): Problem[] {
     const next = site.bands[index + 1];
     const path = `/bands/${index}/min`;
     if (!next && band.min !== 0) {
-      return [{ code: 'band-order', path, message: `${path}: the narrowest band must start at 0`, found: String(band.min), allowed: '0' }];
+      return [
+        {
+          code: 'band-order',
+          path,
+          message: `${path}: the narrowest band must start at 0`,
+          found: String(band.min),
+          allowed: '0',
+        },
+      ];
     }
     if (next && next.min >= band.min) {
-      return [{
-        code: 'band-order', path, message: `${path}: bands stand widest first, each with its own start`, found: String(band.min),
-        allowed: `more than ${next.min}`,
-      }];
+      return [
+        {
+          code: 'band-order',
+          path,
+          message: `${path}: bands stand widest first, each with its own start`,
+          found: String(band.min),
+          allowed: `more than ${next.min}`,
+        },
+      ];
     }
     return [];
   });
@@ -110,7 +156,8 @@ function lookProblems(site: Site, known: Known): Problem[] {
             if (band !== 'all') problems.push(...dangling(path, 'band', band, known.bands));
             for (const [id, value] of Object.entries(values)) {
               problems.push(...colourProblems(value, `${path}/${id}`, known));
-              if (id === 'family' && typeof value === 'string') problems.push(...familyProblems(value, `${path}/${id}`, known));
+              if (id === 'family' && typeof value === 'string')
+                problems.push(...familyProblems(value, `${path}/${id}`, known));
             }
           }
         }
@@ -122,17 +169,29 @@ function lookProblems(site: Site, known: Known): Problem[] {
 
 /** A part's references. The link a menu starts from may be gone: then nothing is shown, and a check says so. */
 function partProblems(part: Part, at: string, known: Known): Problem[] {
-  const icon = (id: string | null, path: string) => (id === null ? [] : dangling(path, 'icon', id, known.icons));
+  const icon = (id: string | null, path: string) =>
+    id === null ? [] : dangling(path, 'icon', id, known.icons);
   switch (part.kind) {
-    case 'menu': return dangling(`${at}/menu`, 'menu', part.menu, known.menus);
-    case 'opener': return dangling(`${at}/panel`, 'panel', part.panel, known.panels);
-    case 'button': case 'image': return targetProblems(part.target, `${at}/target`, known);
-    case 'shortcut': return [...targetProblems(part.target, `${at}/target`, known), ...icon(part.icon, `${at}/icon`)];
-    case 'social': return part.links.flatMap((link, index) => icon(link.icon, `${at}/links/${index}/icon`));
-    case 'text': return part.entries.flatMap((entry, index) => [
-      ...targetProblems(entry.target, `${at}/entries/${index}/target`, known), ...icon(entry.icon, `${at}/entries/${index}/icon`),
-    ]);
-    case 'logo': case 'search': case 'rule': return [];
+    case 'menu':
+      return dangling(`${at}/menu`, 'menu', part.menu, known.menus);
+    case 'opener':
+      return dangling(`${at}/panel`, 'panel', part.panel, known.panels);
+    case 'button':
+    case 'image':
+      return targetProblems(part.target, `${at}/target`, known);
+    case 'shortcut':
+      return [...targetProblems(part.target, `${at}/target`, known), ...icon(part.icon, `${at}/icon`)];
+    case 'social':
+      return part.links.flatMap((link, index) => icon(link.icon, `${at}/links/${index}/icon`));
+    case 'text':
+      return part.entries.flatMap((entry, index) => [
+        ...targetProblems(entry.target, `${at}/entries/${index}/target`, known),
+        ...icon(entry.icon, `${at}/entries/${index}/icon`),
+      ]);
+    case 'logo':
+    case 'search':
+    case 'rule':
+      return [];
   }
 }
 
@@ -141,10 +200,19 @@ const shownProblems = (bands: readonly string[] | undefined, at: string, known: 
 
 function pieceProblems(site: Site, known: Known): Problem[] {
   const folds = site.pieces.flatMap((piece, index) =>
-    (piece.kind === 'header' && piece.foldBand !== null ? dangling(`/pieces/${index}/foldBand`, 'band', piece.foldBand, known.bands) : []));
-  const rows = site.pieces.flatMap((piece, index) => (piece.kind === 'header'
-    ? piece.rows.flatMap((row, place) => shownProblems(row.bands, `/pieces/${index}/rows/${place}`, known)) : []));
-  const parts = placedParts(site).flatMap(({ part, path }) => [...partProblems(part, path, known), ...shownProblems(part.bands, path, known)]);
+    piece.kind === 'header' && piece.foldBand !== null
+      ? dangling(`/pieces/${index}/foldBand`, 'band', piece.foldBand, known.bands)
+      : [],
+  );
+  const rows = site.pieces.flatMap((piece, index) =>
+    piece.kind === 'header'
+      ? piece.rows.flatMap((row, place) => shownProblems(row.bands, `/pieces/${index}/rows/${place}`, known))
+      : [],
+  );
+  const parts = placedParts(site).flatMap(({ part, path }) => [
+    ...partProblems(part, path, known),
+    ...shownProblems(part.bands, path, known),
+  ]);
   return [...folds, ...rows, ...parts];
 }
 
@@ -157,14 +225,22 @@ function menuProblems(site: Site, known: Known): Problem[] {
       problems.push(...itemProblems(item, path, known));
       if (depth > LIMITS.depth) {
         problems.push({
-          code: 'too-deep', path, message: `${path}: links are nested ${depth} deep`, found: `depth ${depth}`, allowed: `at most ${LIMITS.depth}`,
+          code: 'too-deep',
+          path,
+          message: `${path}: links are nested ${depth} deep`,
+          found: `depth ${depth}`,
+          allowed: `at most ${LIMITS.depth}`,
         });
       }
     });
   });
   if (count > LIMITS.links) {
     problems.push({
-      code: 'too-many', path: '/menus', message: `/menus: ${count} links in all`, found: `${count} links`, allowed: `at most ${LIMITS.links}`,
+      code: 'too-many',
+      path: '/menus',
+      message: `/menus: ${count} links in all`,
+      found: `${count} links`,
+      allowed: `at most ${LIMITS.links}`,
     });
   }
   return problems;
@@ -174,14 +250,32 @@ function menuProblems(site: Site, known: Known): Problem[] {
 export function checkIntegrity(site: Site): Problem[] {
   const ids = (list: readonly { id: string }[]) => new Set(list.map((entry) => entry.id));
   const known: Known = {
-    swatches: ids(site.palette), pages: ids(site.pages), bands: ids(site.bands), menus: ids(site.menus),
-    icons: ids(site.icons), types: ids(site.typeStyles), faces: ids(site.typefaces),
+    swatches: ids(site.palette),
+    pages: ids(site.pages),
+    bands: ids(site.bands),
+    menus: ids(site.menus),
+    icons: ids(site.icons),
+    types: ids(site.typeStyles),
+    faces: ids(site.typefaces),
     panels: ids(site.pieces.filter((piece) => piece.kind === 'panel')),
   };
-  const roles = Object.entries(site.roles).flatMap(([role, value]) => colourProblems(value, `/roles/${role}`, known));
-  const styles = site.typeStyles.flatMap((style, index) => familyProblems(style.family, `/typeStyles/${index}/family`, known));
+  const roles = Object.entries(site.roles).flatMap(([role, value]) =>
+    colourProblems(value, `/roles/${role}`, known),
+  );
+  const styles = site.typeStyles.flatMap((style, index) =>
+    familyProblems(style.family, `/typeStyles/${index}/family`, known),
+  );
   const circular = [...roleCycles(site.roles), ...swatchProblems(site, known), ...sameLookProblems(site)];
-  return [...uniqueIds(site), ...bandProblems(site), ...roles, ...styles, ...circular, ...lookProblems(site, known), ...pieceProblems(site, known), ...menuProblems(site, known)];
+  return [
+    ...uniqueIds(site),
+    ...bandProblems(site),
+    ...roles,
+    ...styles,
+    ...circular,
+    ...lookProblems(site, known),
+    ...pieceProblems(site, known),
+    ...menuProblems(site, known),
+  ];
 }
 
 function roleCycles(roles: Site['roles']): Problem[] {
@@ -193,30 +287,63 @@ function roleCycles(roles: Site['roles']): Problem[] {
       const value: ColourValue = roles[at as keyof typeof roles];
       at = 'role' in value ? value.role : null;
     }
-    return at === null ? [] : [{
-      code: 'circular', path: `/roles/${start}`, message: `/roles/${start}: the role leads back to itself`, found: [...seen].join(' → '),
-      allowed: 'a swatch, a literal, or a role that ends in one',
-    }];
+    return at === null
+      ? []
+      : [
+          {
+            code: 'circular',
+            path: `/roles/${start}`,
+            message: `/roles/${start}: the role leads back to itself`,
+            found: [...seen].join(' → '),
+            allowed: 'a swatch, a literal, or a role that ends in one',
+          },
+        ];
   });
 }
 
-const circle = (path: string, what: string, found: string, allowed: string): Problem => ({ code: 'circular', path, message: `${path}: ${what}`, found, allowed });
+const circle = (path: string, what: string, found: string, allowed: string): Problem => ({
+  code: 'circular',
+  path,
+  message: `${path}: ${what}`,
+  found,
+  allowed,
+});
 
 /** Swatches follow swatches that are there, and none follows itself. */
 function swatchProblems(site: Site, known: Known): Problem[] {
   const byId = new Map(site.palette.map((swatch) => [swatch.id, swatch]));
   const made = (id: string): string[] => {
     const swatch = byId.get(id);
-    return swatch && isDerived(swatch) ? [swatch.from, ...(swatch.with === undefined ? [] : [swatch.with])] : [];
+    return swatch && isDerived(swatch)
+      ? [swatch.from, ...(swatch.with === undefined ? [] : [swatch.with])]
+      : [];
   };
   return site.palette.flatMap((swatch, index) => {
     if (!isDerived(swatch)) return [];
     const path = `/palette/${index}`;
-    const gone = [...dangling(`${path}/from`, 'swatch', swatch.from, known.swatches), ...(swatch.with === undefined ? [] : dangling(`${path}/with`, 'swatch', swatch.with, known.swatches))];
+    const gone = [
+      ...dangling(`${path}/from`, 'swatch', swatch.from, known.swatches),
+      ...(swatch.with === undefined ? [] : dangling(`${path}/with`, 'swatch', swatch.with, known.swatches)),
+    ];
     const ancestors = new Set(made(swatch.id));
     for (const id of ancestors) for (const further of made(id)) ancestors.add(further);
-    if (ancestors.has(swatch.id)) gone.push(circle(path, `the swatch ${swatch.name} is made of itself`, [...ancestors].join(' → '), 'a swatch that ends in a colour of its own'));
-    if (swatch.change === 'mixed' && swatch.with === undefined) gone.push({ code: 'shape', path: `${path}/with`, message: `${path}/with: a mixed swatch needs another one`, found: 'nothing', allowed: 'the id of a swatch' });
+    if (ancestors.has(swatch.id))
+      gone.push(
+        circle(
+          path,
+          `the swatch ${swatch.name} is made of itself`,
+          [...ancestors].join(' → '),
+          'a swatch that ends in a colour of its own',
+        ),
+      );
+    if (swatch.change === 'mixed' && swatch.with === undefined)
+      gone.push({
+        code: 'shape',
+        path: `${path}/with`,
+        message: `${path}/with: a mixed swatch needs another one`,
+        found: 'nothing',
+        allowed: 'the id of a swatch',
+      });
     return gone;
   });
 }
@@ -227,13 +354,34 @@ function sameLookProblems(site: Site): Problem[] {
   const next = new Map(site.sameLooks.map((entry) => [key(entry), entry.as]));
   return site.sameLooks.flatMap((entry, index) => {
     const path = `/sameLooks/${index}`;
-    const gone = [entry, entry.as].filter((ref) => slotKind(site, ref) === null).map((ref): Problem => ({
-      code: 'unknown-reference', path, message: `${path}: there is no slot "${ref.slot}" at "${ref.owner}"`, found: key(ref), allowed: 'a slot of a piece, row or part of this site',
-    }));
+    const gone = [entry, entry.as]
+      .filter((ref) => slotKind(site, ref) === null)
+      .map((ref): Problem => ({
+        code: 'unknown-reference',
+        path,
+        message: `${path}: there is no slot "${ref.slot}" at "${ref.owner}"`,
+        found: key(ref),
+        allowed: 'a slot of a piece, row or part of this site',
+      }));
     const seen = new Set<string>();
-    for (let at: { owner: string; slot: string } | undefined = entry; at && !seen.has(key(at)); at = next.get(key(at))) seen.add(key(at));
+    for (
+      let at: { owner: string; slot: string } | undefined = entry;
+      at && !seen.has(key(at));
+      at = next.get(key(at))
+    )
+      seen.add(key(at));
     const last = [...seen].at(-1);
     const back = last === undefined ? undefined : next.get(last);
-    return back && seen.has(key(back)) ? [...gone, circle(path, 'the look leads back to itself', [...seen].join(' → '), 'a slot that has a look of its own')] : gone;
+    return back && seen.has(key(back))
+      ? [
+          ...gone,
+          circle(
+            path,
+            'the look leads back to itself',
+            [...seen].join(' → '),
+            'a slot that has a look of its own',
+          ),
+        ]
+      : gone;
   });
 }

@@ -8,7 +8,8 @@ export const LENGTH_UNITS = ['px', 'rem', 'em', 'vw', '%'] as const;
 export type LengthUnit = (typeof LENGTH_UNITS)[number];
 
 /** Whether a value of a look can be a length. */
-export const isLength = (value: unknown): value is LengthValue => typeof value === 'number' || typeof value === 'string';
+export const isLength = (value: unknown): value is LengthValue =>
+  typeof value === 'number' || typeof value === 'string';
 
 /** What relative units count in, in px. */
 export interface LengthBasis {
@@ -34,9 +35,13 @@ export type LengthTree =
   | { readonly op: '+' | '-' | '*' | '/'; readonly left: LengthTree; readonly right: LengthTree }
   | { readonly op: FunctionName; readonly of: readonly LengthTree[] };
 
-const TOKEN = /\s*(?:(\d+(?:\.\d{1,4})?|\.\d{1,4})(px|rem|em|vw|%)?(?![\w.%])|(clamp|min|max|calc)\(|([-+*/(),]))/y;
+const TOKEN =
+  /\s*(?:(\d+(?:\.\d{1,4})?|\.\d{1,4})(px|rem|em|vw|%)?(?![\w.%])|(clamp|min|max|calc)\(|([-+*/(),]))/y;
 
-type Token = { readonly amount: number; readonly unit: LengthUnit | '' } | { readonly call: FunctionName } | { readonly sign: string };
+type Token =
+  | { readonly amount: number; readonly unit: LengthUnit | '' }
+  | { readonly call: FunctionName }
+  | { readonly sign: string };
 
 function tokens(text: string): Result<Token[], string> {
   const found: Token[] = [];
@@ -46,7 +51,8 @@ function tokens(text: string): Result<Token[], string> {
     const at = pattern.lastIndex;
     const match = pattern.exec(trimmed);
     if (!match) return fail(`“${trimmed.slice(at).trim().slice(0, 20)}” is not understood`);
-    if (match[1] !== undefined) found.push({ amount: Number(match[1]), unit: (match[2] ?? '') as LengthUnit });
+    if (match[1] !== undefined)
+      found.push({ amount: Number(match[1]), unit: (match[2] ?? '') as LengthUnit });
     else if (match[3] !== undefined) found.push({ call: match[3] as FunctionName });
     else found.push({ sign: match[4] ?? '' });
   }
@@ -80,13 +86,15 @@ class Reader {
 
   private sum(depth: number): LengthTree {
     let left = this.product(depth);
-    for (let op = this.sign('+', '-'); op; op = this.sign('+', '-')) left = { op: op as '+', left, right: this.product(depth) };
+    for (let op = this.sign('+', '-'); op; op = this.sign('+', '-'))
+      left = { op: op as '+', left, right: this.product(depth) };
     return left;
   }
 
   private product(depth: number): LengthTree {
     let left = this.atom(depth);
-    for (let op = this.sign('*', '/'); op; op = this.sign('*', '/')) left = { op: op as '*', left, right: this.atom(depth) };
+    for (let op = this.sign('*', '/'); op; op = this.sign('*', '/'))
+      left = { op: op as '*', left, right: this.atom(depth) };
     return left;
   }
 
@@ -94,7 +102,9 @@ class Reader {
     if (depth > MOST.depth) throw new SyntaxError('it is nested too deep');
     if (this.sign('-')) {
       const tree = this.atom(depth + 1);
-      return tree.op === 'amount' ? { ...tree, amount: -tree.amount } : { op: '*', left: { op: 'amount', amount: -1, unit: '' }, right: tree };
+      return tree.op === 'amount'
+        ? { ...tree, amount: -tree.amount }
+        : { op: '*', left: { op: 'amount', amount: -1, unit: '' }, right: tree };
     }
     if (this.sign('(')) return this.closed(this.sum(depth + 1));
     const token = this.list[this.at++];
@@ -111,7 +121,8 @@ class Reader {
   private arguments(op: FunctionName, depth: number): LengthTree {
     const of = [this.sum(depth + 1)];
     while (this.sign(',')) of.push(this.sum(depth + 1));
-    if (op === 'clamp' && of.length !== 3) throw new SyntaxError('clamp() takes three lengths: least, wished for, most');
+    if (op === 'clamp' && of.length !== 3)
+      throw new SyntaxError('clamp() takes three lengths: least, wished for, most');
     if (op === 'calc' && of.length !== 1) throw new SyntaxError('calc() takes one length');
     return this.closed({ op, of });
   }
@@ -157,7 +168,8 @@ const MOST_KNOWN = 2000;
 
 /** A stored length as a tree; null where it is none. */
 export function lengthTree(value: LengthValue): LengthTree | null {
-  if (typeof value === 'number') return Number.isFinite(value) ? { op: 'amount', amount: value, unit: 'px' } : null;
+  if (typeof value === 'number')
+    return Number.isFinite(value) ? { op: 'amount', amount: value, unit: 'px' } : null;
   const before = known.get(value);
   if (before !== undefined) return before;
   const parsed = parseLength(value);
@@ -180,26 +192,41 @@ export function unitsOf(tree: LengthTree): LengthUnit[] {
 
 function toAmount(tree: LengthTree, basis: LengthBasis): number {
   if (tree.op === 'amount') {
-    const factor = { '': 1, px: 1, rem: ROOT_SIZE, em: basis.fontSize, vw: (basis.width ?? USUAL_WIDTH) / 100, '%': (basis.whole ?? 0) / 100 }[tree.unit];
+    const factor = {
+      '': 1,
+      px: 1,
+      rem: ROOT_SIZE,
+      em: basis.fontSize,
+      vw: (basis.width ?? USUAL_WIDTH) / 100,
+      '%': (basis.whole ?? 0) / 100,
+    }[tree.unit];
     return tree.amount * factor;
   }
   if ('of' in tree) {
     const amounts = tree.of.map((entry) => toAmount(entry, basis));
     switch (tree.op) {
-      case 'min': return Math.min(...amounts);
-      case 'max': return Math.max(...amounts);
+      case 'min':
+        return Math.min(...amounts);
+      case 'max':
+        return Math.max(...amounts);
       // CSS Values 4, section 10.4: where least and most cross, the least wins.
-      case 'clamp': return Math.max(amounts[0] ?? 0, Math.min(amounts[1] ?? 0, amounts[2] ?? 0));
-      case 'calc': return amounts[0] ?? 0;
+      case 'clamp':
+        return Math.max(amounts[0] ?? 0, Math.min(amounts[1] ?? 0, amounts[2] ?? 0));
+      case 'calc':
+        return amounts[0] ?? 0;
     }
   }
   const left = toAmount(tree.left, basis);
   const right = toAmount(tree.right, basis);
   switch (tree.op) {
-    case '+': return left + right;
-    case '-': return left - right;
-    case '*': return left * right;
-    case '/': return right === 0 ? 0 : left / right;
+    case '+':
+      return left + right;
+    case '-':
+      return left - right;
+    case '*':
+      return left * right;
+    case '/':
+      return right === 0 ? 0 : left / right;
   }
 }
 
@@ -212,7 +239,12 @@ export function toPixels(value: LengthValue, basis: LengthBasis): number {
 const round = (amount: number) => String(Math.round(amount * 10_000) / 10_000);
 
 function print(tree: LengthTree, outer: number): string {
-  if (tree.op === 'amount') return tree.unit === '' ? round(tree.amount) : tree.amount === 0 && outer === 0 ? '0' : `${round(tree.amount)}${tree.unit}`;
+  if (tree.op === 'amount')
+    return tree.unit === ''
+      ? round(tree.amount)
+      : tree.amount === 0 && outer === 0
+        ? '0'
+        : `${round(tree.amount)}${tree.unit}`;
   if ('of' in tree) return `${tree.op}(${tree.of.map((entry) => print(entry, 1)).join(', ')})`;
   const strength = tree.op === '+' || tree.op === '-' ? 1 : 2;
   const inner = `${print(tree.left, strength)} ${tree.op} ${print(tree.right, strength + 1)}`;

@@ -15,7 +15,11 @@ export const LINE_STYLES = ['solid', 'dashed', 'dotted', 'double'] as const;
 
 /** A line along an edge, in px; null where there is none. */
 export interface LineValue {
-  readonly line: { readonly width: number; readonly style: (typeof LINE_STYLES)[number]; readonly colour: ColourValue } | null;
+  readonly line: {
+    readonly width: number;
+    readonly style: (typeof LINE_STYLES)[number];
+    readonly colour: ColourValue;
+  } | null;
 }
 
 /** One shadow; distances in px. */
@@ -63,21 +67,30 @@ export function isTypeLink(value: unknown): value is TypeLink {
 }
 
 /** A keyword is text; so are families and lengths with a unit. */
-export type Value = ColourValue | LengthValue | LineValue | ShadowValue | PaintValue | CornersValue | TypeLink;
+export type Value =
+  ColourValue | LengthValue | LineValue | ShadowValue | PaintValue | CornersValue | TypeLink;
 
 export function isColourValue(value: unknown): value is ColourValue {
-  return typeof value === 'object' && value !== null && ('swatch' in value || 'role' in value || 'literal' in value);
+  return (
+    typeof value === 'object' &&
+    value !== null &&
+    ('swatch' in value || 'role' in value || 'literal' in value)
+  );
 }
 
 /** The same value with every colour in it changed; the same object where nothing changes. */
 export function mapColours(value: Value, change: (colour: ColourValue) => ColourValue): Value {
   if (typeof value !== 'object') return value;
   if (isColourValue(value)) return change(value);
-  if ('line' in value) return value.line ? { line: { ...value.line, colour: change(value.line.colour) } } : value;
-  if ('shadows' in value) return { shadows: value.shadows.map((shadow) => ({ ...shadow, colour: change(shadow.colour) })) };
+  if ('line' in value)
+    return value.line ? { line: { ...value.line, colour: change(value.line.colour) } } : value;
+  if ('shadows' in value)
+    return { shadows: value.shadows.map((shadow) => ({ ...shadow, colour: change(shadow.colour) })) };
   if ('paint' in value && value.paint && 'gradient' in value.paint) {
     const { angle, stops } = value.paint.gradient;
-    return { paint: { gradient: { angle, stops: stops.map((stop) => ({ ...stop, colour: change(stop.colour) })) } } };
+    return {
+      paint: { gradient: { angle, stops: stops.map((stop) => ({ ...stop, colour: change(stop.colour) })) } },
+    };
   }
   return value;
 }

@@ -33,7 +33,10 @@ export const headerParts = memoise((header: Header): readonly Part[] => header.r
 /** The panel that a header's first opener opens; null where it has none. */
 export function openedPanel(site: Site, header: Header): Panel | null {
   const opener = headerParts(header).find((part) => part.kind === 'opener');
-  return site.pieces.find((piece) => piece.kind === 'panel' && piece.id === opener?.panel) as Panel | undefined ?? null;
+  return (
+    (site.pieces.find((piece) => piece.kind === 'panel' && piece.id === opener?.panel) as
+      Panel | undefined) ?? null
+  );
 }
 
 /** A part with the piece it stands in and its JSON Pointer. */
@@ -44,14 +47,26 @@ export interface PlacedPart {
 }
 
 /** Every part of every piece in document order. */
-export const placedParts = memoise((site: Site): readonly PlacedPart[] => site.pieces.flatMap((piece, index): PlacedPart[] => {
-  const path = `/pieces/${index}`;
-  if (piece.kind === 'panel') return piece.parts.map((part, place) => ({ part, piece, path: `${path}/parts/${place}` }));
-  return piece.rows.flatMap((row, place) => ZONES.flatMap((zone) =>
-    row.zones[zone].map((part, at) => ({ part, piece, path: `${path}/rows/${place}/zones/${zone}/${at}` }))));
-}));
+export const placedParts = memoise((site: Site): readonly PlacedPart[] =>
+  site.pieces.flatMap((piece, index): PlacedPart[] => {
+    const path = `/pieces/${index}`;
+    if (piece.kind === 'panel')
+      return piece.parts.map((part, place) => ({ part, piece, path: `${path}/parts/${place}` }));
+    return piece.rows.flatMap((row, place) =>
+      ZONES.flatMap((zone) =>
+        row.zones[zone].map((part, at) => ({
+          part,
+          piece,
+          path: `${path}/rows/${place}/zones/${zone}/${at}`,
+        })),
+      ),
+    );
+  }),
+);
 
-const partsById = memoise((site: Site): ReadonlyMap<string, Part> => new Map(placedParts(site).map(({ part }) => [part.id, part])));
+const partsById = memoise(
+  (site: Site): ReadonlyMap<string, Part> => new Map(placedParts(site).map(({ part }) => [part.id, part])),
+);
 
 /** A part of any piece by its id. */
 export function findPart(site: Site, id: string): Part | null {
@@ -72,7 +87,9 @@ export interface Placement {
 
 /** Where a menu is placed, in document order. */
 export function placementsOf(site: Site, menu: string): Placement[] {
-  return placedParts(site).flatMap(({ part, piece }) => (part.kind === 'menu' && part.menu === menu ? [{ part, piece }] : []));
+  return placedParts(site).flatMap(({ part, piece }) =>
+    part.kind === 'menu' && part.menu === menu ? [{ part, piece }] : [],
+  );
 }
 
 const shownByPart = memoise((_site: Site) => new Map<MenuPart, readonly MenuItem[]>());
@@ -97,7 +114,9 @@ export function shownLinks(site: Site, part: MenuPart): readonly MenuItem[] {
 /** The panels a header can open: first, unless openers do not count, the one its menu folds into, then those that buttons and links lead to. */
 export function panelsOf(site: Site, header: Header, withOpeners = true): readonly Panel[] {
   const ids = new Set<string>();
-  const add = (target: Target) => { if (target.kind === 'panel') ids.add(target.panel); };
+  const add = (target: Target) => {
+    if (target.kind === 'panel') ids.add(target.panel);
+  };
   const parts = headerParts(header);
   for (const part of parts) if (withOpeners && part.kind === 'opener') ids.add(part.panel);
   for (const part of parts) {
@@ -125,18 +144,22 @@ export function shownItems(site: Site, part: MenuPart): readonly MenuItem[] {
 function listOwners(site: Site): ReadonlyMap<string, Owner> {
   const owners = new Map<string, Owner>();
   const parts = new Map<Piece, PlacedPart[]>();
-  for (const placed of placedParts(site)) parts.set(placed.piece, [...(parts.get(placed.piece) ?? []), placed]);
+  for (const placed of placedParts(site))
+    parts.set(placed.piece, [...(parts.get(placed.piece) ?? []), placed]);
   site.pieces.forEach((piece, index) => {
     const path = `/pieces/${index}`;
     owners.set(piece.id, { kind: piece.kind, id: piece.id, look: piece.look, piece, row: null, path });
     const own = parts.get(piece) ?? [];
-    const add = ({ part, path: at }: PlacedPart, row: string | null) => { owners.set(part.id, { kind: part.kind, id: part.id, look: part.look, piece, row, path: at }); };
+    const add = ({ part, path: at }: PlacedPart, row: string | null) => {
+      owners.set(part.id, { kind: part.kind, id: part.id, look: part.look, piece, row, path: at });
+    };
     if (piece.kind === 'panel') for (const placed of own) add(placed, null);
-    else piece.rows.forEach((row, place) => {
-      const rowPath = `${path}/rows/${place}`;
-      owners.set(row.id, { kind: 'row', id: row.id, look: row.look, piece, row: null, path: rowPath });
-      for (const placed of own) if (placed.path.startsWith(`${rowPath}/`)) add(placed, row.id);
-    });
+    else
+      piece.rows.forEach((row, place) => {
+        const rowPath = `${path}/rows/${place}`;
+        owners.set(row.id, { kind: 'row', id: row.id, look: row.look, piece, row: null, path: rowPath });
+        for (const placed of own) if (placed.path.startsWith(`${rowPath}/`)) add(placed, row.id);
+      });
   });
   return owners;
 }
@@ -177,7 +200,12 @@ export interface PlacedItem {
 
 /** Calls `visit` for every link of a menu, parents before children, in order. No recursion: depth is not bounded. */
 export function walkMenu(menu: Menu, menuPath: string, visit: (placed: PlacedItem) => void): void {
-  interface Frame { siblings: readonly MenuItem[]; next: number; parent: MenuItem | null; path: string }
+  interface Frame {
+    siblings: readonly MenuItem[];
+    next: number;
+    parent: MenuItem | null;
+    path: string;
+  }
   const stack: Frame[] = [{ siblings: menu.items, next: 0, parent: null, path: `${menuPath}/items` }];
   for (let frame = stack.at(-1); frame; frame = stack.at(-1)) {
     const index = frame.next++;
@@ -194,7 +222,11 @@ export function walkMenu(menu: Menu, menuPath: string, visit: (placed: PlacedIte
 
 function indexItems(site: Site): ReadonlyMap<string, PlacedItem> {
   const items = new Map<string, PlacedItem>();
-  site.menus.forEach((menu, index) => { walkMenu(menu, `/menus/${index}`, (placed) => { items.set(placed.item.id, placed); }); });
+  site.menus.forEach((menu, index) => {
+    walkMenu(menu, `/menus/${index}`, (placed) => {
+      items.set(placed.item.id, placed);
+    });
+  });
   return items;
 }
 
@@ -227,7 +259,9 @@ export function findPage({ pages }: Pick<Site, 'pages'>, id: string): Page | nul
   return indexPages(pages).byId.get(id) ?? null;
 }
 
-const iconsById = memoise((site: Site): ReadonlyMap<string, Icon> => new Map(site.icons.map((icon) => [icon.id, icon])));
+const iconsById = memoise(
+  (site: Site): ReadonlyMap<string, Icon> => new Map(site.icons.map((icon) => [icon.id, icon])),
+);
 
 export function findIcon(site: Site, id: string): Icon | null {
   return iconsById(site).get(id) ?? null;
@@ -235,7 +269,16 @@ export function findIcon(site: Site, id: string): Icon | null {
 
 /** Every id in use anywhere in the site. */
 export const idsOf = memoise((site: Site): ReadonlySet<string> => {
-  const lists = [site.palette, site.typefaces, site.typeStyles, site.bands, site.pages, site.icons, site.menus, site.scenes];
+  const lists = [
+    site.palette,
+    site.typefaces,
+    site.typeStyles,
+    site.bands,
+    site.pages,
+    site.icons,
+    site.menus,
+    site.scenes,
+  ];
   const ids = new Set(lists.flatMap((list) => list.map((entry) => entry.id)));
   for (const id of ownersOf(site).keys()) ids.add(id);
   for (const id of itemsOf(site).keys()) ids.add(id);

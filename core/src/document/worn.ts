@@ -19,7 +19,8 @@ const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
 };
 
 function menuWears(site: Site, part: MenuPart, slot: string): boolean {
-  if (slot === 'submenu' || slot === 'marker') return levelCount(part.levels) > 1 && shownItems(site, part).some((item) => item.children.length > 0);
+  if (slot === 'submenu' || slot === 'marker')
+    return levelCount(part.levels) > 1 && shownItems(site, part).some((item) => item.children.length > 0);
   const test = WORN[slot as MenuSlot];
   return test === undefined || shownLinks(site, part).some(test);
 }
@@ -27,10 +28,20 @@ function menuWears(site: Site, part: MenuPart, slot: string): boolean {
 /** Whether a part shows a slot: nothing is styled that is not there. */
 export function wearsSlot(site: Site, part: Part, slot: string): boolean {
   switch (part.kind) {
-    case 'menu': return menuWears(site, part, slot);
-    case 'logo': return slot !== 'drawing' || part.svg !== null || part.image !== null;
-    case 'text': return slot !== 'contact' || part.entries.some((entry) => entry.target.kind !== NO_TARGET.kind);
-    case 'shortcut': return slot !== 'symbol' || part.icon !== null;
-    case 'button': case 'search': case 'social': case 'image': case 'rule': case 'opener': return true;
+    case 'menu':
+      return menuWears(site, part, slot);
+    case 'logo':
+      return slot !== 'drawing' || part.svg !== null || part.image !== null;
+    case 'text':
+      return slot !== 'contact' || part.entries.some((entry) => entry.target.kind !== NO_TARGET.kind);
+    case 'shortcut':
+      return slot !== 'symbol' || part.icon !== null;
+    case 'button':
+    case 'search':
+    case 'social':
+    case 'image':
+    case 'rule':
+    case 'opener':
+      return true;
   }
 }

@@ -9,5 +9,7 @@ export function applyCheckedPatch(site: Site, patch: JsonPatch): Result<RanEdit>
   const applied = applyPatch(site, patch);
   if (!applied.ok) return applied;
   const loaded = loadSite(applied.value.document);
-  return loaded.ok ? succeed({ site: loaded.value, patch, inverse: applied.value.inverse }) : fail(loaded.error);
+  return loaded.ok
+    ? succeed({ site: loaded.value, patch, inverse: applied.value.inverse })
+    : fail(loaded.error);
 }

@@ -18,7 +18,8 @@ export function startDraft(start: Site): Draft {
     patch: () => patch,
     apply: (...operations) => {
       const applied = applyPatch(site, operations);
-      if (!applied.ok) throw new Error(`An edit made a patch that does not apply: ${applied.error[0]?.message ?? ''}`);
+      if (!applied.ok)
+        throw new Error(`An edit made a patch that does not apply: ${applied.error[0]?.message ?? ''}`);
       site = applied.value.document;
       patch.push(...operations);
     },

@@ -20,14 +20,22 @@ export const EMPTY_HISTORY: History = { undo: [], redo: [] };
 /** The history after one more change. An undo takes from one pile to the other; an edit ends what could be redone. */
 export function recordChange(history: History, change: Change): History {
   switch (change.kind) {
-    case 'edit': return { undo: [...history.undo, change], redo: [] };
-    case 'undo': return { undo: history.undo.slice(0, -1), redo: [...history.redo, flip(change)] };
-    case 'redo': return { undo: [...history.undo, change], redo: history.redo.slice(0, -1) };
+    case 'edit':
+      return { undo: [...history.undo, change], redo: [] };
+    case 'undo':
+      return { undo: history.undo.slice(0, -1), redo: [...history.redo, flip(change)] };
+    case 'redo':
+      return { undo: [...history.undo, change], redo: history.redo.slice(0, -1) };
   }
 }
 
 /** An undone change as it will be redone: the undo's inverse does it again. */
-const flip = (undo: Change): Change => ({ kind: 'edit', label: undo.label, patch: undo.inverse, inverse: undo.patch });
+const flip = (undo: Change): Change => ({
+  kind: 'edit',
+  label: undo.label,
+  patch: undo.inverse,
+  inverse: undo.patch,
+});
 
 /** The history that a log of changes leaves, oldest first. */
 export function replayHistory(changes: readonly Change[]): History {

@@ -30,7 +30,9 @@ function toIndex(segment: string, length: number, end: boolean): number | null {
 function childOf(node: unknown, segment: string): Result<unknown, string> {
   if (Array.isArray(node)) {
     const index = toIndex(segment, node.length, false);
-    return index === null ? fail(`there is no entry ${segment} in a list of ${node.length}`) : succeed(node[index] as unknown);
+    return index === null
+      ? fail(`there is no entry ${segment} in a list of ${node.length}`)
+      : succeed(node[index] as unknown);
   }
   if (isRecord(node) && Object.hasOwn(node, segment)) return succeed(node[segment]);
   return fail(`there is nothing at "${segment}"`);
@@ -43,7 +45,8 @@ export function getAt(document: unknown, pointer: string): Result<unknown> {
   let node = document;
   for (const [index, segment] of segments.entries()) {
     const child = childOf(node, segment);
-    if (!child.ok) return refuse('pointer', toPointer(segments.slice(0, index + 1)), `${pointer}: ${child.error}`);
+    if (!child.ok)
+      return refuse('pointer', toPointer(segments.slice(0, index + 1)), `${pointer}: ${child.error}`);
     node = child.value;
   }
   return succeed(node);
@@ -65,19 +68,29 @@ function changeAt(node: unknown, segments: readonly string[], change: Change): R
   return succeed({ ...(node as object), [segment]: changed.value });
 }
 
-const addTo = (value: unknown): Change => (parent, key) => {
-  if (Array.isArray(parent)) {
-    const index = toIndex(key, parent.length, true);
-    return index === null ? fail(`a list of ${parent.length} has no place ${key}`) : succeed(parent.toSpliced(index, 0, value));
-  }
-  return isRecord(parent) ? succeed({ ...parent, [key]: value }) : fail('only lists and objects can be added to');
-};
+const addTo =
+  (value: unknown): Change =>
+  (parent, key) => {
+    if (Array.isArray(parent)) {
+      const index = toIndex(key, parent.length, true);
+      return index === null
+        ? fail(`a list of ${parent.length} has no place ${key}`)
+        : succeed(parent.toSpliced(index, 0, value));
+    }
+    return isRecord(parent)
+      ? succeed({ ...parent, [key]: value })
+      : fail('only lists and objects can be added to');
+  };
 
-const replaceIn = (value: unknown): Change => (parent, key) => {
-  const old = childOf(parent, key);
-  if (!old.ok) return old;
-  return succeed(Array.isArray(parent) ? parent.with(Number(key), value) : { ...(parent as object), [key]: value });
-};
+const replaceIn =
+  (value: unknown): Change =>
+  (parent, key) => {
+    const old = childOf(parent, key);
+    if (!old.ok) return old;
+    return succeed(
+      Array.isArray(parent) ? parent.with(Number(key), value) : { ...(parent as object), [key]: value },
+    );
+  };
 
 const removeFrom: Change = (parent, key) => {
   const old = childOf(parent, key);
@@ -109,11 +122,15 @@ function settledPath(document: unknown, path: string): string {
 
 function add(document: unknown, path: string, value: unknown): Result<Step> {
   const at = settledPath(document, path);
-  const parentIsList = Array.isArray(((parent) => (parent.ok ? parent.value : null))(getAt(document, at.slice(0, at.lastIndexOf('/')))));
+  const parentIsList = Array.isArray(
+    ((parent) => (parent.ok ? parent.value : null))(getAt(document, at.slice(0, at.lastIndexOf('/')))),
+  );
   const old = parentIsList ? null : getAt(document, at);
   const added = change(document, at, addTo(value));
   if (!added.ok) return added;
-  const inverse: PatchOperation = old?.ok ? { op: 'replace', path: at, value: old.value } : { op: 'remove', path: at };
+  const inverse: PatchOperation = old?.ok
+    ? { op: 'replace', path: at, value: old.value }
+    : { op: 'remove', path: at };
   return succeed({ document: added.value, inverse: [inverse] });
 }
 
@@ -121,7 +138,9 @@ function remove(document: unknown, path: string): Result<Step> {
   const old = getAt(document, path);
   if (!old.ok) return old;
   const removed = change(document, path, removeFrom);
-  return removed.ok ? succeed({ document: removed.value, inverse: [{ op: 'add', path, value: old.value }] }) : removed;
+  return removed.ok
+    ? succeed({ document: removed.value, inverse: [{ op: 'add', path, value: old.value }] })
+    : removed;
 }
 
 function replace(document: unknown, path: string, value: unknown): Result<Step> {
@@ -129,7 +148,9 @@ function replace(document: unknown, path: string, value: unknown): Result<Step> 
   if (!old.ok) return old;
   if (sameJson(old.value, value)) return succeed({ document, inverse: [] });
   const replaced = change(document, path, replaceIn(value));
-  return replaced.ok ? succeed({ document: replaced.value, inverse: [{ op: 'replace', path, value: old.value }] }) : replaced;
+  return replaced.ok
+    ? succeed({ document: replaced.value, inverse: [{ op: 'replace', path, value: old.value }] })
+    : replaced;
 }
 
 function move(document: unknown, from: string, path: string): Result<Step> {
@@ -140,26 +161,36 @@ function move(document: unknown, from: string, path: string): Result<Step> {
   if (!removed.ok) return removed;
   const added = add(removed.value.document, path, value.value);
   if (!added.ok) return added;
-  return succeed({ document: added.value.document, inverse: [...added.value.inverse, ...removed.value.inverse] });
+  return succeed({
+    document: added.value.document,
+    inverse: [...added.value.inverse, ...removed.value.inverse],
+  });
 }
 
 function test(document: unknown, path: string, value: unknown): Result<Step> {
   const found = getAt(document, path);
   if (!found.ok) return found;
-  return sameJson(found.value, value) ? succeed({ document, inverse: [] }) : refuse('patch-test', path, `${path} is no longer what it was`);
+  return sameJson(found.value, value)
+    ? succeed({ document, inverse: [] })
+    : refuse('patch-test', path, `${path} is no longer what it was`);
 }
 
 function applyOperation(document: unknown, operation: PatchOperation): Result<Step> {
   switch (operation.op) {
-    case 'add': return add(document, operation.path, operation.value);
-    case 'remove': return remove(document, operation.path);
-    case 'replace': return replace(document, operation.path, operation.value);
-    case 'move': return move(document, operation.from, operation.path);
+    case 'add':
+      return add(document, operation.path, operation.value);
+    case 'remove':
+      return remove(document, operation.path);
+    case 'replace':
+      return replace(document, operation.path, operation.value);
+    case 'move':
+      return move(document, operation.from, operation.path);
     case 'copy': {
       const value = getAt(document, operation.from);
       return value.ok ? add(document, operation.path, value.value) : value;
     }
-    case 'test': return test(document, operation.path, operation.value);
+    case 'test':
+      return test(document, operation.path, operation.value);
   }
 }
 
@@ -216,7 +247,12 @@ export function guardPatch(document: unknown, patch: JsonPatch): JsonPatch {
 }
 
 const OPERATIONS: Readonly<Record<string, readonly string[]>> = {
-  add: ['path', 'value'], replace: ['path', 'value'], test: ['path', 'value'], remove: ['path'], move: ['from', 'path'], copy: ['from', 'path'],
+  add: ['path', 'value'],
+  replace: ['path', 'value'],
+  test: ['path', 'value'],
+  remove: ['path'],
+  move: ['from', 'path'],
+  copy: ['from', 'path'],
 };
 
 /** Reads an unknown value as a JSON Patch; each problem names the operation's place. */
@@ -225,12 +261,31 @@ export function readPatch(raw: unknown): Result<JsonPatch> {
   const problems = raw.flatMap((operation: unknown, index): Problem[] => {
     const path = `/${index}`;
     if (!isRecord(operation)) return [{ code: 'patch', path, message: `${path}: an operation is an object` }];
-    const fields = typeof operation['op'] === 'string' && Object.hasOwn(OPERATIONS, operation['op']) ? OPERATIONS[operation['op']] : undefined;
-    if (!fields) return [{ code: 'patch', path: `${path}/op`, message: `${path}/op: allowed are ${Object.keys(OPERATIONS).join(', ')}` }];
+    const fields =
+      typeof operation['op'] === 'string' && Object.hasOwn(OPERATIONS, operation['op'])
+        ? OPERATIONS[operation['op']]
+        : undefined;
+    if (!fields)
+      return [
+        {
+          code: 'patch',
+          path: `${path}/op`,
+          message: `${path}/op: allowed are ${Object.keys(OPERATIONS).join(', ')}`,
+        },
+      ];
     return fields.flatMap((field): Problem[] => {
       const value = operation[field];
-      const fine = field === 'value' ? 'value' in operation : typeof value === 'string' && parsePointer(value) !== null;
-      return fine ? [] : [{ code: 'patch', path: `${path}/${field}`, message: `${path}/${field}: ${field === 'value' ? 'a value' : 'a JSON Pointer'} is needed` }];
+      const fine =
+        field === 'value' ? 'value' in operation : typeof value === 'string' && parsePointer(value) !== null;
+      return fine
+        ? []
+        : [
+            {
+              code: 'patch',
+              path: `${path}/${field}`,
+              message: `${path}/${field}: ${field === 'value' ? 'a value' : 'a JSON Pointer'} is needed`,
+            },
+          ];
     });
   });
   return problems.length > 0 ? fail(problems.slice(0, 20)) : succeed(raw as JsonPatch);

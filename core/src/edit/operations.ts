@@ -4,13 +4,46 @@ import type { EditOperation } from './draft.ts';
 import { applyPatch, type JsonPatch } from './json-patch.ts';
 import { setDesign } from './operations/design.ts';
 import { setLook } from './operations/look.ts';
-import { addItems, duplicateItems, importItems, moveItems, removeItems, setItem, stepItems } from './operations/items.ts';
+import {
+  addItems,
+  duplicateItems,
+  importItems,
+  moveItems,
+  removeItems,
+  setItem,
+  stepItems,
+} from './operations/items.ts';
 import { addMenu, duplicateMenu, removeMenu, setMenuName } from './operations/menus.ts';
 import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
-import { addPart, addRow, duplicatePart, movePart, moveRow, removePart, removeRow } from './operations/parts.ts';
-import { addSwatch, importSwatches, moveSwatch, relinkColours, removeSwatch, setRole, setSwatch } from './operations/palette.ts';
-import { addTypeface, addTypeStyle, removeTypeface, removeTypeStyle, setOwner, setSameLook, setSite, setTypeStyle } from './operations/structure.ts';
+import {
+  addPart,
+  addRow,
+  duplicatePart,
+  movePart,
+  moveRow,
+  removePart,
+  removeRow,
+} from './operations/parts.ts';
+import {
+  addSwatch,
+  importSwatches,
+  moveSwatch,
+  relinkColours,
+  removeSwatch,
+  setRole,
+  setSwatch,
+} from './operations/palette.ts';
+import {
+  addTypeface,
+  addTypeStyle,
+  removeTypeface,
+  removeTypeStyle,
+  setOwner,
+  setSameLook,
+  setSite,
+  setTypeStyle,
+} from './operations/structure.ts';
 
 /** Every edit by name. Arguments are plain JSON, so that an edit can be kept, sent and run again on a newer document. */
 export const OPERATIONS = {
@@ -63,7 +96,9 @@ export type OperationName = keyof typeof OPERATIONS;
 export type OperationArgs<Name extends OperationName> = Parameters<(typeof OPERATIONS)[Name]>[1];
 
 /** One edit that can be run on any document: an operation with its arguments. */
-export type Edit = { readonly [Name in OperationName]: { readonly name: Name; readonly args: OperationArgs<Name> } }[OperationName];
+export type Edit = {
+  readonly [Name in OperationName]: { readonly name: Name; readonly args: OperationArgs<Name> };
+}[OperationName];
 
 export interface RanEdit {
   readonly site: Site;

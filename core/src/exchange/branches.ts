@@ -11,8 +11,18 @@ export function printBranches(branches: NewItems): string {
 }
 
 function isIcon(value: unknown): boolean {
-  return isRecord(value) && typeof value['id'] === 'string' && ID.test(value['id']) && typeof value['name'] === 'string' && value['name'].length <= 80
-    && typeof value['svg'] === 'string' && value['svg'].length <= LIMITS.svg && isCleanSvg(value['svg']) && (value['set'] === null || value['set'] === 'tabler') && Object.keys(value).length === 4;
+  return (
+    isRecord(value) &&
+    typeof value['id'] === 'string' &&
+    ID.test(value['id']) &&
+    typeof value['name'] === 'string' &&
+    value['name'].length <= 80 &&
+    typeof value['svg'] === 'string' &&
+    value['svg'].length <= LIMITS.svg &&
+    isCleanSvg(value['svg']) &&
+    (value['set'] === null || value['set'] === 'tabler') &&
+    Object.keys(value).length === 4
+  );
 }
 
 /** Reads branches from the clipboard, where any page may have put anything; null where they are not what they should be. */
@@ -26,6 +36,12 @@ export function readBranches(text: string): NewItems | null {
   }
   if (!isRecord(raw) || jsonDepth(raw, LIMITS.json) > LIMITS.json) return null;
   const { items, pages = [], icons = [] } = raw;
-  if (itemFaults(items).length > 0 || pageFaults(pages).length > 0 || !Array.isArray(icons) || !icons.every(isIcon)) return null;
+  if (
+    itemFaults(items).length > 0 ||
+    pageFaults(pages).length > 0 ||
+    !Array.isArray(icons) ||
+    !icons.every(isIcon)
+  )
+    return null;
   return { items, pages, icons } as NewItems;
 }

@@ -21,7 +21,18 @@ const COLUMNS = {
 
 type Column = keyof typeof COLUMNS;
 
-const HEADER = ['level', 'label', 'target', 'description', 'accessible name', 'tooltip', 'new tab', 'rel', 'class', 'role'];
+const HEADER = [
+  'level',
+  'label',
+  'target',
+  'description',
+  'accessible name',
+  'tooltip',
+  'new tab',
+  'rel',
+  'class',
+  'role',
+];
 
 /** Where each column stands; null where the first row is no header. */
 function readHeader(row: readonly string[]): Map<Column, number> | null {
@@ -41,9 +52,12 @@ function readFields(cell: (column: Column) => string): LineFields {
   const role = text('role').toLowerCase();
   return {
     ...((ITEM_ROLES as readonly string[]).includes(role) ? { role: role as ItemRole } : {}),
-    ...(text('description') ? { description: text('description') } : {}), ...(text('name') ? { name: text('name') } : {}),
-    ...(text('tooltip') ? { title: text('tooltip') } : {}), ...(isYes(cell('newTab')) ? { newTab: true as const } : {}),
-    ...(text('rel') ? { rel: text('rel').replace(/\s+/g, ' ') } : {}), ...(text('className') ? { className: text('className').replace(/\s+/g, ' ') } : {}),
+    ...(text('description') ? { description: text('description') } : {}),
+    ...(text('name') ? { name: text('name') } : {}),
+    ...(text('tooltip') ? { title: text('tooltip') } : {}),
+    ...(isYes(cell('newTab')) ? { newTab: true as const } : {}),
+    ...(text('rel') ? { rel: text('rel').replace(/\s+/g, ' ') } : {}),
+    ...(text('className') ? { className: text('className').replace(/\s+/g, ' ') } : {}),
   };
 }
 
@@ -54,7 +68,12 @@ function readFields(cell: (column: Column) => string): LineFields {
 export function readCsv(text: string): ReadLinks {
   const { data } = Papa.parse<string[]>(text.replace(/^\ufeff/, ''), { skipEmptyLines: 'greedy' });
   const header = data[0] ? readHeader(data[0]) : null;
-  const columns = header ?? new Map<Column, number>([['label', 0], ['target', 1]]);
+  const columns =
+    header ??
+    new Map<Column, number>([
+      ['label', 0],
+      ['target', 1],
+    ]);
   const links: LinkLine[] = [];
   const notes: ImportNote[] = [];
   const depths = new Map<string, number>();
@@ -63,20 +82,48 @@ export function readCsv(text: string): ReadLinks {
     const cell = (column: Column) => row[columns.get(column) ?? -1] ?? '';
     const label = cell('label').trim() || cell('target').trim();
     const fields = readFields(cell);
-    const note = (reason: string) => { notes.push({ line, text: row.join(', ').slice(0, 80), reason }); };
-    if (label === '' && fields.role !== 'divider') { note('There is neither a label nor a target.'); return; }
-    if (links.length >= LIMITS.links) { if (links.length === LIMITS.links && notes.at(-1)?.reason.startsWith('Only') !== true) note(`Only the first ${LIMITS.links} links are read.`); return; }
+    const note = (reason: string) => {
+      notes.push({ line, text: row.join(', ').slice(0, 80), reason });
+    };
+    if (label === '' && fields.role !== 'divider') {
+      note('There is neither a label nor a target.');
+      return;
+    }
+    if (links.length >= LIMITS.links) {
+      if (links.length === LIMITS.links && notes.at(-1)?.reason.startsWith('Only') !== true)
+        note(`Only the first ${LIMITS.links} links are read.`);
+      return;
+    }
     const parent = cell('parent').trim();
-    if (parent !== '' && !depths.has(parent)) note(`Its parent “${parent.slice(0, 40)}” is not in a row above; it was put at the top.`);
+    if (parent !== '' && !depths.has(parent))
+      note(`Its parent “${parent.slice(0, 40)}” is not in a row above; it was put at the top.`);
     const level = Number.parseInt(cell('level'), 10);
-    const depth = parent !== '' ? (depths.get(parent) ?? 0) + 1 : Number.isFinite(level) ? Math.max(1, Math.min(LIMITS.depth, level)) : 1;
+    const depth =
+      parent !== ''
+        ? (depths.get(parent) ?? 0) + 1
+        : Number.isFinite(level)
+          ? Math.max(1, Math.min(LIMITS.depth, level))
+          : 1;
     depths.set(label, depth);
     const href = cell('target').trim();
     const refused = href === '' ? null : refuseUrl(href);
     if (refused !== null) note(`The target was left out: ${refused}.`);
-    links.push({ label: label.slice(0, LIMITS.label), href: refused === null && href !== '' ? href : null, depth, ...(Object.keys(fields).length > 0 ? { fields } : {}) });
+    links.push({
+      label: label.slice(0, LIMITS.label),
+      href: refused === null && href !== '' ? href : null,
+      depth,
+      ...(Object.keys(fields).length > 0 ? { fields } : {}),
+    });
   });
-  return { links: columns.has('parent') ? underParents(links, data.slice(header ? 1 : 0).map((row) => row[columns.get('parent') ?? -1]?.trim() ?? '')) : links, notes };
+  return {
+    links: columns.has('parent')
+      ? underParents(
+          links,
+          data.slice(header ? 1 : 0).map((row) => row[columns.get('parent') ?? -1]?.trim() ?? ''),
+        )
+      : links,
+    notes,
+  };
 }
 
 /** Rows that name their parent may stand anywhere below it; as lines they stand right beneath it. */
@@ -107,8 +154,19 @@ const guard = (cell: string) => (/^[=@\t\r]/.test(cell) ? `'${cell}` : cell);
 
 /** Links as a table with a header row (RFC 4180). */
 export function printCsv(links: readonly LinkLine[]): string {
-  const rows = links.map(({ depth, label, href, fields = {} }) => [
-    String(depth), label, href ?? '', fields.description ?? '', fields.name ?? '', fields.title ?? '', fields.newTab ? 'yes' : '', fields.rel ?? '', fields.className ?? '', fields.role ?? '',
-  ].map(guard));
+  const rows = links.map(({ depth, label, href, fields = {} }) =>
+    [
+      String(depth),
+      label,
+      href ?? '',
+      fields.description ?? '',
+      fields.name ?? '',
+      fields.title ?? '',
+      fields.newTab ? 'yes' : '',
+      fields.rel ?? '',
+      fields.className ?? '',
+      fields.role ?? '',
+    ].map(guard),
+  );
   return `${Papa.unparse([HEADER, ...rows], { newline: '\r\n' })}\r\n`;
 }

@@ -10,12 +10,15 @@ import { printDesignTokens } from './design-tokens.ts';
 
 /** A file of the hand-off: text, or the name of a font file or licence that the caller copies in. */
 export type HandOffFile =
-  | { readonly name: string; readonly text: string }
-  | { readonly name: string; readonly font: string };
+  { readonly name: string; readonly text: string } | { readonly name: string; readonly font: string };
 
 /** An otherwise empty page that uses the three files as any page would. */
 function printExamplePage(site: Site, compiled: Compiled): string {
-  const indented = compiled.markup.trimEnd().split('\n').map((line) => `    ${line}\n`).join('');
+  const indented = compiled.markup
+    .trimEnd()
+    .split('\n')
+    .map((line) => `    ${line}\n`)
+    .join('');
   return `<!DOCTYPE html>
 <html lang="${escapeAttribute(site.language)}" dir="${site.direction}">
   <head>
@@ -32,9 +35,14 @@ ${indented}  </body>
 }
 
 function printReadme(site: Site, compiled: Compiled): string {
-  const fonts = compiled.typefaces.length > 0
-    ? 'fonts/           the typefaces menu.css loads, with the licences of the free ones;\n                 keep the folder beside menu.css\n' : '';
-  const icons = compiled.iconSets.length > 0 ? 'icons-LICENSE.txt  the licence of the icons from a library that menu.html draws (MIT)\n' : '';
+  const fonts =
+    compiled.typefaces.length > 0
+      ? 'fonts/           the typefaces menu.css loads, with the licences of the free ones;\n                 keep the folder beside menu.css\n'
+      : '';
+  const icons =
+    compiled.iconSets.length > 0
+      ? 'icons-LICENSE.txt  the licence of the icons from a library that menu.html draws (MIT)\n'
+      : '';
   return `The header of ${site.name}
 
 menu.html        the markup: paste it as the first thing in your page's body
@@ -61,7 +69,8 @@ export function handOffFiles(site: Site, fonts: readonly FontMetrics[]): HandOff
     { name: 'menu.css', text: compiled.stylesheet },
     { name: 'menu.js', text: compiled.script },
     ...compiled.typefaces.flatMap(({ id }): HandOffFile[] => [
-      { name: `fonts/${id}.woff2`, font: `${id}.woff2` }, ...(isBundled(id) ? [{ name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` }] : []),
+      { name: `fonts/${id}.woff2`, font: `${id}.woff2` },
+      ...(isBundled(id) ? [{ name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` }] : []),
     ]),
     ...(compiled.iconSets.includes('tabler') ? [{ name: 'icons-LICENSE.txt', text: TABLER_LICENCE }] : []),
     { name: 'tokens.json', text: printDesignTokens(site) },

@@ -2,7 +2,10 @@ import { element, text, type HtmlElement } from '../compile/trees.ts';
 import { printHtml } from '../compile/print/html.ts';
 import type { LinkLine } from '../links/link-line.ts';
 
-interface Branch { readonly link: LinkLine; readonly children: Branch[] }
+interface Branch {
+  readonly link: LinkLine;
+  readonly children: Branch[];
+}
 
 function branches(links: readonly LinkLine[]): Branch[] {
   const top: Branch[] = [];
@@ -21,9 +24,18 @@ function itemOf({ link, children }: Branch): HtmlElement {
   const nested = children.length > 0 ? listOf(children) : null;
   if (fields.role === 'divider') return element('li', { role: 'separator' });
   const attributes = {
-    class: fields.className ?? null, title: fields.title ?? null, 'aria-label': fields.name ?? null, rel: fields.rel ?? null, target: fields.newTab ? '_blank' : null,
+    class: fields.className ?? null,
+    title: fields.title ?? null,
+    'aria-label': fields.name ?? null,
+    rel: fields.rel ?? null,
+    target: fields.newTab ? '_blank' : null,
   };
-  return element('li', {}, element(href === null ? 'span' : 'a', { href, ...attributes }, text(label)), nested);
+  return element(
+    'li',
+    {},
+    element(href === null ? 'span' : 'a', { href, ...attributes }, text(label)),
+    nested,
+  );
 }
 
 const listOf = (list: readonly Branch[]): HtmlElement => element('ul', {}, ...list.map(itemOf));

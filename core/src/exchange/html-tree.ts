@@ -17,7 +17,17 @@ export function isPageElement(node: PageNode): node is PageElement {
 }
 
 /** Elements whose content is never part of a menu. */
-const SKIPPED = new Set(['script', 'style', 'template', 'noscript', 'head', 'iframe', 'object', 'textarea', 'select']);
+const SKIPPED = new Set([
+  'script',
+  'style',
+  'template',
+  'noscript',
+  'head',
+  'iframe',
+  'object',
+  'textarea',
+  'select',
+]);
 
 /** Deeper nesting than any page has is cut: a paste cannot exhaust the stack. */
 const DEEPEST = 400;
@@ -28,7 +38,10 @@ function convert(node: ParsedNode, depth: number, skipped: ReadonlySet<string>):
   if (node.nodeName === '#text') return (node as DefaultTreeAdapterTypes.TextNode).value;
   if (!isElement(node) || skipped.has(node.tagName)) return null;
   const attributes = Object.fromEntries(node.attrs.map(({ name, value }) => [name, value]));
-  const children = depth >= DEEPEST ? [] : node.childNodes.map((child) => convert(child, depth + 1, skipped)).filter((child) => child !== null);
+  const children =
+    depth >= DEEPEST
+      ? []
+      : node.childNodes.map((child) => convert(child, depth + 1, skipped)).filter((child) => child !== null);
   return { tag: node.tagName, attributes, children };
 }
 
@@ -37,7 +50,9 @@ const SKIPPED_WITH_HEAD: ReadonlySet<string> = new Set([...SKIPPED].filter((tag)
 /** Parses any text as HTML (HTML Standard, section 13.2): it never fails, garbage becomes text. */
 export function parsePage(html: string, { withHead = false }: { withHead?: boolean } = {}): PageElement {
   const document = parse(html);
-  const children = document.childNodes.map((node) => convert(node, 1, withHead ? SKIPPED_WITH_HEAD : SKIPPED)).filter((node) => node !== null);
+  const children = document.childNodes
+    .map((node) => convert(node, 1, withHead ? SKIPPED_WITH_HEAD : SKIPPED))
+    .filter((node) => node !== null);
   return { tag: '#document', attributes: {}, children };
 }
 

@@ -21,11 +21,23 @@ export interface LinkFormat {
 /** All formats of links by the name the command line and the interface call them. */
 export const LINK_FORMATS = {
   outline: { label: 'Outline', extension: 'txt', type: 'text/plain', read: readOutline, print: printLines },
-  markdown: { label: 'Markdown', extension: 'md', type: 'text/markdown', read: readOutline, print: printMarkdown },
+  markdown: {
+    label: 'Markdown',
+    extension: 'md',
+    type: 'text/markdown',
+    read: readOutline,
+    print: printMarkdown,
+  },
   html: { label: 'HTML', extension: 'html', type: 'text/html', read: readHtmlLinks, print: printHtmlList },
   opml: { label: 'OPML', extension: 'opml', type: 'text/x-opml', read: readOpml, print: printOpml },
   csv: { label: 'CSV', extension: 'csv', type: 'text/csv', read: readCsv, print: printCsv },
-  sitemap: { label: 'Sitemap', extension: 'xml', type: 'application/xml', read: readSitemapLinks, print: null },
+  sitemap: {
+    label: 'Sitemap',
+    extension: 'xml',
+    type: 'application/xml',
+    read: readSitemapLinks,
+    print: null,
+  },
 } as const satisfies Record<string, LinkFormat>;
 
 export type LinkFormatName = keyof typeof LINK_FORMATS;
@@ -33,13 +45,27 @@ export const LINK_FORMAT_NAMES = Object.keys(LINK_FORMATS) as LinkFormatName[];
 
 /** Which format a text is in, by how it begins; the file's name helps where it has one. */
 export function guessLinkFormat(text: string, fileName = ''): LinkFormatName {
-  const start = text.slice(0, 4000).replace(/^\ufeff/, '').trimStart();
+  const start = text
+    .slice(0, 4000)
+    .replace(/^\ufeff/, '')
+    .trimStart();
   if (/<opml[\s>]/i.test(start)) return 'opml';
   if (/<(?:\w+:)?(?:urlset|sitemapindex)[\s>]/i.test(start)) return 'sitemap';
   if (/\.csv$|\.tsv$/i.test(fileName)) return 'csv';
-  if (/\.x?html?$/i.test(fileName) || /^<!--|^<(?:!doctype|html|head|body|nav|header|footer|main|aside|section|div|ul|ol|dl|menu|table|p|a|h[1-6]|span|center|frameset)\b/i.test(start)) return 'html';
+  if (
+    /\.x?html?$/i.test(fileName) ||
+    /^<!--|^<(?:!doctype|html|head|body|nav|header|footer|main|aside|section|div|ul|ol|dl|menu|table|p|a|h[1-6]|span|center|frameset)\b/i.test(
+      start,
+    )
+  )
+    return 'html';
   const [first = '', second = ''] = start.split(/\r\n?|\n/, 2);
   const separator = [';', ',', '\t'].find((sign) => first.includes(sign) && second.includes(sign));
-  if (separator !== undefined && /\b(?:label|title|name|text|url|href|target|link)\b/i.test(first) && !/^\s*[-*+]/.test(first)) return 'csv';
+  if (
+    separator !== undefined &&
+    /\b(?:label|title|name|text|url|href|target|link)\b/i.test(first) &&
+    !/^\s*[-*+]/.test(first)
+  )
+    return 'csv';
   return 'outline';
 }

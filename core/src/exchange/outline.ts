@@ -9,10 +9,12 @@ import { menuLines } from '../links/menu-lines.ts';
 const TAB = 4;
 
 const BULLET = /^(?:[-*+•–]|\d{1,3}[.)])\s+/;
-const MARKDOWN_LINK = /^\[((?:[^\]\\]|\\.)*)\]\(\s*(?:<([^<>]*)>|([^)>\s]*))(?:\s+"((?:[^"\\]|\\.)*)")?\s*\)$/;
+const MARKDOWN_LINK =
+  /^\[((?:[^\]\\]|\\.)*)\]\(\s*(?:<([^<>]*)>|([^)>\s]*))(?:\s+"((?:[^"\\]|\\.)*)")?\s*\)$/;
 
 /** Text that reads as a target behind a label: a path, a fragment, an address, a scheme. */
-const TARGET = /^(?:\/\S*|#\S+|\?\S*|\.\.?\/\S*|[a-z][a-z0-9+.-]*:\S+|www\.\S+|[^\s@]+@[^\s@]+\.[^\s@]+|\S+\.(?:html?|php|aspx?)(?:[?#]\S*)?)$/i;
+const TARGET =
+  /^(?:\/\S*|#\S+|\?\S*|\.\.?\/\S*|[a-z][a-z0-9+.-]*:\S+|www\.\S+|[^\s@]+@[^\s@]+\.[^\s@]+|\S+\.(?:html?|php|aspx?)(?:[?#]\S*)?)$/i;
 
 function indentOf(line: string): number {
   let width = 0;
@@ -24,7 +26,11 @@ function indentOf(line: string): number {
   return width;
 }
 
-interface SplitLine { readonly label: string; readonly href: string | null; readonly title?: string }
+interface SplitLine {
+  readonly label: string;
+  readonly href: string | null;
+  readonly title?: string;
+}
 
 const unescape = (text: string) => text.replace(/\\(.)/g, '$1');
 
@@ -33,14 +39,20 @@ function splitLine(content: string): SplitLine {
   const markdown = MARKDOWN_LINK.exec(content);
   if (markdown) {
     const [, label = '', bracketed, bare, title] = markdown;
-    return { label: unescape(label).trim(), href: bracketed || bare || null, ...(title ? { title: unescape(title) } : {}) };
+    return {
+      label: unescape(label).trim(),
+      href: bracketed || bare || null,
+      ...(title ? { title: unescape(title) } : {}),
+    };
   }
   const arrow = /^(.*?)\s*(?:->|→|=>|\t+|\|)\s*(\S*)$/.exec(content);
   if (arrow) return { label: (arrow[1] ?? '').trim(), href: arrow[2] || null };
   const bracketed = /^(.*\S)\s+[(<]([^()<>\s]+)[)>]$/.exec(content);
-  if (bracketed && TARGET.test(bracketed[2] ?? '')) return { label: (bracketed[1] ?? '').trim(), href: bracketed[2] ?? null };
+  if (bracketed && TARGET.test(bracketed[2] ?? ''))
+    return { label: (bracketed[1] ?? '').trim(), href: bracketed[2] ?? null };
   const last = /^(.*\S)\s+(\S+)$/.exec(content);
-  if (last && TARGET.test(last[2] ?? '')) return { label: (last[1] ?? '').replace(/\s*[:,=–—-]$/, '').trim(), href: last[2] ?? null };
+  if (last && TARGET.test(last[2] ?? ''))
+    return { label: (last[1] ?? '').replace(/\s*[:,=–—-]$/, '').trim(), href: last[2] ?? null };
   return { label: content, href: null };
 }
 
@@ -69,20 +81,32 @@ export function readOutline(text: string): ReadLinks {
     const line = index + 1;
     const note = (reason: string) => notes.push({ line, text: clean(raw).trim().slice(0, 80), reason });
     if (links.length >= LIMITS.links) {
-      if (links.length === LIMITS.links && notes.at(-1)?.reason.startsWith('Only') !== true) note(`Only the first ${LIMITS.links} links are read.`);
+      if (links.length === LIMITS.links && notes.at(-1)?.reason.startsWith('Only') !== true)
+        note(`Only the first ${LIMITS.links} links are read.`);
       return;
     }
     const cut = raw.length > LONGEST_LINE ? raw.slice(0, LONGEST_LINE) : raw;
     const content = clean(cut).trim().replace(BULLET, '');
     if (content === '') return;
-    if (/^[-=_*#~]{3,}$/.test(content)) { note('A ruled line is no link.'); return; }
+    if (/^[-=_*#~]{3,}$/.test(content)) {
+      note('A ruled line is no link.');
+      return;
+    }
     const { label, href, title } = splitLine(content);
-    if (label === '') { note('There is a target but no label.'); return; }
+    if (label === '') {
+      note('There is a target but no label.');
+      return;
+    }
     if (label.length > LIMITS.label) note(`The label was cut to ${LIMITS.label} characters.`);
     const refused = href === null ? null : refuseUrl(href);
     if (refused !== null) note(`The target was left out: ${refused}.`);
     const depth = Math.min(depthOf(indents, indentOf(cut)), LIMITS.depth);
-    links.push({ label: label.slice(0, LIMITS.label), href: refused === null ? href : null, depth, ...(title === undefined ? {} : { fields: { title } }) });
+    links.push({
+      label: label.slice(0, LIMITS.label),
+      href: refused === null ? href : null,
+      depth,
+      ...(title === undefined ? {} : { fields: { title } }),
+    });
   });
   return { links, notes };
 }
@@ -91,13 +115,24 @@ export function readOutline(text: string): ReadLinks {
 function printLine({ label, href }: LinkLine): string {
   const plain = `${label}${href === null || href === '' ? '' : ` -> ${href}`}`;
   const read = splitLine(plain.replace(BULLET, ''));
-  const same = read.label === label && read.href === (href || null) && !BULLET.test(plain) && !/^[-=_*#~]{3,}$/.test(plain);
-  return same ? plain : `[${label.replace(/[\\[\]]/g, '\\$&')}](${href === null ? '' : /[\s()]/.test(href) ? `<${href}>` : href})`;
+  const same =
+    read.label === label &&
+    read.href === (href || null) &&
+    !BULLET.test(plain) &&
+    !/^[-=_*#~]{3,}$/.test(plain);
+  return same
+    ? plain
+    : `[${label.replace(/[\\[\]]/g, '\\$&')}](${href === null ? '' : /[\s()]/.test(href) ? `<${href}>` : href})`;
 }
 
 /** Links as an outline that reads back as the same links. */
 export function printLines(links: readonly LinkLine[]): string {
-  return links.map((link) => `${'  '.repeat(link.depth - 1)}${printLine({ ...link, label: link.label.replace(/\s+/g, ' ').trim() })}\n`).join('');
+  return links
+    .map(
+      (link) =>
+        `${'  '.repeat(link.depth - 1)}${printLine({ ...link, label: link.label.replace(/\s+/g, ' ').trim() })}\n`,
+    )
+    .join('');
 }
 
 /** A menu as an outline. */

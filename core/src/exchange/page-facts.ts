@@ -13,7 +13,24 @@ export interface PageFacts {
   readonly canonical: string | null;
 }
 
-const SECTIONS = new Set(['section', 'article', 'main', 'h1', 'h2', 'h3', 'h4', 'h5', 'h6', 'div', 'dt', 'fieldset', 'li', 'figure', 'details', 'aside']);
+const SECTIONS = new Set([
+  'section',
+  'article',
+  'main',
+  'h1',
+  'h2',
+  'h3',
+  'h4',
+  'h5',
+  'h6',
+  'div',
+  'dt',
+  'fieldset',
+  'li',
+  'figure',
+  'details',
+  'aside',
+]);
 const HEADING = /^h[1-6]$/;
 
 const short = (text: string) => text.slice(0, LIMITS.label);
@@ -31,20 +48,39 @@ function readSections(page: PageElement): Section[] {
   const found = new Map<string, Section>();
   let anchor: string | null = null;
   const add = (id: string, title: string) => {
-    if (!found.has(id) && found.size < 1000 && id.length <= LIMITS.label && !/\s/.test(id)) found.set(id, { id, title: cleanTitle(title) });
+    if (!found.has(id) && found.size < 1000 && id.length <= LIMITS.label && !/\s/.test(id))
+      found.set(id, { id, title: cleanTitle(title) });
   };
   for (const element of descendants(page)) {
-    const { attributes: { id, name, 'aria-label': label }, tag } = element;
-    if (tag === 'a' && (name ?? id) !== undefined && element.children.every((child) => !isPageElement(child))) {
+    const {
+      attributes: { id, name, 'aria-label': label },
+      tag,
+    } = element;
+    if (
+      tag === 'a' &&
+      (name ?? id) !== undefined &&
+      element.children.every((child) => !isPageElement(child))
+    ) {
       const own = readableText(element);
       anchor = name ?? id ?? null;
-      if (own !== '' && anchor !== null) { add(anchor, own); anchor = null; }
+      if (own !== '' && anchor !== null) {
+        add(anchor, own);
+        anchor = null;
+      }
       continue;
     }
-    const title = HEADING.test(tag) || (id !== undefined && SECTIONS.has(tag)) ? (label ?? headingIn(element)) : '';
-    const inner = HEADING.test(tag) ? [...descendants(element)].find((child) => child.tag === 'a' && (child.attributes['name'] ?? child.attributes['id']) !== undefined) : undefined;
+    const title =
+      HEADING.test(tag) || (id !== undefined && SECTIONS.has(tag)) ? (label ?? headingIn(element)) : '';
+    const inner = HEADING.test(tag)
+      ? [...descendants(element)].find(
+          (child) => child.tag === 'a' && (child.attributes['name'] ?? child.attributes['id']) !== undefined,
+        )
+      : undefined;
     if (inner) add(inner.attributes['name'] ?? inner.attributes['id'] ?? '', title);
-    if (HEADING.test(tag) && anchor !== null) { add(anchor, title); anchor = null; }
+    if (HEADING.test(tag) && anchor !== null) {
+      add(anchor, title);
+      anchor = null;
+    }
     if (id !== undefined && id !== '' && title !== '') add(id, title);
   }
   return [...found.values()];
@@ -56,14 +92,24 @@ export function readPageFacts(html: string): PageFacts {
   const all = [...descendants(page)];
   const titled = all.find((element) => element.tag === 'title');
   const heading = all.find((element) => element.tag === 'h1');
-  const canonical = all.find((element) => element.tag === 'link' && element.attributes['rel']?.toLowerCase() === 'canonical')?.attributes['href'] ?? null;
+  const canonical =
+    all.find((element) => element.tag === 'link' && element.attributes['rel']?.toLowerCase() === 'canonical')
+      ?.attributes['href'] ?? null;
   const body = all.find((element) => element.tag === 'body') ?? page;
-  return { title: short((titled && readableText(titled)) || (heading && readableText(heading)) || ''), sections: readSections(body), canonical };
+  return {
+    title: short((titled && readableText(titled)) || (heading && readableText(heading)) || ''),
+    sections: readSections(body),
+    canonical,
+  };
 }
 
 /** The path of a page that lies in a file: index files stand for their folder. */
 export function pathOfFile(file: string): string {
-  const path = `/${file.replace(/^\/+/, '').split('/').map((part) => encodeURIComponent(part).replace(/%(?:40|3A|2C|3B|2B|24)/gi, decodeURIComponent)).join('/')}`;
+  const path = `/${file
+    .replace(/^\/+/, '')
+    .split('/')
+    .map((part) => encodeURIComponent(part).replace(/%(?:40|3A|2C|3B|2B|24)/gi, decodeURIComponent))
+    .join('/')}`;
   return path.replace(/\/(?:index|default)\.\w+$/i, '/');
 }
 
@@ -75,7 +121,9 @@ export function commonFolder(files: readonly string[]): string {
   return parts.length === 0 ? '' : `${parts.join('/')}/`;
 }
 
-const pathOfAddress = (address: string) => /^(?:https?:)?\/\/[^/?#]+([^?#]*)/i.exec(address)?.[1] ?? (address.startsWith('/') ? (address.split(/[?#]/)[0] ?? null) : null);
+const pathOfAddress = (address: string) =>
+  /^(?:https?:)?\/\/[^/?#]+([^?#]*)/i.exec(address)?.[1] ??
+  (address.startsWith('/') ? (address.split(/[?#]/)[0] ?? null) : null);
 
 /** HTML files as pages of the inventory. A page's own canonical address counts before its file name. */
 export function filePages(files: readonly { readonly path: string; readonly html: string }[]): Page[] {
@@ -83,7 +131,9 @@ export function filePages(files: readonly { readonly path: string; readonly html
   const ids = new Set<string>();
   return files.slice(0, LIMITS.pages).flatMap(({ path: file, html }): Page[] => {
     const facts = readPageFacts(html);
-    const path = (facts.canonical === null ? null : pathOfAddress(facts.canonical)) || pathOfFile(file.slice(folder.length));
+    const path =
+      (facts.canonical === null ? null : pathOfAddress(facts.canonical)) ||
+      pathOfFile(file.slice(folder.length));
     if (!PAGE_PATH.test(path)) return [];
     const id = uniqueName(`page-${slugify(path, 'home')}`, ids);
     ids.add(id);

@@ -23,7 +23,12 @@ export interface ReadPalette {
 
 /** `--brand-reed` or `brandReed` as a designer would write it: Brand reed. */
 function titled(name: string): string {
-  const words = name.replace(/^-+/, '').replace(/([a-z\d])([A-Z])/g, '$1 $2').replace(/[-_./\s]+/g, ' ').trim().toLowerCase();
+  const words = name
+    .replace(/^-+/, '')
+    .replace(/([a-z\d])([A-Z])/g, '$1 $2')
+    .replace(/[-_./\s]+/g, ' ')
+    .trim()
+    .toLowerCase();
   return words === '' ? 'Colour' : words.charAt(0).toUpperCase() + words.slice(1, 80);
 }
 
@@ -37,13 +42,20 @@ function tokenColour(value: unknown): string | null {
   if (typeof value === 'string') return parseColour(value) ? value : null;
   if (!isRecord(value) || !Array.isArray(value['components'])) return null;
   const numbers = value['components'].map((part: unknown) => (part === 'none' ? 0 : part));
-  if (numbers.length !== 3 || !numbers.every((part): part is number => typeof part === 'number' && Number.isFinite(part))) return null;
+  if (
+    numbers.length !== 3 ||
+    !numbers.every((part): part is number => typeof part === 'number' && Number.isFinite(part))
+  )
+    return null;
   const alpha = typeof value['alpha'] === 'number' ? ` / ${value['alpha']}` : '';
   const space = value['colorSpace'];
   const percent = space === 'hsl' || space === 'hwb' ? '%' : '';
   const functions = ['lab', 'lch', 'oklab', 'oklch', 'hsl', 'hwb'];
   const inside = `${numbers[0]} ${numbers[1]}${percent} ${numbers[2]}${percent}${alpha}`;
-  const css = typeof space === 'string' && functions.includes(space) ? `${space}(${inside})` : `color(${typeof space === 'string' ? space : 'srgb'} ${inside})`;
+  const css =
+    typeof space === 'string' && functions.includes(space)
+      ? `${space}(${inside})`
+      : `color(${typeof space === 'string' ? space : 'srgb'} ${inside})`;
   const parsed = parseColour(css);
   return parsed && formatColour(parsed);
 }
@@ -54,14 +66,20 @@ interface Token {
 }
 
 /** Every colour token; a group's type holds for those in it. */
-function collectTokens(node: Record<string, unknown>, path: readonly string[], type: unknown, found: Token[]): void {
+function collectTokens(
+  node: Record<string, unknown>,
+  path: readonly string[],
+  type: unknown,
+  found: Token[],
+): void {
   if (path.length > MOST_DEPTH) return;
   const own = node['$type'] ?? type;
   if ('$value' in node) {
     if (own === 'color') found.push({ path, value: node['$value'] });
     return;
   }
-  for (const [key, child] of Object.entries(node)) if (!key.startsWith('$') && isRecord(child)) collectTokens(child, [...path, key], own, found);
+  for (const [key, child] of Object.entries(node))
+    if (!key.startsWith('$') && isRecord(child)) collectTokens(child, [...path, key], own, found);
 }
 
 function readTokens(root: Record<string, unknown>): ReadPalette {
@@ -90,7 +108,8 @@ function readCss(text: string): ReadPalette {
   const notes: string[] = [];
   const values = new Map<string, string>();
   const plain = text.replace(/\/\*[\s\S]*?\*\//g, ' ');
-  for (const match of plain.matchAll(/(--[\w-]+)\s*:\s*([^;{}]+)/g)) values.set(match[1] ?? '', (match[2] ?? '').trim());
+  for (const match of plain.matchAll(/(--[\w-]+)\s*:\s*([^;{}]+)/g))
+    values.set(match[1] ?? '', (match[2] ?? '').trim());
   const follow = (value: string, depth = 0): string => {
     const name = /^var\(\s*(--[\w-]+)\s*(?:,[^)]*)?\)$/.exec(value)?.[1];
     return name === undefined || depth > 20 ? value : follow(values.get(name) ?? '', depth + 1);
@@ -107,31 +126,46 @@ function readCss(text: string): ReadPalette {
 /** The palette format of GIMP: a heading, then lines of red, green, blue and a name. */
 function readGpl(text: string): ReadPalette {
   const notes: string[] = [];
-  const colours = text.split(/\r\n?|\n/).slice(1).flatMap((line, index): NamedColour[] => {
-    if (/^\s*(#|$|Name:|Columns:|Channels:)/i.test(line)) return [];
-    const match = /^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/.exec(line);
-    const channels = match ? [match[1], match[2], match[3]].map(Number) : [];
-    if (!match || channels.some((channel) => channel > 255)) {
-      notes.push(`line ${index + 2} is no colour`);
-      return [];
-    }
-    const [r = 0, g = 0, b = 0] = channels.map((channel) => channel / 255);
-    const value = formatColour({ r, g, b, a: 1 });
-    return [{ name: match[4] === undefined || /^untitled$/i.test(match[4].trim()) ? value : match[4].trim().slice(0, 80), value }];
-  });
+  const colours = text
+    .split(/\r\n?|\n/)
+    .slice(1)
+    .flatMap((line, index): NamedColour[] => {
+      if (/^\s*(#|$|Name:|Columns:|Channels:)/i.test(line)) return [];
+      const match = /^\s*(\d{1,3})\s+(\d{1,3})\s+(\d{1,3})(?:\s+(.*))?$/.exec(line);
+      const channels = match ? [match[1], match[2], match[3]].map(Number) : [];
+      if (!match || channels.some((channel) => channel > 255)) {
+        notes.push(`line ${index + 2} is no colour`);
+        return [];
+      }
+      const [r = 0, g = 0, b = 0] = channels.map((channel) => channel / 255);
+      const value = formatColour({ r, g, b, a: 1 });
+      return [
+        {
+          name:
+            match[4] === undefined || /^untitled$/i.test(match[4].trim())
+              ? value
+              : match[4].trim().slice(0, 80),
+          value,
+        },
+      ];
+    });
   return { format: 'GIMP palette', colours, notes };
 }
 
 /** Every colour written in a drawing, the commonest first. */
 function readSvg(text: string): ReadPalette {
   const counts = new Map<string, number>();
-  for (const match of text.matchAll(/(?:fill|stroke|stop-color|color)\s*[=:]\s*["']?\s*(#[\da-f]{3,8}\b|[a-z]+\([^)"';]*\)|[a-z]+)/gi)) {
+  for (const match of text.matchAll(
+    /(?:fill|stroke|stop-color|color)\s*[=:]\s*["']?\s*(#[\da-f]{3,8}\b|[a-z]+\([^)"';]*\)|[a-z]+)/gi,
+  )) {
     const parsed = parseColour(match[1] ?? '');
     if (!parsed || parsed.a === 0) continue;
     const value = formatColour(parsed);
     counts.set(value, (counts.get(value) ?? 0) + 1);
   }
-  const colours = [...counts].sort((one, two) => two[1] - one[1]).map(([value]): NamedColour => ({ name: value, value }));
+  const colours = [...counts]
+    .sort((one, two) => two[1] - one[1])
+    .map(([value]): NamedColour => ({ name: value, value }));
   return { format: 'SVG', colours, notes: [] };
 }
 
@@ -142,7 +176,8 @@ function readList(text: string): ReadPalette {
     if (trimmed === '') return [];
     if (parseColour(trimmed)) return [{ name: trimmed.slice(0, 80), value: trimmed.toLowerCase() }];
     const match = /^(.*?)[\s:=,]+(#[\da-f]{3,8}|[a-z]+\(.*\))$/i.exec(trimmed);
-    if (match && parseColour(match[2] ?? '')) return [{ name: titled(match[1] ?? ''), value: (match[2] ?? '').toLowerCase() }];
+    if (match && parseColour(match[2] ?? ''))
+      return [{ name: titled(match[1] ?? ''), value: (match[2] ?? '').toLowerCase() }];
     notes.push(`“${trimmed.slice(0, 40)}” is no colour`);
     return [];
   });
@@ -161,7 +196,8 @@ export function readPalette(text: string): ReadPalette {
     return seen.has(key) ? false : seen.add(key);
   });
   const over = colours.length - LIMITS.swatches;
-  const notes = over > 0 ? [`${over} more colours than a palette holds were left out`, ...read.notes] : read.notes;
+  const notes =
+    over > 0 ? [`${over} more colours than a palette holds were left out`, ...read.notes] : read.notes;
   return { ...read, colours: colours.slice(0, LIMITS.swatches), notes: notes.slice(0, MOST_NOTES) };
 }
 
@@ -172,7 +208,11 @@ function readAny(text: string): ReadPalette {
       const parsed: unknown = JSON.parse(start);
       if (isRecord(parsed) && jsonDepth(parsed, LIMITS.json) <= LIMITS.json) return readTokens(parsed);
     } catch {
-      return { format: 'design tokens', colours: [], notes: ['This looks like design tokens, but it is no JSON'] };
+      return {
+        format: 'design tokens',
+        colours: [],
+        notes: ['This looks like design tokens, but it is no JSON'],
+      };
     }
   }
   if (/^GIMP Palette/i.test(start)) return readGpl(start);
@@ -191,7 +231,8 @@ export function asSwatches(colours: readonly NamedColour[], used: ReadonlySet<st
 }
 
 const byte = (channel: number) => Math.round(channel * 255);
-const asWritten = (site: Site, swatch: Swatch) => (isDerived(swatch) ? formatColour(swatchColour(site, swatch.id)) : swatch.value);
+const asWritten = (site: Site, swatch: Swatch) =>
+  isDerived(swatch) ? formatColour(swatchColour(site, swatch.id)) : swatch.value;
 
 /** The palette as CSS custom properties on the root element. */
 export function printPaletteCss(site: Site): string {
@@ -201,6 +242,7 @@ export function printPaletteCss(site: Site): string {
 /** The palette in GIMP's format; translucent colours are written opaque, as it knows no others. */
 export function printPaletteGpl(site: Site): string {
   const oneLine = (text: string) => text.replace(/\s+/g, ' ');
-  const line = ({ r, g, b }: Rgba, name: string) => `${[r, g, b].map((channel) => String(byte(channel)).padStart(3)).join(' ')}\t${oneLine(name)}\n`;
+  const line = ({ r, g, b }: Rgba, name: string) =>
+    `${[r, g, b].map((channel) => String(byte(channel)).padStart(3)).join(' ')}\t${oneLine(name)}\n`;
   return `GIMP Palette\nName: ${oneLine(site.name)}\nColumns: 8\n#\n${site.palette.map((swatch) => line(swatchColour(site, swatch.id), swatch.name)).join('')}`;
 }

@@ -17,9 +17,17 @@ export interface ReadSitemap {
  * Reads a sitemap or an index of sitemaps (sitemaps.org protocol 0.9), or plain text with one address a line. Other
  * namespaces (pictures, languages) are passed over. `onProgress` hears the share that was read, 0 to 1.
  */
-export function readSitemap(text: string, onProgress: (share: number) => void = () => undefined): ReadSitemap {
-  const start = text.slice(0, 1000).replace(/^\ufeff/, '').trimStart();
-  return start.startsWith('<') ? readXmlSitemap(text.replace(/^\ufeff/, '').trimStart(), onProgress) : readTextSitemap(text);
+export function readSitemap(
+  text: string,
+  onProgress: (share: number) => void = () => undefined,
+): ReadSitemap {
+  const start = text
+    .slice(0, 1000)
+    .replace(/^\ufeff/, '')
+    .trimStart();
+  return start.startsWith('<')
+    ? readXmlSitemap(text.replace(/^\ufeff/, '').trimStart(), onProgress)
+    : readTextSitemap(text);
 }
 
 function readXmlSitemap(text: string, onProgress: (share: number) => void): ReadSitemap {
@@ -29,28 +37,44 @@ function readXmlSitemap(text: string, onProgress: (share: number) => void): Read
   let root = '';
   const path: string[] = [];
   let loc: string | null = null;
-  const failure = readXml(text, {
-    open: (name) => {
-      if (path.length === 0) {
-        root = name;
-        if (name === 'sitemapindex') kind = 'index';
-      }
-      path.push(name);
-      const parent = path.at(-2);
-      if (name === 'loc' && path.length === 3 && (parent === 'url' || parent === 'sitemap')) loc = '';
+  const failure = readXml(
+    text,
+    {
+      open: (name) => {
+        if (path.length === 0) {
+          root = name;
+          if (name === 'sitemapindex') kind = 'index';
+        }
+        path.push(name);
+        const parent = path.at(-2);
+        if (name === 'loc' && path.length === 3 && (parent === 'url' || parent === 'sitemap')) loc = '';
+      },
+      text: (chunk) => {
+        if (loc !== null) loc += chunk;
+      },
+      close: () => {
+        path.pop();
+        if (loc === null || path.at(-1) === 'loc') return;
+        const address = loc.trim();
+        loc = null;
+        if (/^https?:\/\//i.test(address) && address.length <= LIMITS.url) addresses.add(address);
+        else notes.push({ line: 0, text: address.slice(0, 80), reason: 'This is no address of a page.' });
+      },
     },
-    text: (chunk) => { if (loc !== null) loc += chunk; },
-    close: () => {
-      path.pop();
-      if (loc === null || path.at(-1) === 'loc') return;
-      const address = loc.trim();
-      loc = null;
-      if (/^https?:\/\//i.test(address) && address.length <= LIMITS.url) addresses.add(address);
-      else notes.push({ line: 0, text: address.slice(0, 80), reason: 'This is no address of a page.' });
-    },
-  }, onProgress);
-  if (failure !== null) notes.unshift({ line: Number(/^line (\d+)/.exec(failure)?.[1] ?? 0), text: '', reason: `The sitemap is broken: ${failure}.` });
-  else if (root !== 'urlset' && root !== 'sitemapindex') notes.push({ line: 1, text: `<${root}>`.slice(0, 80), reason: 'This is no sitemap: its first element should be <urlset> or <sitemapindex>.' });
+    onProgress,
+  );
+  if (failure !== null)
+    notes.unshift({
+      line: Number(/^line (\d+)/.exec(failure)?.[1] ?? 0),
+      text: '',
+      reason: `The sitemap is broken: ${failure}.`,
+    });
+  else if (root !== 'urlset' && root !== 'sitemapindex')
+    notes.push({
+      line: 1,
+      text: `<${root}>`.slice(0, 80),
+      reason: 'This is no sitemap: its first element should be <urlset> or <sitemapindex>.',
+    });
   return { kind, addresses: [...addresses].slice(0, LIMITS.pages), notes };
 }
 
@@ -61,7 +85,12 @@ function readTextSitemap(text: string): ReadSitemap {
     const line = raw.trim();
     if (line === '') return;
     if (/^https?:\/\/\S+$/i.test(line) && line.length <= LIMITS.url) addresses.add(line);
-    else if (notes.length < 50) notes.push({ line: index + 1, text: line.replace(/[\u0000-\u001f]/g, '').slice(0, 80), reason: 'This is no address of a page.' });
+    else if (notes.length < 50)
+      notes.push({
+        line: index + 1,
+        text: line.replace(/[\u0000-\u001f]/g, '').slice(0, 80),
+        reason: 'This is no address of a page.',
+      });
   });
   return { kind: 'pages', addresses: [...addresses].slice(0, LIMITS.pages), notes };
 }
@@ -73,18 +102,32 @@ function splitAddress(address: string): { host: string; path: string } {
 }
 
 /** Addresses as pages of the site; those of other hosts are left out and counted. `siteUrl` empty takes the first host. */
-export function sitemapPages(addresses: readonly string[], siteUrl: string): { pages: Page[]; foreign: number } {
+export function sitemapPages(
+  addresses: readonly string[],
+  siteUrl: string,
+): { pages: Page[]; foreign: number } {
   const own = splitAddress(siteUrl === '' ? (addresses[0] ?? '') : siteUrl).host.replace(/^www\./, '');
   const pages = new Map<string, Page>();
   const ids = new Set<string>();
   let foreign = 0;
   for (const address of addresses) {
     const { host, path } = splitAddress(address);
-    if (host !== own && host.replace(/^www\./, '') !== own) { foreign++; continue; }
-    const clean = /[\s<>"']/.test(path) ? path.replace(/[\s<>"']/g, (sign) => encodeURIComponent(sign)) : path;
+    if (host !== own && host.replace(/^www\./, '') !== own) {
+      foreign++;
+      continue;
+    }
+    const clean = /[\s<>"']/.test(path)
+      ? path.replace(/[\s<>"']/g, (sign) => encodeURIComponent(sign))
+      : path;
     if (pages.has(clean)) continue;
     const id = nextId(`page-${slugify(clean, 'home')}`, ids);
-    pages.set(clean, { id, path: clean, title: titleOf(clean).slice(0, LIMITS.label), sections: [], listed: true });
+    pages.set(clean, {
+      id,
+      path: clean,
+      title: titleOf(clean).slice(0, LIMITS.label),
+      sections: [],
+      listed: true,
+    });
   }
   return { pages: [...pages.values()], foreign };
 }
@@ -99,7 +142,10 @@ function nextId(wanted: string, ids: Set<string>): string {
 /** The pages of a sitemap as links, nested by their paths. */
 export function readSitemapLinks(text: string): ReadLinks {
   const { addresses, notes, kind } = readSitemap(text);
-  const kept = addresses.slice(0, LIMITS.links).map((address) => ({ address, ...splitAddress(address) })).map((entry) => ({ ...entry, key: entry.host + entry.path.replace(/\/$/, '') }));
+  const kept = addresses
+    .slice(0, LIMITS.links)
+    .map((address) => ({ address, ...splitAddress(address) }))
+    .map((entry) => ({ ...entry, key: entry.host + entry.path.replace(/\/$/, '') }));
   const sorted = kept.map((entry, index) => ({ ...entry, index }));
   const known = new Map(sorted.map((entry) => [entry.key, entry]));
   const parentOf = (key: string): string | null => {
@@ -126,6 +172,15 @@ export function readSitemapLinks(text: string): ReadLinks {
     }
   };
   place(null, 1);
-  const index = kind === 'index' ? [{ line: 0, text: '', reason: 'This is an index of sitemaps; the links are those of the sitemaps it names.' }] : [];
+  const index =
+    kind === 'index'
+      ? [
+          {
+            line: 0,
+            text: '',
+            reason: 'This is an index of sitemaps; the links are those of the sitemaps it names.',
+          },
+        ]
+      : [];
   return { links, notes: [...notes, ...index] };
 }

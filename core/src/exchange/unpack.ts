@@ -6,7 +6,8 @@ import { LIMITS } from '../document/limits.ts';
 export const UNPACK_LIMITS = { gzip: 64 * 1024 * 1024, zip: 256 * 1024 * 1024, entries: 60_000 } as const;
 
 export const isGzip = (bytes: Uint8Array) => bytes[0] === 0x1f && bytes[1] === 0x8b;
-export const isZip = (bytes: Uint8Array) => bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
+export const isZip = (bytes: Uint8Array) =>
+  bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
 
 const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
 
@@ -19,16 +20,20 @@ export function unpackGzip(bytes: Uint8Array, most: number = UNPACK_LIMITS.gzip)
     size += chunk.length;
     if (size <= most) chunks.push(chunk);
   });
-  stream.onmember = () => { members++; };
+  stream.onmember = () => {
+    members++;
+  };
   const PIECE = 1 << 14;
   try {
-    for (let at = 0; at < bytes.length && size <= most; at += PIECE) stream.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
+    for (let at = 0; at < bytes.length && size <= most; at += PIECE)
+      stream.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
   } catch (error) {
     return fail(`the gzip file is broken or cut short: ${(error as Error).message}`);
   }
   if (size > most) return fail(`it unpacks to more than ${megabytes(most)}, which is more than is read`);
   // The last four bytes give the length of what was packed (RFC 1952, section 2.3.1); several members add up.
-  const claimed = bytes.length < 18 ? -1 : new DataView(bytes.buffer, bytes.byteOffset).getUint32(bytes.length - 4, true);
+  const claimed =
+    bytes.length < 18 ? -1 : new DataView(bytes.buffer, bytes.byteOffset).getUint32(bytes.length - 4, true);
   if (members < 2 && claimed !== size % 2 ** 32) return fail('the gzip file is cut short');
   const whole = new Uint8Array(size);
   let at = 0;
@@ -54,7 +59,8 @@ export interface Archive {
 /** A path inside an archive or folder; null where it leads out of it. */
 export function safePath(path: string): string | null {
   const parts = path.replaceAll('\\', '/').split('/');
-  if (path.startsWith('/') || /^[a-z]:/i.test(path) || parts.includes('..') || path.includes('\0')) return null;
+  if (path.startsWith('/') || /^[a-z]:/i.test(path) || parts.includes('..') || path.includes('\0'))
+    return null;
   return parts.filter((part) => part !== '' && part !== '.').join('/');
 }
 
@@ -79,14 +85,23 @@ export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean):
         if (!wanted(path)) return false;
         size += originalSize;
         entries++;
-        if (originalSize > LIMITS.file) refusals.push(`“${path}” in it is larger than ${megabytes(LIMITS.file)}`);
-        else if (size > UNPACK_LIMITS.zip) refusals.push(`it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`);
-        else if (entries > UNPACK_LIMITS.entries) refusals.push(`it holds more than ${UNPACK_LIMITS.entries} files`);
+        if (originalSize > LIMITS.file)
+          refusals.push(`“${path}” in it is larger than ${megabytes(LIMITS.file)}`);
+        else if (size > UNPACK_LIMITS.zip)
+          refusals.push(`it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`);
+        else if (entries > UNPACK_LIMITS.entries)
+          refusals.push(`it holds more than ${UNPACK_LIMITS.entries} files`);
         return refusals.length === 0;
       },
     });
     if (refusals[0] !== undefined) return fail(refusals[0]);
-    return succeed({ files: Object.entries(unpacked).map(([path, content]) => ({ path: safePath(path) ?? path, bytes: content })), skipped });
+    return succeed({
+      files: Object.entries(unpacked).map(([path, content]) => ({
+        path: safePath(path) ?? path,
+        bytes: content,
+      })),
+      skipped,
+    });
   } catch (error) {
     return fail(refusals[0] ?? `the archive is broken or cut short: ${(error as Error).message}`);
   }

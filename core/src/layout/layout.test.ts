@@ -11,7 +11,9 @@ describe('the fit of the demo’s header', () => {
   test('covers the whole line without gaps or overlaps', () => {
     expect(line.segments[0]?.from).toBe(320);
     expect(line.segments.at(-1)?.to).toBe(1920);
-    line.segments.slice(1).forEach((segment, index) => { expect(segment.from).toBe((line.segments[index]?.to ?? 0) + 1); });
+    line.segments.slice(1).forEach((segment, index) => {
+      expect(segment.from).toBe((line.segments[index]?.to ?? 0) + 1);
+    });
   });
   test('the smallest safe breakpoint leaves just the room that is safe', () => {
     expect(line.safeBreakpoint).toBe(Math.ceil(line.needed[0]?.width ?? 0) + TIGHT_ROOM);
@@ -20,7 +22,12 @@ describe('the fit of the demo’s header', () => {
       return edited.ok ? fitAt(fitLine(edited.value.site, DEMO_HEADER, RANGE, measure), min) : null;
     };
     const safe = line.safeBreakpoint ?? 0;
-    expect([at(safe), at(safe - 1), at(safe - TIGHT_ROOM), at(safe - TIGHT_ROOM - 1)]).toEqual(['fits', 'tight', 'tight', 'breaks']);
+    expect([at(safe), at(safe - 1), at(safe - TIGHT_ROOM), at(safe - TIGHT_ROOM - 1)]).toEqual([
+      'fits',
+      'tight',
+      'tight',
+      'breaks',
+    ]);
   });
   test('is certain, as every letter is known; an unknown one makes it an estimate', () => {
     expect(line.certain).toBe(true);
@@ -32,17 +39,40 @@ describe('the fit of the demo’s header', () => {
     expect(unsure.needed[0]?.unmeasured).toEqual(['予約']);
   });
   test('a bolder current page needs its room', () => {
-    const edited = runEdit(DEMO, { name: 'set-look', args: { cells: [{ owner: 'menu-main', slot: 'link', property: 'weight', level: 'all', state: 'current', band: 'all', value: null }] } });
+    const edited = runEdit(DEMO, {
+      name: 'set-look',
+      args: {
+        cells: [
+          {
+            owner: 'menu-main',
+            slot: 'link',
+            property: 'weight',
+            level: 'all',
+            state: 'current',
+            band: 'all',
+            value: null,
+          },
+        ],
+      },
+    });
     const header = edited.ok && edited.value.site.pieces[0];
     if (!edited.ok || !header || header.kind !== 'header') throw new Error('no header');
-    expect(fitLine(edited.value.site, header, RANGE, measure).needed[0]?.width).toBeLessThan(line.needed[0]?.width ?? 0);
+    expect(fitLine(edited.value.site, header, RANGE, measure).needed[0]?.width).toBeLessThan(
+      line.needed[0]?.width ?? 0,
+    );
   });
   test('a header that never folds has no breakpoint to suggest', () => {
     const header = { ...DEMO_HEADER, foldBand: null };
-    expect(fitLine({ ...DEMO, pieces: [header, ...DEMO.pieces.slice(1)] }, header, RANGE, measure).safeBreakpoint).toBeNull();
+    expect(
+      fitLine({ ...DEMO, pieces: [header, ...DEMO.pieces.slice(1)] }, header, RANGE, measure).safeBreakpoint,
+    ).toBeNull();
   });
 });
 
 test('a drawing’s proportion is read from its view box', () => {
-  expect([svgRatio('<svg viewBox="0 0 40 20">'), svgRatio("<svg viewBox='0,0,10,10'>"), svgRatio('<svg>')]).toEqual([2, 1, null]);
+  expect([
+    svgRatio('<svg viewBox="0 0 40 20">'),
+    svgRatio("<svg viewBox='0,0,10,10'>"),
+    svgRatio('<svg>'),
+  ]).toEqual([2, 1, null]);
 });

@@ -8,7 +8,9 @@ import { findIcon, findPage, findPiece, idsOf, pagesByPath } from '../document/w
 export function mapItems(items: readonly MenuItem[], change: (item: MenuItem) => MenuItem): MenuItem[] {
   return items.map((item) => {
     const changed = change(item);
-    return changed.children.length === 0 ? changed : { ...changed, children: mapItems(changed.children, change) };
+    return changed.children.length === 0
+      ? changed
+      : { ...changed, children: mapItems(changed.children, change) };
   });
 }
 
@@ -21,7 +23,11 @@ export function copyItems(items: readonly MenuItem[], nextId: IdSource): MenuIte
  * Links from elsewhere as this site can hold them: ids in use are given anew, targets lead to the page the site has
  * at that path or to the new one; what the site does not have (an icon, a panel, a band) is left out.
  */
-export function adoptItems(site: Site, items: readonly MenuItem[], pages: readonly Page[]): { items: MenuItem[]; pages: Page[] } {
+export function adoptItems(
+  site: Site,
+  items: readonly MenuItem[],
+  pages: readonly Page[],
+): { items: MenuItem[]; pages: Page[] } {
   const taken = new Set(idsOf(site));
   const nextId = countingIds('link', taken);
   const known = pagesByPath(site);
@@ -53,7 +59,9 @@ export function adoptItems(site: Site, items: readonly MenuItem[], pages: readon
     seen.add(id);
     const { icon, bands: shown, ...rest } = item;
     return {
-      ...rest, id, target: targetOf(item.target),
+      ...rest,
+      id,
+      target: targetOf(item.target),
       ...(icon !== undefined && findIcon(site, icon) ? { icon } : {}),
       ...(shown?.every((band) => bands.has(band)) === true ? { bands: shown } : {}),
     };

@@ -12,12 +12,16 @@ export interface BuiltMenu {
   readonly notes: readonly ImportNote[];
 }
 
-interface OpenItem { readonly item: MenuItem & { children: MenuItem[] }; readonly depth: number }
+interface OpenItem {
+  readonly item: MenuItem & { children: MenuItem[] };
+  readonly depth: number;
+}
 
 /** The path of a target on the site itself, without query and fragment; null for any other target. */
 function sitePath(href: string, siteUrl: string): string | null {
   const base = siteUrl.replace(/\/+$/, '');
-  const local = base !== '' && (href === base || href.startsWith(`${base}/`)) ? href.slice(base.length) || '/' : href;
+  const local =
+    base !== '' && (href === base || href.startsWith(`${base}/`)) ? href.slice(base.length) || '/' : href;
   return /^\/(?!\/)[^\s<>"'?]*$/.test(local) ? (local.split('#')[0] ?? null) : null;
 }
 
@@ -58,7 +62,13 @@ export function buildMenu(links: readonly LinkLine[], siteUrl: string, idPrefix 
   };
 
   links.forEach((link, index) => {
-    const item = { id: nextItem(), label: link.label, target: targetOf(link, index + 1), children: [], ...link.fields };
+    const item = {
+      id: nextItem(),
+      label: link.label,
+      target: targetOf(link, index + 1),
+      children: [],
+      ...link.fields,
+    };
     while ((open.at(-1)?.depth ?? 0) >= link.depth) open.pop();
     const siblings = open.at(-1)?.item.children ?? items;
     siblings.push(item);

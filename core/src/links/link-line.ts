@@ -1,7 +1,10 @@
 import type { ItemFields } from '../document/menu-item.ts';
 
 /** What a format may say of a link besides label and target. */
-export type LineFields = Pick<ItemFields, 'role' | 'description' | 'name' | 'title' | 'newTab' | 'rel' | 'className'>;
+export type LineFields = Pick<
+  ItemFields,
+  'role' | 'description' | 'name' | 'title' | 'newTab' | 'rel' | 'className'
+>;
 
 /** One link as an import understood it: the label, the target as it was written (null for none), 1 at the top. */
 export interface LinkLine {

@@ -4,11 +4,21 @@ import { walkMenu } from '../document/walk.ts';
 import type { LineFields, LinkLine } from './link-line.ts';
 import { hrefOf } from './target.ts';
 
-const LINE_FIELDS = ['role', 'description', 'name', 'title', 'newTab', 'rel', 'className'] as const satisfies readonly (keyof LineFields)[];
+const LINE_FIELDS = [
+  'role',
+  'description',
+  'name',
+  'title',
+  'newTab',
+  'rel',
+  'className',
+] as const satisfies readonly (keyof LineFields)[];
 
 /** What a link has besides label and target that a format may hold; undefined where it has nothing. */
 function fieldsOf(item: MenuItem): LineFields | undefined {
-  const fields = Object.fromEntries(LINE_FIELDS.flatMap((field) => (item[field] === undefined ? [] : [[field, item[field]]])));
+  const fields = Object.fromEntries(
+    LINE_FIELDS.flatMap((field) => (item[field] === undefined ? [] : [[field, item[field]]])),
+  );
   return Object.keys(fields).length > 0 ? fields : undefined;
 }
 

@@ -18,8 +18,16 @@ export function countItems(items: readonly MenuItem[]): number {
 /** The link among siblings that says the same: the same target, else the same label. */
 function findSame(siblings: readonly MenuItem[], item: MenuItem, used: ReadonlySet<string>): number {
   const free = (candidate: MenuItem) => !used.has(candidate.id);
-  const byTarget = item.target.kind === 'none' ? -1 : siblings.findIndex((candidate) => free(candidate) && sameJson(candidate.target, item.target));
-  return byTarget !== -1 ? byTarget : siblings.findIndex((candidate) => free(candidate) && item.label !== '' && wordsOf(candidate.label) === wordsOf(item.label));
+  const byTarget =
+    item.target.kind === 'none'
+      ? -1
+      : siblings.findIndex((candidate) => free(candidate) && sameJson(candidate.target, item.target));
+  return byTarget !== -1
+    ? byTarget
+    : siblings.findIndex(
+        (candidate) =>
+          free(candidate) && item.label !== '' && wordsOf(candidate.label) === wordsOf(item.label),
+      );
 }
 
 /**
@@ -45,7 +53,11 @@ export function mergeItems(existing: readonly MenuItem[], incoming: readonly Men
     used.add(known.id);
     const below = mergeItems(known.children, item.children);
     const target = known.target.kind === 'none' && item.target.kind !== 'none' ? item.target : known.target;
-    if (below.added > 0 || target !== known.target || below.items.some((child, place) => child !== known.children[place])) {
+    if (
+      below.added > 0 ||
+      target !== known.target ||
+      below.items.some((child, place) => child !== known.children[place])
+    ) {
       items[index] = { ...known, target, children: below.items };
     }
     at = index + 1;

@@ -15,7 +15,12 @@ export const NETWORKS: readonly Network[] = [
   { name: 'GitHub', hosts: ['github.com'], icon: 'brand-github', colour: '#181717' },
   { name: 'Instagram', hosts: ['instagram.com'], icon: 'brand-instagram', colour: '#e4405f' },
   { name: 'LinkedIn', hosts: ['linkedin.com'], icon: 'brand-linkedin', colour: '#0a66c2' },
-  { name: 'Mastodon', hosts: ['mastodon.social', 'mastodon.online'], icon: 'brand-mastodon', colour: '#6364ff' },
+  {
+    name: 'Mastodon',
+    hosts: ['mastodon.social', 'mastodon.online'],
+    icon: 'brand-mastodon',
+    colour: '#6364ff',
+  },
   { name: 'Pinterest', hosts: ['pinterest.com'], icon: 'brand-pinterest', colour: '#bd081c' },
   { name: 'SoundCloud', hosts: ['soundcloud.com'], icon: 'brand-soundcloud', colour: '#ff5500' },
   { name: 'Spotify', hosts: ['spotify.com'], icon: 'brand-spotify', colour: '#1db954' },
@@ -33,5 +38,8 @@ export const NETWORKS: readonly Network[] = [
 export function networkOf(address: string): Network | null {
   const host = /^https?:\/\/(?:[^@/]*@)?([^/:?#]+)/i.exec(address.trim())?.[1]?.toLowerCase();
   if (host === undefined) return null;
-  return NETWORKS.find((network) => network.hosts.some((known) => host === known || host.endsWith(`.${known}`))) ?? null;
+  return (
+    NETWORKS.find((network) => network.hosts.some((known) => host === known || host.endsWith(`.${known}`))) ??
+    null
+  );
 }

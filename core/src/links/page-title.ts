@@ -11,6 +11,9 @@ const decode = (text: string) => {
 export function titleOf(path: string): string {
   const plain = (/[?#]/.test(path) ? (path.split(/[?#]/)[0] ?? '') : path).replace(/\/(?:index\.\w+)?$/, '');
   const last = plain.slice(plain.lastIndexOf('/') + 1);
-  const words = decode(last).replace(/\.(?:html?|php|aspx?|md)$/i, '').replace(/[-_+]+/g, ' ').trim();
+  const words = decode(last)
+    .replace(/\.(?:html?|php|aspx?|md)$/i, '')
+    .replace(/[-_+]+/g, ' ')
+    .trim();
   return words === '' ? 'Home' : (words[0] ?? '').toUpperCase() + words.slice(1);
 }

@@ -21,8 +21,10 @@ export function parseTarget(site: Known, text: string): Result<Target, string> {
   if (/^#[^\s#]+$/.test(typed)) return succeed({ kind: 'section', section: typed.slice(1) });
   const known = pageTarget(site, typed) ?? panelTarget(site, typed);
   if (known) return succeed(known);
-  if (/^mailto:[^?]+$/i.test(typed) || MAIL.test(typed)) return succeed({ kind: 'mail', address: typed.replace(/^mailto:/i, '') });
-  if (/^tel:/i.test(typed) || PHONE.test(typed)) return succeed({ kind: 'phone', number: typed.replace(/^tel:/i, '') });
+  if (/^mailto:[^?]+$/i.test(typed) || MAIL.test(typed))
+    return succeed({ kind: 'mail', address: typed.replace(/^mailto:/i, '') });
+  if (/^tel:/i.test(typed) || PHONE.test(typed))
+    return succeed({ kind: 'phone', number: typed.replace(/^tel:/i, '') });
   const refused = refuseUrl(typed);
   return refused === null ? succeed({ kind: 'url', url: typed }) : fail(refused);
 }
@@ -37,18 +39,26 @@ function pageTarget(site: Known, typed: string): Target | null {
 
 function panelTarget(site: Known, typed: string): Target | null {
   const name = /^opens\s+(.+)$/i.exec(typed)?.[1]?.toLowerCase();
-  const panel = name === undefined ? undefined : site.pieces?.find((piece) => piece.kind === 'panel' && piece.name.toLowerCase() === name);
+  const panel =
+    name === undefined
+      ? undefined
+      : site.pieces?.find((piece) => piece.kind === 'panel' && piece.name.toLowerCase() === name);
   return panel ? { kind: 'panel', panel: panel.id } : null;
 }
 
 /** A target as it stands in the outline's field and can be typed again. */
 export function formatTarget(site: Site, target: Target): string {
   switch (target.kind) {
-    case 'mail': return target.address;
-    case 'phone': return target.number;
-    case 'none': return '';
-    case 'panel': return `opens ${findPiece(site, target.panel)?.name ?? 'a panel that is gone'}`;
-    default: return hrefOf(site, target) ?? '';
+    case 'mail':
+      return target.address;
+    case 'phone':
+      return target.number;
+    case 'none':
+      return '';
+    case 'panel':
+      return `opens ${findPiece(site, target.panel)?.name ?? 'a panel that is gone'}`;
+    default:
+      return hrefOf(site, target) ?? '';
   }
 }
 
@@ -59,12 +69,17 @@ export function hrefOf(site: Pick<Site, 'pages'>, target: Target): string | null
       const path = findPage(site, target.page)?.path;
       return path === undefined ? null : path + (target.section ? `#${target.section}` : '');
     }
-    case 'section': return `#${target.section}`;
-    case 'url': return target.url;
-    case 'mail': return `mailto:${target.address}`;
-    case 'phone': return `tel:${target.number.replace(/[^\d+]/g, '')}`;
+    case 'section':
+      return `#${target.section}`;
+    case 'url':
+      return target.url;
+    case 'mail':
+      return `mailto:${target.address}`;
+    case 'phone':
+      return `tel:${target.number.replace(/[^\d+]/g, '')}`;
     case 'panel':
-    case 'none': return null;
+    case 'none':
+      return null;
   }
 }
 
@@ -76,7 +91,8 @@ export function targetKey(site: Site, target: Target): string | null {
 
 /** The address a target can be fetched at, without its fragment; null for all that is no page of the web. */
 export function fetchAddress(site: Pick<Site, 'pages' | 'url'>, target: Target): string | null {
-  const href = target.kind === 'page' || target.kind === 'url' ? hrefOf(site, target)?.split('#')[0] : undefined;
+  const href =
+    target.kind === 'page' || target.kind === 'url' ? hrefOf(site, target)?.split('#')[0] : undefined;
   if (href === undefined || href === '') return null;
   if (/^https?:\/\//i.test(href)) return href;
   const origin = /^https?:\/\/[^/?#]+/i.exec(site.url)?.[0];

@@ -13,18 +13,29 @@ const MOST_PROBLEMS = 20;
 
 /** The segments of a path as the schema library writes it: `menus[0].items[2]["a.b"]`. */
 function pathSegments(path: string): string[] {
-  return [...path.matchAll(/\["([^"]*)"\]|\[(\d+)\]|([^.[\]]+)/g)].map((match) => match[1] ?? match[2] ?? match[3] ?? '');
+  return [...path.matchAll(/\["([^"]*)"\]|\[(\d+)\]|([^.[\]]+)/g)].map(
+    (match) => match[1] ?? match[2] ?? match[3] ?? '',
+  );
 }
 
 function valueAt(document: unknown, segments: readonly string[]): unknown {
-  return segments.reduce<unknown>((node, segment) => (node as Record<string, unknown> | undefined)?.[segment], document);
+  return segments.reduce<unknown>(
+    (node, segment) => (node as Record<string, unknown> | undefined)?.[segment],
+    document,
+  );
 }
 
 function toProblem(error: ValidationError, document: unknown): Problem {
   const segments = pathSegments(error.path ?? '');
   const path = toPointer(segments);
   const found = describeValue(valueAt(document, segments));
-  return { code: 'schema', path, found, allowed: error.message, message: `${path || 'the document'}: found ${found}, allowed is ${error.message}` };
+  return {
+    code: 'schema',
+    path,
+    found,
+    allowed: error.message,
+    message: `${path || 'the document'}: found ${found}, allowed is ${error.message}`,
+  };
 }
 
 function schemaProblems(document: unknown): Problem[] {
@@ -44,10 +55,15 @@ function schemaProblems(document: unknown): Problem[] {
  */
 export function loadSite(raw: unknown): Result<Site> {
   if (jsonDepth(raw, LIMITS.json) > LIMITS.json) {
-    return fail([{
-      code: 'too-deep', path: '', message: `The document is nested more than ${LIMITS.json} deep`, found: `more than ${LIMITS.json} levels`,
-      allowed: `at most ${LIMITS.json} levels`,
-    }]);
+    return fail([
+      {
+        code: 'too-deep',
+        path: '',
+        message: `The document is nested more than ${LIMITS.json} deep`,
+        found: `more than ${LIMITS.json} levels`,
+        allowed: `at most ${LIMITS.json} levels`,
+      },
+    ]);
   }
   const migrated = migrate(raw);
   if (!migrated.ok) return migrated;
@@ -61,13 +77,29 @@ export function loadSite(raw: unknown): Result<Site> {
 /** Reads a site file's text. A byte order mark is allowed; anything that is no JSON is refused with the reason. */
 export function parseSiteFile(text: string): Result<Site> {
   if (text.length > LIMITS.file) {
-    return fail([{ code: 'too-large', path: '', message: 'The site file is larger than 32 MB', found: `${text.length} characters`, allowed: '32 MB' }]);
+    return fail([
+      {
+        code: 'too-large',
+        path: '',
+        message: 'The site file is larger than 32 MB',
+        found: `${text.length} characters`,
+        allowed: '32 MB',
+      },
+    ]);
   }
   let raw: unknown;
   try {
     raw = JSON.parse(text.replace(/^\uFEFF/, ''));
   } catch (error) {
-    return fail([{ code: 'not-json', path: '', message: `The file is not JSON: ${(error as Error).message}`, found: describeValue(text.slice(0, 40)), allowed: 'a Hamaca site file' }]);
+    return fail([
+      {
+        code: 'not-json',
+        path: '',
+        message: `The file is not JSON: ${(error as Error).message}`,
+        found: describeValue(text.slice(0, 40)),
+        allowed: 'a Hamaca site file',
+      },
+    ]);
   }
   return loadSite(raw);
 }

@@ -10,24 +10,58 @@ export const FORMAT_VERSION = 3;
 /** All steps in order. */
 export const MIGRATIONS: readonly Migration[] = [LINKS_STEP, BENCH_STEP];
 
-const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] =>
-  [{ code: 'format', path, message, found: describeValue(found), allowed }];
+const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [
+  { code: 'format', path, message, found: describeValue(found), allowed },
+];
 
 /** Brings any older document to today's version; a newer or foreign one is refused and stays as it is. */
-export function migrate(raw: unknown, steps: readonly Migration[] = MIGRATIONS, target: number = FORMAT_VERSION): Result<Record<string, unknown>> {
+export function migrate(
+  raw: unknown,
+  steps: readonly Migration[] = MIGRATIONS,
+  target: number = FORMAT_VERSION,
+): Result<Record<string, unknown>> {
   if (!isRecord(raw)) {
     const found = Array.isArray(raw) ? 'a list' : typeof raw;
-    return fail([{ code: 'format', path: '', message: 'This is not a Hamaca site: an object is expected', found, allowed: 'an object' }]);
+    return fail([
+      {
+        code: 'format',
+        path: '',
+        message: 'This is not a Hamaca site: an object is expected',
+        found,
+        allowed: 'an object',
+      },
+    ]);
   }
   if (raw['format'] !== 'hamaca-site') {
-    return fail(problem('/format', 'This is not a Hamaca site: its format is missing or another', raw['format'], '"hamaca-site"'));
+    return fail(
+      problem(
+        '/format',
+        'This is not a Hamaca site: its format is missing or another',
+        raw['format'],
+        '"hamaca-site"',
+      ),
+    );
   }
   const version = raw['formatVersion'];
   if (typeof version !== 'number' || !Number.isInteger(version) || version < 1) {
-    return fail(problem('/formatVersion', 'The format version is missing or no whole number', version, `a whole number from 1 to ${target}`));
+    return fail(
+      problem(
+        '/formatVersion',
+        'The format version is missing or no whole number',
+        version,
+        `a whole number from 1 to ${target}`,
+      ),
+    );
   }
   if (version > target) {
-    return fail(problem('/formatVersion', `This site was made by a newer Hamaca (format ${version})`, version, `at most ${target}`));
+    return fail(
+      problem(
+        '/formatVersion',
+        `This site was made by a newer Hamaca (format ${version})`,
+        version,
+        `at most ${target}`,
+      ),
+    );
   }
   let document = raw;
   for (const step of steps.filter((entry) => entry.from >= version && entry.from < target)) {

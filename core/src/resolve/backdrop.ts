@@ -29,22 +29,33 @@ export function foldingPanel(site: Site, header: Header, band: number): Panel | 
   return openedPanel(site, header);
 }
 
-const atRest = (owner: string, slot: string, { band, states }: Situation, level: Level | null = null): Situation =>
-  ({ owner, slot, level, states: states.filter((state) => state === 'scrolled'), band });
+const atRest = (
+  owner: string,
+  slot: string,
+  { band, states }: Situation,
+  level: Level | null = null,
+): Situation => ({ owner, slot, level, states: states.filter((state) => state === 'scrolled'), band });
 
 /** The boxes around a slot that lie behind it, innermost first. */
 function boxesAround(site: Site, owner: Owner, situation: Situation): Situation[] {
   const { slot, level, band } = situation;
   const { piece } = owner;
-  const box = (id: string, name: string, ofLevel: Level | null = null) => atRest(id, name, situation, ofLevel);
+  const box = (id: string, name: string, ofLevel: Level | null = null) =>
+    atRest(id, name, situation, ofLevel);
   if (piece.kind === 'panel') {
     if (owner.kind === 'panel') return slot === 'panel' || slot === 'scrim' ? [] : [box(piece.id, 'panel')];
     const inSubmenu = level !== null && level > 1 && slot !== 'submenu';
-    return [...(inSubmenu ? [box(owner.id, 'submenu', 2)] : []), ...listBox(owner, situation), box(piece.id, 'panel'), box(piece.id, 'scrim')];
+    return [
+      ...(inSubmenu ? [box(owner.id, 'submenu', 2)] : []),
+      ...listBox(owner, situation),
+      box(piece.id, 'panel'),
+      box(piece.id, 'scrim'),
+    ];
   }
   if (owner.kind === 'header') return [];
   const bar = [...(owner.row === null ? [] : [box(owner.row, 'row')]), box(piece.id, 'bar')];
-  if (owner.kind !== 'menu') return [...(owner.kind === 'search' && slot !== 'search' ? [box(owner.id, 'search')] : []), ...bar];
+  if (owner.kind !== 'menu')
+    return [...(owner.kind === 'search' && slot !== 'search' ? [box(owner.id, 'search')] : []), ...bar];
   const panel = foldingPanel(site, piece, band);
   const ground = panel ? [box(panel.id, 'panel'), box(panel.id, 'scrim')] : [];
   // An unfolded submenu lies over the page, not over the bar.
@@ -53,7 +64,8 @@ function boxesAround(site: Site, owner: Owner, situation: Situation): Situation[
   return [...listBox(owner, situation), ...(panel ? ground : bar)];
 }
 
-const listBox = (owner: Owner, situation: Situation): Situation[] => (situation.slot === 'list' ? [] : [atRest(owner.id, 'list', situation)]);
+const listBox = (owner: Owner, situation: Situation): Situation[] =>
+  situation.slot === 'list' ? [] : [atRest(owner.id, 'list', situation)];
 
 /** One box with what is painted in it: layers topmost first, each one of several colours where it is not even. */
 interface Box {
@@ -78,7 +90,8 @@ function gradientColours(site: Site, { paint }: PaintValue): Rgba[] {
 
 function boxOf(site: Site, situation: Situation): Box {
   const kind = slotKind(site, situation);
-  const value = (id: PropertyId): Value | undefined => (kind?.properties.includes(id) ? resolve(site, { ...situation, property: id })?.value : undefined);
+  const value = (id: PropertyId): Value | undefined =>
+    kind?.properties.includes(id) ? resolve(site, { ...situation, property: id })?.value : undefined;
   const paint = value('paint');
   const painted = typeof paint === 'object' && 'paint' in paint ? paint : { paint: null };
   const fill = value('fill');
@@ -89,14 +102,23 @@ function boxOf(site: Site, situation: Situation): Box {
     ...(fill !== undefined && isColourValue(fill) ? [[colourOf(site, fill)]] : []),
   ];
   const opacity = value('opacity');
-  return { layers, opacity: typeof opacity === 'number' ? opacity / 100 : 1, certain: !(painted.paint && 'image' in painted.paint) };
+  return {
+    layers,
+    opacity: typeof opacity === 'number' ? opacity / 100 : 1,
+    certain: !(painted.paint && 'image' in painted.paint),
+  };
 }
 
 /** The page's colours that may lie behind: its ground, or all it shows where something lies over its content. */
 function groundsOf(owner: Owner | undefined, { states, level, slot }: Situation, scene: Scene): Rgba[] {
   const colours = sceneColours(scene).map((literal) => parseColour(literal) ?? { r: 1, g: 1, b: 1, a: 1 });
   const { piece } = owner ?? {};
-  const overContent = piece?.kind !== 'header' || slot === 'submenu' || (level ?? 1) > 1 || piece.over || (piece.stays && states.includes('scrolled'));
+  const overContent =
+    piece?.kind !== 'header' ||
+    slot === 'submenu' ||
+    (level ?? 1) > 1 ||
+    piece.over ||
+    (piece.stays && states.includes('scrolled'));
   if (!overContent || piece === undefined) return colours.slice(0, 1);
   // A picture fills the top of the page: its plain ground is not there, unless the page has moved.
   return colours.length > 1 && !states.includes('scrolled') ? colours.slice(1) : colours;
@@ -106,7 +128,11 @@ function groundsOf(owner: Owner | undefined, { states, level, slot }: Situation,
 const MOST_COMBINATIONS = 600;
 
 function combine(alternatives: readonly (readonly Rgba[])[]): Rgba[][] {
-  return alternatives.reduce<Rgba[][]>((combined, colours) => combined.flatMap((before) => colours.map((colour) => [...before, colour])).slice(0, MOST_COMBINATIONS), [[]]);
+  return alternatives.reduce<Rgba[][]>(
+    (combined, colours) =>
+      combined.flatMap((before) => colours.map((colour) => [...before, colour])).slice(0, MOST_COMBINATIONS),
+    [[]],
+  );
 }
 
 /** Draws a pixel through boxes from the innermost out: its content over each box's layers, thinned by each box's opacity. */
@@ -134,16 +160,24 @@ export interface Backdrop {
 export function backdropOf(site: Site, situation: Situation, scene: Scene): Backdrop {
   const owner = ownersOf(site).get(situation.owner);
   const holder = slotKind(site, situation)?.inside;
-  const places = [situation, ...(holder === undefined ? [] : [{ ...situation, slot: holder }]), ...(owner ? boxesAround(site, owner, situation) : [])];
+  const places = [
+    situation,
+    ...(holder === undefined ? [] : [{ ...situation, slot: holder }]),
+    ...(owner ? boxesAround(site, owner, situation) : []),
+  ];
   const boxes = places.map((place) => boxOf(site, place));
   const grounds = groundsOf(owner, situation, scene);
   const combinations = combine([...boxes.flatMap((box) => box.layers), grounds]);
   return {
     certain: boxes.every((box) => box.certain),
-    pairs: (text) => combinations.map((chosen) => {
-      const ground = chosen.at(-1) as Rgba;
-      return { text: drawThrough(text, boxes, chosen, ground), behind: drawThrough(NOTHING, boxes, chosen, ground) };
-    }),
+    pairs: (text) =>
+      combinations.map((chosen) => {
+        const ground = chosen.at(-1) as Rgba;
+        return {
+          text: drawThrough(text, boxes, chosen, ground),
+          behind: drawThrough(NOTHING, boxes, chosen, ground),
+        };
+      }),
   };
 }
 
@@ -175,7 +209,11 @@ function worstContrast(text: Rgba, layering: Layering): number {
   return Math.min(21, ...layering(text).map((pair) => contrastRatio(pair.text, pair.behind)));
 }
 
-function colourPair(site: Site, situation: Situation, scene: Scene): { text: Rgba; layering: Layering; required: number; certain: boolean } | null {
+function colourPair(
+  site: Site,
+  situation: Situation,
+  scene: Scene,
+): { text: Rgba; layering: Layering; required: number; certain: boolean } | null {
   const kind = slotKind(site, situation);
   if (!kind || kind.text === 'none') return null;
   const value = resolve(site, { ...situation, property: 'colour' })?.value;

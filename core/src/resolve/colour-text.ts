@@ -35,6 +35,11 @@ export function parseColourText(site: Palette, typed: string): Result<ColourValu
     return succeed(percent === 100 ? named : { ...named, alpha: percent / 100 });
   }
   if (parseColour(text)) return succeed({ literal: text.toLowerCase() });
-  const names = site.palette.slice(0, 4).map((swatch) => swatch.name).join(', ');
-  return fail(`“${text}” is no swatch, role or CSS colour. Try ${names ? `${names}, ` : ''}ink, #3f6b4a or none`);
+  const names = site.palette
+    .slice(0, 4)
+    .map((swatch) => swatch.name)
+    .join(', ');
+  return fail(
+    `“${text}” is no swatch, role or CSS colour. Try ${names ? `${names}, ` : ''}ink, #3f6b4a or none`,
+  );
 }

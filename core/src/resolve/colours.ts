@@ -16,7 +16,10 @@ const WHITE: Rgba = { r: 1, g: 1, b: 1, a: 1 };
 /** Roles and swatches that lead to others are followed this far; the loader refuses circles. */
 const MOST_STEPS = 20;
 
-const swatchesById = memoise((palette: Site['palette']): ReadonlyMap<string, Swatch> => new Map(palette.map((swatch) => [swatch.id, swatch])));
+const swatchesById = memoise(
+  (palette: Site['palette']): ReadonlyMap<string, Swatch> =>
+    new Map(palette.map((swatch) => [swatch.id, swatch])),
+);
 
 export function findSwatch({ palette }: Pick<Site, 'palette'>, id: string): Swatch | null {
   return swatchesById(palette).get(id) ?? null;
@@ -45,10 +48,14 @@ export function colourTrail(site: Pick<Site, 'palette' | 'roles'>, value: Colour
 /** What a swatch that follows another comes to, from the colours it is made of. */
 function deriveColour({ change, by }: DerivedSwatch, from: Rgba, other: Rgba): Rgba {
   switch (change) {
-    case 'lighter': return mixColours(from, WHITE, by / 100);
-    case 'darker': return mixColours(from, BLACK, by / 100);
-    case 'thinner': return withAlpha(from, 1 - by / 100);
-    case 'mixed': return mixColours(from, other, by / 100);
+    case 'lighter':
+      return mixColours(from, WHITE, by / 100);
+    case 'darker':
+      return mixColours(from, BLACK, by / 100);
+    case 'thinner':
+      return withAlpha(from, 1 - by / 100);
+    case 'mixed':
+      return mixColours(from, other, by / 100);
   }
 }
 
@@ -97,10 +104,16 @@ export function swatchFamily(site: Pick<Site, 'palette'>, id: string): ReadonlyS
 
 /** Whether changing a swatch changes this value. */
 export function usesSwatch(site: Site, value: Value, swatch: string): boolean {
-  return coloursIn(value).some((colour) => colourTrail(site, colour).some((step) => step.kind === 'swatch' && swatchFamily(site, step.id).has(swatch)));
+  return coloursIn(value).some((colour) =>
+    colourTrail(site, colour).some(
+      (step) => step.kind === 'swatch' && swatchFamily(site, step.id).has(swatch),
+    ),
+  );
 }
 
 /** Whether changing a role changes this value. */
 export function usesRole(site: Site, value: Value, role: Role): boolean {
-  return coloursIn(value).some((colour) => colourTrail(site, colour).some((step) => step.kind === 'role' && step.role === role));
+  return coloursIn(value).some((colour) =>
+    colourTrail(site, colour).some((step) => step.kind === 'role' && step.role === role),
+  );
 }

@@ -1,6 +1,14 @@
 import { fail, succeed, type Result } from '../base/result.ts';
 import type { Site } from '../document/site.ts';
-import { LINE_STYLES, type GradientStop, type LineValue, type Paint, type PaintValue, type Shadow, type ShadowValue } from '../document/values.ts';
+import {
+  LINE_STYLES,
+  type GradientStop,
+  type LineValue,
+  type Paint,
+  type PaintValue,
+  type Shadow,
+  type ShadowValue,
+} from '../document/values.ts';
 import { formatColourValue, parseColourText } from './colour-text.ts';
 
 /*
@@ -30,7 +38,11 @@ const LEADING_NUMBER = /^(-?\d*\.?\d+)(?:px)?(?=\s|$)/;
 function leadingNumbers(text: string, most: number): { numbers: number[]; rest: string } {
   const numbers: number[] = [];
   let rest = text.trim();
-  for (let match = LEADING_NUMBER.exec(rest); match && numbers.length < most; match = LEADING_NUMBER.exec(rest)) {
+  for (
+    let match = LEADING_NUMBER.exec(rest);
+    match && numbers.length < most;
+    match = LEADING_NUMBER.exec(rest)
+  ) {
     numbers.push(Number(match[1]));
     rest = rest.slice(match[0].length).trim();
   }
@@ -40,7 +52,10 @@ function leadingNumbers(text: string, most: number): { numbers: number[]; rest: 
 /** `1 line`, `2 dashed reed 60%`, `none`: the colour left out is the role line. */
 export function parseLine(site: Palette, text: string): Result<LineValue, string> {
   if (/^(none|0)$/i.test(text.trim())) return succeed({ line: null });
-  const { numbers: [width], rest } = leadingNumbers(text, 1);
+  const {
+    numbers: [width],
+    rest,
+  } = leadingNumbers(text, 1);
   if (width === undefined) return fail('a line starts with its width; type 1 line, 2 dashed ink 40% or none');
   const [first = '', ...others] = rest.split(/\s+/);
   const style = LINE_STYLES.find((entry) => entry === first.toLowerCase());
@@ -58,10 +73,18 @@ function parseShadow(site: Palette, text: string): Result<Shadow, string> {
   const inset = /(^|\s)inset(\s|$)/i.test(text);
   const { numbers, rest } = leadingNumbers(text.replace(/(^|\s)inset(?=\s|$)/i, ' '), 4);
   const [x, y, blur = 0, spread] = numbers;
-  if (x === undefined || y === undefined) return fail('a shadow is x, y, blur and colour; type 0 4 12 ink 20% or none');
+  if (x === undefined || y === undefined)
+    return fail('a shadow is x, y, blur and colour; type 0 4 12 ink 20% or none');
   const colour = rest === '' ? succeed({ role: 'ink', alpha: 0.25 } as const) : parseColourText(site, rest);
   if (!colour.ok) return colour;
-  return succeed({ x, y, blur, ...(spread === undefined ? {} : { spread }), ...(inset ? { inset } : {}), colour: colour.value });
+  return succeed({
+    x,
+    y,
+    blur,
+    ...(spread === undefined ? {} : { spread }),
+    ...(inset ? { inset } : {}),
+    colour: colour.value,
+  });
 }
 
 /** `0 4 12 ink 20%`, several separated by commas, `inset` inside, `none`. */
@@ -78,14 +101,24 @@ export function parseShadows(site: Palette, text: string): Result<ShadowValue, s
 
 export function formatShadows(site: Palette, { shadows }: ShadowValue): string {
   if (shadows.length === 0) return 'none';
-  return shadows.map(({ x, y, blur, spread, inset, colour }) =>
-    `${x} ${y} ${blur}${spread === undefined ? '' : ` ${spread}`}${inset ? ' inset' : ''} ${formatColourValue(site, colour)}`).join(', ');
+  return shadows
+    .map(
+      ({ x, y, blur, spread, inset, colour }) =>
+        `${x} ${y} ${blur}${spread === undefined ? '' : ` ${spread}`}${inset ? ' inset' : ''} ${formatColourValue(site, colour)}`,
+    )
+    .join(', ');
 }
 
 /** Angles by name (CSS Images 3, section 3.1.1). */
-const DIRECTIONS: Readonly<Record<string, number>> = { 'to top': 0, 'to right': 90, 'to bottom': 180, 'to left': 270 };
+const DIRECTIONS: Readonly<Record<string, number>> = {
+  'to top': 0,
+  'to right': 90,
+  'to bottom': 180,
+  'to left': 270,
+};
 
-const isNumber = (value: number | undefined): value is number => value !== undefined && Number.isFinite(value);
+const isNumber = (value: number | undefined): value is number =>
+  value !== undefined && Number.isFinite(value);
 
 /** Places of stops where none was typed: even between their neighbours. */
 function spaced(stops: readonly { colour: GradientStop['colour']; at: number | null }[]): GradientStop[] {
@@ -99,7 +132,10 @@ function spaced(stops: readonly { colour: GradientStop['colour']; at: number | n
     while (at[before] === null) before--;
     while (at[after] === null) after++;
     const [from, to] = [at[before] as number, at[after] as number];
-    return { colour: stop.colour, at: Math.round((from + ((to - from) * (index - before)) / (after - before)) * 100) / 100 };
+    return {
+      colour: stop.colour,
+      at: Math.round((from + ((to - from) * (index - before)) / (after - before)) * 100) / 100,
+    };
   });
 }
 
@@ -124,20 +160,30 @@ export function parsePaint(site: Palette, typed: string): Result<PaintValue, str
   const text = typed.trim();
   if (/^none$/i.test(text)) return succeed({ paint: null });
   const picture = /^url\(\s*(["']?)(.*?)\1\s*\)$/i.exec(text);
-  if (picture) return picture[2] ? succeed({ paint: { image: picture[2] } }) : fail('the address of the picture is missing');
+  if (picture)
+    return picture[2]
+      ? succeed({ paint: { image: picture[2] } })
+      : fail('the address of the picture is missing');
   return parseGradient(site, text);
 }
 
 /** Data of a picture is not for reading: its kind and size are. */
 function formatPicture(address: string): string {
   const kind = /^data:image\/(\w+)/.exec(address)?.[1];
-  return kind === undefined ? `url(${address})` : `${kind.toUpperCase()} picture, ${Math.ceil((address.length * 3) / 4 / 1024)} kB`;
+  return kind === undefined
+    ? `url(${address})`
+    : `${kind.toUpperCase()} picture, ${Math.ceil((address.length * 3) / 4 / 1024)} kB`;
 }
 
 export function formatPaint(site: Palette, { paint }: { readonly paint: Paint | null }): string {
   if (!paint) return 'none';
   if ('image' in paint) return formatPicture(paint.image);
   const { angle, stops } = paint.gradient;
-  const isEven = spaced(stops.map(({ colour }) => ({ colour, at: null }))).every((stop, index) => stop.at === stops[index]?.at);
-  return [`${angle}deg`, ...stops.map(({ colour, at }) => `${formatColourValue(site, colour)}${isEven ? '' : ` at ${at}%`}`)].join(', ');
+  const isEven = spaced(stops.map(({ colour }) => ({ colour, at: null }))).every(
+    (stop, index) => stop.at === stops[index]?.at,
+  );
+  return [
+    `${angle}deg`,
+    ...stops.map(({ colour, at }) => `${formatColourValue(site, colour)}${isEven ? '' : ` at ${at}%`}`),
+  ].join(', ');
 }

@@ -41,9 +41,14 @@ export function slotName(site: Site, ref: SlotRef): string {
 
 const typeName = (site: Site, id: string) => site.typeStyles.find((style) => style.id === id)?.name ?? id;
 
-function cellLabel(site: Site, kind: SlotKind, { level, state, band }: { level: LevelKey; state: string; band: string }): string {
+function cellLabel(
+  site: Site,
+  kind: SlotKind,
+  { level, state, band }: { level: LevelKey; state: string; band: string },
+): string {
   const levels = kind.levels.length > 0 ? [levelName(level)] : [];
-  const bands = band === 'all' ? [] : [`${site.bands.find((entry) => entry.id === band)?.name ?? band} and narrower`];
+  const bands =
+    band === 'all' ? [] : [`${site.bands.find((entry) => entry.id === band)?.name ?? band} and narrower`];
   return [...levels, state, ...bands].join(', ');
 }
 
@@ -51,29 +56,73 @@ function valueSteps(site: Site, kind: SlotKind, ref: SlotRef, id: PropertyId, or
   switch (origin.kind) {
     case 'look': {
       const place = origin.as ?? ref;
-      const cell: Cell = { owner: place.owner, slot: place.slot, property: id, level: origin.level, state: origin.state, band: origin.band };
+      const cell: Cell = {
+        owner: place.owner,
+        slot: place.slot,
+        property: id,
+        level: origin.level,
+        state: origin.state,
+        band: origin.band,
+      };
       const label = cellLabel(site, kind, origin);
-      return [{ label: origin.as ? `same as ${slotName(site, origin.as)}: ${label}` : label, link: { kind: 'cell', cell } }];
+      return [
+        {
+          label: origin.as ? `same as ${slotName(site, origin.as)}: ${label}` : label,
+          link: { kind: 'cell', cell },
+        },
+      ];
     }
     case 'holder': {
       const holder = { owner: ref.owner, slot: origin.slot };
       const holderKind = slotKind(site, holder);
       const [first, ...rest] = holderKind ? valueSteps(site, holderKind, holder, id, origin.from) : [];
-      return first ? [{ ...first, label: `${(holderKind?.label ?? origin.slot).toLowerCase()} around it, ${first.label}` }, ...rest] : [];
+      return first
+        ? [
+            {
+              ...first,
+              label: `${(holderKind?.label ?? origin.slot).toLowerCase()} around it, ${first.label}`,
+            },
+            ...rest,
+          ]
+        : [];
     }
-    case 'focus-ring': return [{ label: 'the ring of focus', link: null }];
-    case 'type-style': return [{ label: `type style ${typeName(site, origin.id)}`, link: { kind: 'type-style', id: origin.id } }];
-    case 'slot-default': return [{ label: `${kind.label.toLowerCase()} default`, link: null }];
-    case 'initial': return [{ label: 'nothing set', link: null }];
+    case 'focus-ring':
+      return [{ label: 'the ring of focus', link: null }];
+    case 'type-style':
+      return [
+        { label: `type style ${typeName(site, origin.id)}`, link: { kind: 'type-style', id: origin.id } },
+      ];
+    case 'slot-default':
+      return [{ label: `${kind.label.toLowerCase()} default`, link: null }];
+    case 'initial':
+      return [{ label: 'nothing set', link: null }];
   }
 }
 
 /** Where a value comes from, step by step: the cell that says it, then the role and the swatches its colours lead to. */
-export function originSteps(site: Site, kind: SlotKind, question: Pick<Question, 'owner' | 'slot' | 'property'>, resolved: Resolved): OriginStep[] {
-  const colours = coloursIn(resolved.value).flatMap((colour) => colourTrail(site, colour)).flatMap((step): OriginStep[] => {
-    if (step.kind === 'role') return [{ label: `role ${step.role}`, link: { kind: 'role', role: step.role } }];
-    return step.kind === 'swatch' ? [{ label: `swatch ${step.name}`, link: { kind: 'swatch', id: step.id } }] : [];
-  });
-  const type: OriginStep[] = resolved.type === undefined ? [] : [{ label: `type style ${typeName(site, resolved.type)}`, link: { kind: 'type-style', id: resolved.type } }];
+export function originSteps(
+  site: Site,
+  kind: SlotKind,
+  question: Pick<Question, 'owner' | 'slot' | 'property'>,
+  resolved: Resolved,
+): OriginStep[] {
+  const colours = coloursIn(resolved.value)
+    .flatMap((colour) => colourTrail(site, colour))
+    .flatMap((step): OriginStep[] => {
+      if (step.kind === 'role')
+        return [{ label: `role ${step.role}`, link: { kind: 'role', role: step.role } }];
+      return step.kind === 'swatch'
+        ? [{ label: `swatch ${step.name}`, link: { kind: 'swatch', id: step.id } }]
+        : [];
+    });
+  const type: OriginStep[] =
+    resolved.type === undefined
+      ? []
+      : [
+          {
+            label: `type style ${typeName(site, resolved.type)}`,
+            link: { kind: 'type-style', id: resolved.type },
+          },
+        ];
   return [...valueSteps(site, kind, question, question.property, resolved.origin), ...type, ...colours];
 }

@@ -29,16 +29,23 @@ export interface NamedInk {
 
 const WHITE: Rgba = { r: 1, g: 1, b: 1, a: 1 };
 
-const legibilityOf = (ratio: number): Legibility => (ratio >= 4.5 ? 'text' : ratio >= 3 ? 'large text' : 'none');
+const legibilityOf = (ratio: number): Legibility =>
+  ratio >= 4.5 ? 'text' : ratio >= 3 ? 'large text' : 'none';
 
 /** Every swatch as ink over every swatch as ground. Translucent grounds are seen over white. */
 export function contrastTable(site: Site): ContrastTable {
-  const named = site.palette.map((swatch): NamedInk => ({ name: swatch.name, value: { swatch: swatch.id }, colour: swatchColour(site, swatch.id) }));
-  const cells = named.map((ink) => named.map((ground): ContrastCell => {
-    const behind = layOver(ground.colour, WHITE);
-    const ratio = contrastRatio(layOver(ink.colour, behind), behind);
-    return { ratio, legibility: legibilityOf(ratio) };
+  const named = site.palette.map((swatch): NamedInk => ({
+    name: swatch.name,
+    value: { swatch: swatch.id },
+    colour: swatchColour(site, swatch.id),
   }));
+  const cells = named.map((ink) =>
+    named.map((ground): ContrastCell => {
+      const behind = layOver(ground.colour, WHITE);
+      const ratio = contrastRatio(layOver(ink.colour, behind), behind);
+      return { ratio, legibility: legibilityOf(ratio) };
+    }),
+  );
   return { inks: named, grounds: named, cells };
 }
 
@@ -70,10 +77,12 @@ function nearestSwatch(site: Site, colour: Rgba): LooseColour['near'] {
 export function looseColours(site: Site): LooseColour[] {
   const counts = new Map<string, number>();
   const note = (colour: ColourValue) => {
-    if ('literal' in colour && (parseColour(colour.literal)?.a ?? 0) > 0) counts.set(colour.literal, (counts.get(colour.literal) ?? 0) + 1);
+    if ('literal' in colour && (parseColour(colour.literal)?.a ?? 0) > 0)
+      counts.set(colour.literal, (counts.get(colour.literal) ?? 0) + 1);
   };
   for (const role of ROLES) note(site.roles[role]);
   for (const cell of lookCells(site)) coloursIn(cell.value).forEach(note);
-  return [...counts].map(([literal, uses]) => ({ literal, uses, near: nearestSwatch(site, colourOf(site, { literal })) }))
+  return [...counts]
+    .map(([literal, uses]) => ({ literal, uses, near: nearestSwatch(site, colourOf(site, { literal })) }))
     .sort((one, two) => two.uses - one.uses);
 }

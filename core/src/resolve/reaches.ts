@@ -23,7 +23,16 @@ export function lookCells(site: Site): LookCell[] {
       for (const level of LEVEL_KEYS) {
         for (const state of STATES) {
           for (const [band, values] of Object.entries(owner.look[slot]?.[level]?.[state] ?? {})) {
-            for (const [property, value] of Object.entries(values)) cells.push({ owner: owner.id, slot, property: property as PropertyId, level, state, band, value });
+            for (const [property, value] of Object.entries(values))
+              cells.push({
+                owner: owner.id,
+                slot,
+                property: property as PropertyId,
+                level,
+                state,
+                band,
+                value,
+              });
           }
         }
       }
@@ -44,28 +53,41 @@ type Source = Exclude<OriginLink, { kind: 'cell' }>;
 
 function isFrom(site: Site, source: Source, value: Value): boolean {
   switch (source.kind) {
-    case 'swatch': return usesSwatch(site, value, source.id);
-    case 'role': return usesRole(site, value, source.role);
-    case 'type-style': return isTypeLink(value) && value.type === source.id;
+    case 'swatch':
+      return usesSwatch(site, value, source.id);
+    case 'role':
+      return usesRole(site, value, source.role);
+    case 'type-style':
+      return isTypeLink(value) && value.type === source.id;
   }
 }
 
 /** The slots that take a property from a source where their look says nothing at rest, for all levels and widths. */
 function fallbacks(site: Site, source: Source): Reached[] {
-  const isWorn = (owner: string, slot: string) => ((part) => part === null || wearsSlot(site, part, slot))(findPart(site, owner));
-  return [...ownersOf(site).values()].flatMap((owner) => Object.entries(slotsOf(owner.kind)).filter(([slot]) => isWorn(owner.id, slot)).flatMap(([slot, kind]) =>
-    kind.properties.flatMap((property): Reached[] => {
-      if (owner.look[slot]?.all?.rest?.['all']?.[property] !== undefined) return [];
-      const { value, origin } = fallbackValue(site, kind, property);
-      const reached = source.kind === 'type-style' ? origin.kind === 'type-style' && origin.id === source.id && TYPE_PROPERTIES.includes(property)
-        : coloursIn(value).length > 0 && origin.kind === 'slot-default' && isFrom(site, source, value);
-      return reached ? [{ owner: owner.id, slot, property, cell: null }] : [];
-    })));
+  const isWorn = (owner: string, slot: string) =>
+    ((part) => part === null || wearsSlot(site, part, slot))(findPart(site, owner));
+  return [...ownersOf(site).values()].flatMap((owner) =>
+    Object.entries(slotsOf(owner.kind))
+      .filter(([slot]) => isWorn(owner.id, slot))
+      .flatMap(([slot, kind]) =>
+        kind.properties.flatMap((property): Reached[] => {
+          if (owner.look[slot]?.all?.rest?.['all']?.[property] !== undefined) return [];
+          const { value, origin } = fallbackValue(site, kind, property);
+          const reached =
+            source.kind === 'type-style'
+              ? origin.kind === 'type-style' && origin.id === source.id && TYPE_PROPERTIES.includes(property)
+              : coloursIn(value).length > 0 && origin.kind === 'slot-default' && isFrom(site, source, value);
+          return reached ? [{ owner: owner.id, slot, property, cell: null }] : [];
+        }),
+      ),
+  );
 }
 
 /** Everything a swatch, role or type style reaches: the reverse of an origin's trail. */
 export function reachOf(site: Site, source: Source): Reached[] {
-  const named = lookCells(site).filter((cell) => isFrom(site, source, cell.value)).map((cell): Reached => ({ owner: cell.owner, slot: cell.slot, property: cell.property, cell }));
+  const named = lookCells(site)
+    .filter((cell) => isFrom(site, source, cell.value))
+    .map((cell): Reached => ({ owner: cell.owner, slot: cell.slot, property: cell.property, cell }));
   return [...named, ...fallbacks(site, source)];
 }
 
@@ -76,6 +98,8 @@ export function rolesOf(site: Site, swatch: string): Role[] {
 
 /** The families a site names, in type styles and looks. */
 export function familiesOf(site: Site): string[] {
-  const named = lookCells(site).flatMap((cell) => (cell.property === 'family' && typeof cell.value === 'string' ? [cell.value] : []));
+  const named = lookCells(site).flatMap((cell) =>
+    cell.property === 'family' && typeof cell.value === 'string' ? [cell.value] : [],
+  );
   return [...new Set([...site.typeStyles.map((style) => style.family), ...named])];
 }

@@ -12,7 +12,13 @@ import { ownersOf, slotKind } from '../document/walk.ts';
  * ring of focus, a type style, the slot's own default (often a role), or the reset.
  */
 export type Origin =
-  | { readonly kind: 'look'; readonly level: LevelKey; readonly state: State; readonly band: string; readonly as?: SlotRef }
+  | {
+      readonly kind: 'look';
+      readonly level: LevelKey;
+      readonly state: State;
+      readonly band: string;
+      readonly as?: SlotRef;
+    }
   | { readonly kind: 'holder'; readonly slot: string; readonly from: Origin }
   | { readonly kind: 'focus-ring' }
   | { readonly kind: 'type-style'; readonly id: string }
@@ -35,19 +41,31 @@ export interface Question extends SlotRef {
   readonly band: number;
 }
 
-const TYPE_FIELDS = { family: 'family', size: 'size', weight: 'weight' } as const satisfies Partial<Record<PropertyId, string>>;
+const TYPE_FIELDS = { family: 'family', size: 'size', weight: 'weight' } as const satisfies Partial<
+  Record<PropertyId, string>
+>;
 
 /** States strongest first. */
 const STRONGEST_FIRST = [...STATES].reverse();
 
 /** The band keys that reach a band, nearest first: itself, the wider ones, then all widths. */
 export const bandKeys = memoise((site: Site): readonly (readonly string[])[] =>
-  site.bands.map((_, index) => [...site.bands.slice(0, index + 1).reverse().map((band) => band.id), 'all']),
+  site.bands.map((_, index) => [
+    ...site.bands
+      .slice(0, index + 1)
+      .reverse()
+      .map((band) => band.id),
+    'all',
+  ]),
 );
 
 /** The first own value of one state, level before band. */
 export function ownValue(
-  slotLook: SlotLook | undefined, levels: readonly LevelKey[], state: State, bands: readonly string[], id: PropertyId,
+  slotLook: SlotLook | undefined,
+  levels: readonly LevelKey[],
+  state: State,
+  bands: readonly string[],
+  id: PropertyId,
 ): Resolved | null {
   for (const level of levels) {
     const byBand = slotLook?.[level]?.[state];
@@ -69,15 +87,19 @@ export function levelKeys(level: Level | null): readonly LevelKey[] {
 export function fallbackValue(site: Site, kind: SlotKind, id: PropertyId): Resolved {
   const own = kind.defaults[id];
   if (own !== undefined) return { value: own, origin: { kind: 'slot-default' } };
-  const style = kind.typeStyle === undefined ? undefined : site.typeStyles.find((entry) => entry.id === kind.typeStyle);
-  if (style && id in TYPE_FIELDS) return { value: style[id as keyof typeof TYPE_FIELDS], origin: { kind: 'type-style', id: style.id } };
+  const style =
+    kind.typeStyle === undefined ? undefined : site.typeStyles.find((entry) => entry.id === kind.typeStyle);
+  if (style && id in TYPE_FIELDS)
+    return { value: style[id as keyof typeof TYPE_FIELDS], origin: { kind: 'type-style', id: style.id } };
   return { value: property(id).initial, origin: { kind: 'initial' } };
 }
 
 /** Slots that look the same are followed this far; the loader refuses circles. */
 const MOST_SAME = 10;
 
-const sameByOwner = memoise((same: Site['sameLooks']) => new Map(same.map((entry) => [`${entry.owner} ${entry.slot}`, entry.as])));
+const sameByOwner = memoise(
+  (same: Site['sameLooks']) => new Map(same.map((entry) => [`${entry.owner} ${entry.slot}`, entry.as])),
+);
 
 /** The slot another one looks the same as, or null. */
 export function sameAs(site: Site, { owner, slot }: SlotRef): SlotRef | null {
@@ -147,7 +169,9 @@ function linked(site: Site, id: PropertyId, found: Resolved | null): Resolved | 
 /** The slot that this one takes a property from, as CSS inherits it; null where it has its own. */
 export function holderOf(kind: SlotKind, id: PropertyId): string | null {
   const holder = kind.inside ?? kind.inherits;
-  return holder !== undefined && property(id).inherited === true && kind.defaults[id] === undefined ? holder : null;
+  return holder !== undefined && property(id).inherited === true && kind.defaults[id] === undefined
+    ? holder
+    : null;
 }
 
 /**
@@ -161,12 +185,15 @@ export function resolve(site: Site, question: Question): Resolved | null {
   const found = linked(site, question.property, lookValue(site, effectiveLook(site, question), question));
   if (found) {
     const shared = found.origin.kind === 'look' ? sharedFrom(site, question, found.origin) : null;
-    return shared && found.origin.kind === 'look' ? { ...found, origin: { ...found.origin, as: shared } } : found;
+    return shared && found.origin.kind === 'look'
+      ? { ...found, origin: { ...found.origin, as: shared } }
+      : found;
   }
   const holder = holderOf(kind, question.property);
   if (holder !== null) {
     // A slot within another one has its states only where it stands inside the control itself.
-    const states = kind.inside === undefined ? question.states.filter((state) => state === 'scrolled') : question.states;
+    const states =
+      kind.inside === undefined ? question.states.filter((state) => state === 'scrolled') : question.states;
     const inherited = resolve(site, { ...question, slot: holder, states });
     if (inherited) return { ...inherited, origin: { kind: 'holder', slot: holder, from: inherited.origin } };
   }
@@ -174,10 +201,17 @@ export function resolve(site: Site, question: Question): Resolved | null {
 }
 
 /** The slot whose look a value was taken from, where it is not the slot's own. */
-function sharedFrom(site: Site, question: Question, { level, state, band }: Extract<Origin, { kind: 'look' }>): SlotRef | null {
+function sharedFrom(
+  site: Site,
+  question: Question,
+  { level, state, band }: Extract<Origin, { kind: 'look' }>,
+): SlotRef | null {
   let at: SlotRef = question;
   for (let step = 0; step <= MOST_SAME; step++) {
-    if (ownersOf(site).get(at.owner)?.look[at.slot]?.[level]?.[state]?.[band]?.[question.property] !== undefined) return step === 0 ? null : { owner: at.owner, slot: at.slot };
+    if (
+      ownersOf(site).get(at.owner)?.look[at.slot]?.[level]?.[state]?.[band]?.[question.property] !== undefined
+    )
+      return step === 0 ? null : { owner: at.owner, slot: at.slot };
     const as = sameAs(site, at);
     if (!as) return null;
     at = as;

@@ -20,8 +20,10 @@ import { NARROW, type Starter, type StarterPart, type StarterRow } from './start
 
 /** Drawings that icon links of a design start with, drawn for Hamaca. */
 const DRAWINGS = {
-  person: '<svg viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round"><circle cx="12" cy="8" r="4"/><path d="M4.5 20.5c.8-4 3.8-6 7.5-6s6.7 2 7.5 6"/></svg>',
-  basket: '<svg viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" stroke-linejoin="round"><path d="M3 10h18l-2 10H5zM8 10l3-6M16 10l-3-6"/></svg>',
+  person:
+    '<svg viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round"><circle cx="12" cy="8" r="4"/><path d="M4.5 20.5c.8-4 3.8-6 7.5-6s6.7 2 7.5 6"/></svg>',
+  basket:
+    '<svg viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" stroke-linejoin="round"><path d="M3 10h18l-2 10H5zM8 10l3-6M16 10l-3-6"/></svg>',
 } as const;
 
 /** Takes the site's parts kind by kind, each once, so that their content goes on. */
@@ -43,17 +45,35 @@ interface Making {
 
 function newPart({ site, fresh, panel, icons }: Making, { kind, icon, label }: StarterPart): Part {
   switch (kind) {
-    case 'logo': return createLogo(fresh('logo'), site.name || 'Name');
-    case 'menu': return createMenuPart(fresh('menu'), site.menus[0]?.id ?? '');
-    case 'button': return createButton(fresh('call'), 'Get in touch', NO_TARGET);
-    case 'search': return createSearch(fresh('search'));
-    case 'social': return createSocial(fresh('social'));
-    case 'text': return createText(fresh('text'), { id: fresh('entry'), text: 'Open every day', target: NO_TARGET, icon: null });
-    case 'rule': return createRule(fresh('rule'));
-    case 'opener': return createOpener(fresh('opener'), 'Menu', panel);
+    case 'logo':
+      return createLogo(fresh('logo'), site.name || 'Name');
+    case 'menu':
+      return createMenuPart(fresh('menu'), site.menus[0]?.id ?? '');
+    case 'button':
+      return createButton(fresh('call'), 'Get in touch', NO_TARGET);
+    case 'search':
+      return createSearch(fresh('search'));
+    case 'social':
+      return createSocial(fresh('social'));
+    case 'text':
+      return createText(fresh('text'), {
+        id: fresh('entry'),
+        text: 'Open every day',
+        target: NO_TARGET,
+        icon: null,
+      });
+    case 'rule':
+      return createRule(fresh('rule'));
+    case 'opener':
+      return createOpener(fresh('opener'), 'Menu', panel);
     case 'shortcut': {
       const svg = DRAWINGS[icon ?? 'person'];
-      const known = [...site.icons, ...icons].find((entry) => entry.svg === svg) ?? { id: fresh('icon'), name: icon ?? 'person', svg, set: null };
+      const known = [...site.icons, ...icons].find((entry) => entry.svg === svg) ?? {
+        id: fresh('icon'),
+        name: icon ?? 'person',
+        svg,
+        set: null,
+      };
       if (!site.icons.includes(known) && !icons.includes(known)) icons.push(known);
       return createShortcut(fresh('shortcut'), label ?? 'Account', known.id);
     }
@@ -69,9 +89,22 @@ function bandsOf(site: Site, foldBand: string | null, only: 'wide' | undefined):
 
 /** A design's look with the site's own band in place of the narrow one; without one its exceptions are left out. */
 function fitLook(look: Look, foldBand: string | null): Look {
-  const fitSlot = (slotLook: SlotLook): SlotLook => Object.fromEntries(Object.entries(slotLook).map(([level, states]) => [level,
-    Object.fromEntries(Object.entries(states).map(([state, bands]) => [state, Object.fromEntries(Object.entries(bands).flatMap(([band, values]) =>
-      (band !== NARROW ? [[band, values]] : foldBand === null ? [] : [[foldBand, values]])))]))]));
+  const fitSlot = (slotLook: SlotLook): SlotLook =>
+    Object.fromEntries(
+      Object.entries(slotLook).map(([level, states]) => [
+        level,
+        Object.fromEntries(
+          Object.entries(states).map(([state, bands]) => [
+            state,
+            Object.fromEntries(
+              Object.entries(bands).flatMap(([band, values]) =>
+                band !== NARROW ? [[band, values]] : foldBand === null ? [] : [[foldBand, values]],
+              ),
+            ),
+          ]),
+        ),
+      ]),
+    );
   return Object.fromEntries(Object.entries(look).map(([slot, slotLook]) => [slot, fitSlot(slotLook)]));
 }
 
@@ -85,8 +118,14 @@ function makePart(making: Making, given: StarterPart, foldBand: string | null): 
 function makeRow(making: Making, row: StarterRow, foldBand: string | null, index: number): Row {
   const bands = bandsOf(making.site, foldBand, row.only);
   return {
-    ...createRow(making.fresh(`row-${index + 1}`), row.name), arrangement: row.arrangement, apart: row.apart ?? 1, contained: row.contained ?? null, ...(bands ? { bands } : {}),
-    zones: Object.fromEntries(ZONES.map((zone) => [zone, (row[zone] ?? []).map((part) => makePart(making, part, foldBand))])) as unknown as Row['zones'],
+    ...createRow(making.fresh(`row-${index + 1}`), row.name),
+    arrangement: row.arrangement,
+    apart: row.apart ?? 1,
+    contained: row.contained ?? null,
+    ...(bands ? { bands } : {}),
+    zones: Object.fromEntries(
+      ZONES.map((zone) => [zone, (row[zone] ?? []).map((part) => makePart(making, part, foldBand))]),
+    ) as unknown as Row['zones'],
     look: fitLook(row.look, foldBand),
   };
 }
@@ -99,19 +138,39 @@ export function applyStarter(site: Site, header: Header, starter: Starter): Desi
   const used = idsOf(site);
   const taken = new Set<string>();
   const fresh = (word: string) => {
-    const next = !used.has(word) && !taken.has(word) ? word : countingIds(word, new Set([...used, ...taken]))();
+    const next =
+      !used.has(word) && !taken.has(word) ? word : countingIds(word, new Set([...used, ...taken]))();
     taken.add(next);
     return next;
   };
-  const foldBand = site.bands.length > 1 ? (site.bands.some((band) => band.id === header.foldBand) ? header.foldBand : (site.bands.at(-1)?.id ?? null)) : null;
-  const old = openedPanel(site, header) ?? site.pieces.find((piece): piece is Panel => piece.kind === 'panel') ?? null;
-  const panel: Panel = { ...(old ?? createPanel(fresh('panel'), 'Menu')), side: starter.panel.side, look: fitLook(starter.panel.look, foldBand) };
+  const foldBand =
+    site.bands.length > 1
+      ? site.bands.some((band) => band.id === header.foldBand)
+        ? header.foldBand
+        : (site.bands.at(-1)?.id ?? null)
+      : null;
+  const old =
+    openedPanel(site, header) ?? site.pieces.find((piece): piece is Panel => piece.kind === 'panel') ?? null;
+  const panel: Panel = {
+    ...(old ?? createPanel(fresh('panel'), 'Menu')),
+    side: starter.panel.side,
+    look: fitLook(starter.panel.look, foldBand),
+  };
   const icons: Icon[] = [];
   const making: Making = { site, take: partTaker(headerParts(header)), fresh, panel: panel.id, icons };
   const rows = starter.rows.map((row, index) => makeRow(making, row, foldBand, index));
   const { menu, title, action } = starter.type;
   return {
-    header: { ...header, foldBand, stays: starter.stays, over: starter.over, rows, look: fitLook(starter.look, foldBand) },
-    panel, icons, typeStyles: { menu, title, action },
+    header: {
+      ...header,
+      foldBand,
+      stays: starter.stays,
+      over: starter.over,
+      rows,
+      look: fitLook(starter.look, foldBand),
+    },
+    panel,
+    icons,
+    typeStyles: { menu, title, action },
   };
 }

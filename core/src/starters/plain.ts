@@ -21,8 +21,12 @@ export interface SiteSeed {
 export function createPlainSite(seed: SiteSeed): Site {
   const menu: Menu = { id: 'main', name: 'Main', items: seed.menu.items };
   return {
-    format: 'hamaca-site', formatVersion: FORMAT_VERSION,
-    name: seed.name, url: seed.url, language: 'en', direction: 'ltr',
+    format: 'hamaca-site',
+    formatVersion: FORMAT_VERSION,
+    name: seed.name,
+    url: seed.url,
+    language: 'en',
+    direction: 'ltr',
     palette: [
       { id: 'slate', name: 'Slate', value: '#1f2a37' },
       { id: 'white', name: 'White', value: '#ffffff' },
@@ -30,8 +34,12 @@ export function createPlainSite(seed: SiteSeed): Site {
       { id: 'mist', name: 'Mist', value: '#e8eff1' },
     ],
     roles: {
-      ink: { swatch: 'slate' }, paper: { swatch: 'white' }, accent: { swatch: 'sea' }, 'on-accent': { swatch: 'white' },
-      soft: { swatch: 'mist' }, line: { swatch: 'slate', alpha: 0.2 },
+      ink: { swatch: 'slate' },
+      paper: { swatch: 'white' },
+      accent: { swatch: 'sea' },
+      'on-accent': { swatch: 'white' },
+      soft: { swatch: 'mist' },
+      line: { swatch: 'slate', alpha: 0.2 },
     },
     typefaces: [],
     typeStyles: [
@@ -39,25 +47,38 @@ export function createPlainSite(seed: SiteSeed): Site {
       { id: 'title', name: 'Title', family: 'figtree', size: 20, weight: 700 },
       { id: 'action', name: 'Action', family: 'figtree', size: 15, weight: 600 },
     ],
-    bands: [{ id: 'wide', name: 'Wide', min: 800 }, { id: 'phone', name: 'Phone', min: 0 }],
+    bands: [
+      { id: 'wide', name: 'Wide', min: 800 },
+      { id: 'phone', name: 'Phone', min: 0 },
+    ],
     pages: seed.pages,
     icons: [],
     menus: [menu],
     pieces: [
       {
-        kind: 'header', id: 'header', name: 'Header', foldBand: 'phone', stays: false, over: false,
-        rows: [{
-          ...createRow('row-main', 'Main'),
-          zones: {
-            start: [createLogo('logo', seed.name)],
-            middle: [{ ...createMenuPart('menu-main', menu.id), look: PLAIN_MENU_LOOK }],
-            end: [createOpener('opener', 'Menu', 'panel')],
+        kind: 'header',
+        id: 'header',
+        name: 'Header',
+        foldBand: 'phone',
+        stays: false,
+        over: false,
+        rows: [
+          {
+            ...createRow('row-main', 'Main'),
+            zones: {
+              start: [createLogo('logo', seed.name)],
+              middle: [{ ...createMenuPart('menu-main', menu.id), look: PLAIN_MENU_LOOK }],
+              end: [createOpener('opener', 'Menu', 'panel')],
+            },
+            look: { row: { all: { rest: { phone: { paddingInline: 16, gap: 8 } } } } },
           },
-          look: { row: { all: { rest: { phone: { paddingInline: 16, gap: 8 } } } } },
-        }],
+        ],
         look: {},
       },
-      { ...createPanel('panel', 'Menu'), look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } } },
+      {
+        ...createPanel('panel', 'Menu'),
+        look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } },
+      },
     ],
     sameLooks: [],
     scenes: [

@@ -5,7 +5,17 @@ import type { LevelKey, State } from '../document/states.ts';
 import type { TypeStyle } from '../document/site.ts';
 
 /** What a starting design has, to choose by. */
-export const STARTER_TAGS = ['one row', 'several rows', 'stays', 'over a picture', 'centred', 'search', 'social', 'serif', 'dark'] as const;
+export const STARTER_TAGS = [
+  'one row',
+  'several rows',
+  'stays',
+  'over a picture',
+  'centred',
+  'search',
+  'social',
+  'serif',
+  'dark',
+] as const;
 
 export type StarterTag = (typeof STARTER_TAGS)[number];
 
@@ -60,7 +70,8 @@ const inBand = (states: States, band: string): SlotLook['all'] =>
 /** A slot's look for all levels and widths by state, with exceptions where the menu is folded. */
 export function slot(states: States, narrow: States = {}): SlotLook {
   const all = inBand(states, 'all') as Record<string, Record<string, Values>>;
-  for (const [state, bands] of Object.entries(inBand(narrow, NARROW) as typeof all)) all[state] = { ...all[state], ...bands };
+  for (const [state, bands] of Object.entries(inBand(narrow, NARROW) as typeof all))
+    all[state] = { ...all[state], ...bands };
   return { all };
 }
 
@@ -68,6 +79,8 @@ type ByLevel = { readonly [L in Exclude<LevelKey, 'all'>]?: States };
 
 /** A slot's look with more for single levels, and exceptions of those where the menu is folded. */
 export function levels(look: SlotLook, more: ByLevel, narrow: ByLevel = {}): SlotLook {
-  const own = Object.entries(more).map(([level, states]) => [level, slot(states, narrow[level as keyof ByLevel]).all] as const);
+  const own = Object.entries(more).map(
+    ([level, states]) => [level, slot(states, narrow[level as keyof ByLevel]).all] as const,
+  );
   return { ...look, ...Object.fromEntries(own) };
 }

@@ -10,24 +10,27 @@ interface SystemFace {
 
 const LETTERS = ' ABCDEFGHIJKLMNOPQRSTUVWXYZabcdefghijklmnopqrstuvwxyz';
 
-const widthsOf = (list: readonly number[]) => Object.fromEntries([...LETTERS].map((letter, index) => [letter, list[index] ?? 500]));
+const widthsOf = (list: readonly number[]) =>
+  Object.fromEntries([...LETTERS].map((letter, index) => [letter, list[index] ?? 500]));
 
 /** Advance widths of the standard 14 PDF fonts' Helvetica and Times, which Arial and Times New Roman share. */
 const SYSTEM_FACES: Readonly<Record<Typeface['fallback'], SystemFace>> = {
   sans: {
-    local: ['Arial', 'Liberation Sans', 'Helvetica'], unitsPerEm: 1000,
+    local: ['Arial', 'Liberation Sans', 'Helvetica'],
+    unitsPerEm: 1000,
     widths: widthsOf([
-      278, 667, 667, 722, 722, 667, 611, 778, 722, 278, 500, 667, 556, 833, 722, 778, 667, 778, 722, 667, 611, 722, 667, 944, 667,
-      667, 611, 556, 556, 500, 556, 556, 278, 556, 556, 222, 222, 500, 222, 833, 556, 556, 556, 556, 333, 500, 278, 556, 500, 722,
-      500, 500, 500,
+      278, 667, 667, 722, 722, 667, 611, 778, 722, 278, 500, 667, 556, 833, 722, 778, 667, 778, 722, 667, 611,
+      722, 667, 944, 667, 667, 611, 556, 556, 500, 556, 556, 278, 556, 556, 222, 222, 500, 222, 833, 556, 556,
+      556, 556, 333, 500, 278, 556, 500, 722, 500, 500, 500,
     ]),
   },
   serif: {
-    local: ['Times New Roman', 'Liberation Serif', 'Times'], unitsPerEm: 1000,
+    local: ['Times New Roman', 'Liberation Serif', 'Times'],
+    unitsPerEm: 1000,
     widths: widthsOf([
-      250, 722, 667, 667, 722, 611, 556, 722, 722, 333, 389, 722, 611, 889, 722, 722, 556, 722, 667, 556, 611, 722, 722, 944, 722,
-      722, 611, 444, 500, 444, 500, 444, 333, 500, 500, 278, 278, 500, 278, 778, 500, 500, 500, 500, 333, 389, 278, 500, 500, 722,
-      500, 500, 444,
+      250, 722, 667, 667, 722, 611, 556, 722, 722, 333, 389, 722, 611, 889, 722, 722, 556, 722, 667, 556, 611,
+      722, 722, 944, 722, 722, 611, 444, 500, 444, 500, 444, 333, 500, 500, 278, 278, 500, 278, 778, 500, 500,
+      500, 500, 333, 389, 278, 500, 500, 722, 500, 500, 444,
     ]),
   },
 };
@@ -55,7 +58,12 @@ const percent = (ratio: number) => Math.round(ratio * 10_000) / 100;
  * How a system face must be scaled to take the same room as a bundled one, judged on the letters of `sample`
  * (the site's own labels, counted), so that nothing moves when the font arrives.
  */
-export function fallbackMetrics(typeface: Typeface, metrics: FontMetrics, weight: number, sample: ReadonlyMap<string, number>): FallbackMetrics {
+export function fallbackMetrics(
+  typeface: Typeface,
+  metrics: FontMetrics,
+  weight: number,
+  sample: ReadonlyMap<string, number>,
+): FallbackMetrics {
   const face = SYSTEM_FACES[typeface.fallback];
   const table = metrics.tables.find((entry: FontTable) => entry.weight === weight) ?? metrics.tables[0];
   let own = 0;
@@ -70,7 +78,10 @@ export function fallbackMetrics(typeface: Typeface, metrics: FontMetrics, weight
   const adjust = system > 0 ? own / system : 1;
   const vertical = (units: number) => percent(units / metrics.unitsPerEm / adjust);
   return {
-    local: face.local, sizeAdjust: percent(adjust), ascent: vertical(metrics.ascent), descent: vertical(metrics.descent),
+    local: face.local,
+    sizeAdjust: percent(adjust),
+    ascent: vertical(metrics.ascent),
+    descent: vertical(metrics.descent),
     lineGap: vertical(metrics.lineGap),
   };
 }

@@ -22,7 +22,8 @@ const ESTIMATED_ADVANCE = 0.56;
 
 function nearestTable(metrics: FontMetrics, weight: number): FontTable | undefined {
   return metrics.tables.reduce<FontTable | undefined>(
-    (best, table) => (best && Math.abs(best.weight - weight) <= Math.abs(table.weight - weight) ? best : table),
+    (best, table) =>
+      best && Math.abs(best.weight - weight) <= Math.abs(table.weight - weight) ? best : table,
     undefined,
   );
 }
@@ -72,7 +73,8 @@ export function createMeasurer(fonts: readonly FontMetrics[]): Measurer {
     const metrics = byFamily.get(style.family);
     const table = metrics && nearestTable(metrics, style.weight);
     const spacing = style.tracking * length;
-    if (!metrics || !table) return { width: length * ESTIMATED_ADVANCE * style.size + spacing, certain: false };
+    if (!metrics || !table)
+      return { width: length * ESTIMATED_ADVANCE * style.size + spacing, certain: false };
     const { units, unknown } = advance(table, line, style.tracking === 0);
     const width = (units / metrics.unitsPerEm + unknown * ESTIMATED_ADVANCE) * style.size + spacing;
     return { width, certain: unknown === 0 && table.weight === style.weight };

@@ -10,13 +10,18 @@ describe('measuring', () => {
     const one = measure('Trails & hides', style);
     expect(one.certain).toBe(true);
     expect(measure('Trails & hides', { ...style, size: 32 }).width).toBeCloseTo(2 * one.width, 6);
-    expect(measure('Birds', { ...style, tracking: 2 }).width - measure('Birds', { ...style, tracking: 0.0001 }).width).toBeCloseTo(10, 2);
+    expect(
+      measure('Birds', { ...style, tracking: 2 }).width -
+        measure('Birds', { ...style, tracking: 0.0001 }).width,
+    ).toBeCloseTo(10, 2);
   });
   test('kerning pulls letters together', () => {
     const apart = measure('A', style).width + measure('V', style).width;
     expect(measure('AV', style).width).toBeLessThan(apart);
   });
-  test('white space collapses as in a page', () => { expect(measure('  Join \n in ', style)).toEqual(measure('Join in', style)); });
+  test('white space collapses as in a page', () => {
+    expect(measure('  Join \n in ', style)).toEqual(measure('Join in', style));
+  });
   test('unknown letters, weights and families are estimated and say so', () => {
     expect(measure('鳥', style)).toEqual({ width: 16 * 0.56, certain: false });
     expect(measure('Birds', { ...style, weight: 550 }).certain).toBe(false);
@@ -27,8 +32,14 @@ describe('measuring', () => {
     for (const typeface of TYPEFACES) {
       const metrics = FONTS.find((entry) => entry.family === typeface.id);
       expect(metrics?.tables.map((table) => table.weight)).toEqual(
-        Array.from({ length: (typeface.weights[1] - typeface.weights[0]) / 100 + 1 }, (_, index) => typeface.weights[0] + index * 100));
-      expect(measure('Today’s sightings, Species A–Z', { ...style, family: typeface.id, weight: 400 }).certain).toBe(true);
+        Array.from(
+          { length: (typeface.weights[1] - typeface.weights[0]) / 100 + 1 },
+          (_, index) => typeface.weights[0] + index * 100,
+        ),
+      );
+      expect(
+        measure('Today’s sightings, Species A–Z', { ...style, family: typeface.id, weight: 400 }).certain,
+      ).toBe(true);
     }
   });
 });

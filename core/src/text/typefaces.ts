@@ -16,8 +16,20 @@ export interface BundledTypeface extends Typeface {
   readonly file: string;
 }
 
-const variable = (id: string, name: string, fallback: Typeface['fallback'], from: number, to: number): BundledTypeface =>
-  ({ id, name, fallback, weights: [from, to], package: `@fontsource-variable/${id}`, file: `${id}-latin-wght-normal.woff2` });
+const variable = (
+  id: string,
+  name: string,
+  fallback: Typeface['fallback'],
+  from: number,
+  to: number,
+): BundledTypeface => ({
+  id,
+  name,
+  fallback,
+  weights: [from, to],
+  package: `@fontsource-variable/${id}`,
+  file: `${id}-latin-wght-normal.woff2`,
+});
 
 /** The bundled typefaces, all variable in weight and covering Latin. */
 export const TYPEFACES: readonly BundledTypeface[] = [
@@ -49,10 +61,26 @@ export const SYSTEM_FAMILY = 'system';
 export const STACKS: readonly Stack[] = [
   { id: SYSTEM_FAMILY, name: 'system', css: 'system-ui, sans-serif' },
   { id: 'system-serif', name: 'system serif', css: 'ui-serif, Georgia, Cambria, "Times New Roman", serif' },
-  { id: 'system-mono', name: 'system mono', css: 'ui-monospace, Menlo, Consolas, "DejaVu Sans Mono", monospace' },
-  { id: 'system-rounded', name: 'system rounded', css: 'ui-rounded, "Hiragino Maru Gothic ProN", "Arial Rounded MT Bold", system-ui, sans-serif' },
-  { id: 'system-humanist', name: 'system humanist', css: 'Seravek, "Gill Sans Nova", Calibri, Carlito, "DejaVu Sans", sans-serif' },
-  { id: 'system-old-style', name: 'system old style', css: '"Iowan Old Style", "Palatino Linotype", "URW Palladio L", P052, serif' },
+  {
+    id: 'system-mono',
+    name: 'system mono',
+    css: 'ui-monospace, Menlo, Consolas, "DejaVu Sans Mono", monospace',
+  },
+  {
+    id: 'system-rounded',
+    name: 'system rounded',
+    css: 'ui-rounded, "Hiragino Maru Gothic ProN", "Arial Rounded MT Bold", system-ui, sans-serif',
+  },
+  {
+    id: 'system-humanist',
+    name: 'system humanist',
+    css: 'Seravek, "Gill Sans Nova", Calibri, Carlito, "DejaVu Sans", sans-serif',
+  },
+  {
+    id: 'system-old-style',
+    name: 'system old style',
+    css: '"Iowan Old Style", "Palatino Linotype", "URW Palladio L", P052, serif',
+  },
 ];
 
 export function findStack(id: string): Stack | null {
@@ -65,7 +93,9 @@ export function isBundled(id: string): boolean {
 
 /** A typeface by its id: one that comes along, or one of the site's own. */
 export function findTypeface(id: string, own: readonly Typeface[] = []): Typeface | null {
-  return TYPEFACES.find((typeface) => typeface.id === id) ?? own.find((typeface) => typeface.id === id) ?? null;
+  return (
+    TYPEFACES.find((typeface) => typeface.id === id) ?? own.find((typeface) => typeface.id === id) ?? null
+  );
 }
 
 /** How the ids of typefaces start that were brought along. */

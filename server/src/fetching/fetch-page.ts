@@ -5,7 +5,12 @@ import { isIP, type LookupFunction } from 'node:net';
 import { isPrivateAddress } from './addresses.ts';
 
 /** Bounds on one fetch. */
-export const FETCH_LIMITS = { redirects: 5, bytes: 32 * 1024 * 1024, milliseconds: 15_000, address: 2048 } as const;
+export const FETCH_LIMITS = {
+  redirects: 5,
+  bytes: 32 * 1024 * 1024,
+  milliseconds: 15_000,
+  address: 2048,
+} as const;
 
 /** Why an address could not be fetched, in words that continue “It could not be fetched: …”. */
 export class FetchRefused extends Error {}
@@ -37,10 +42,16 @@ function guardedLookup(host: string): LookupFunction {
   return (name, options, done) => {
     lookupName(name, { ...options, all: true }, (error, found) => {
       const addresses = found;
-      if (error) { done(new FetchRefused(`there is no host “${host}”`), '', 0); return; }
+      if (error) {
+        done(new FetchRefused(`there is no host “${host}”`), '', 0);
+        return;
+      }
       const inside = addresses.find(({ address }) => isPrivateAddress(address));
       const [first] = addresses;
-      if (inside || !first) { done(new FetchRefused(`“${host}” is a private address, which is not fetched`), '', 0); return; }
+      if (inside || !first) {
+        done(new FetchRefused(`“${host}” is a private address, which is not fetched`), '', 0);
+        return;
+      }
       if (options.all === true) done(null, addresses);
       else done(null, first.address, first.family);
     });
@@ -55,29 +66,48 @@ function targetOf(url: URL, world: FetchWorld): { url: URL; trusted: boolean } {
 }
 
 function readAddress(text: string): URL {
-  if (text.length > FETCH_LIMITS.address) throw new FetchRefused(`the address is longer than ${FETCH_LIMITS.address} characters`);
+  if (text.length > FETCH_LIMITS.address)
+    throw new FetchRefused(`the address is longer than ${FETCH_LIMITS.address} characters`);
   let url: URL;
   try {
     url = new URL(text);
   } catch {
     throw new FetchRefused('this is no address of a page');
   }
-  if (url.protocol !== 'https:' && url.protocol !== 'http:') throw new FetchRefused(`only https and http are fetched, not ${url.protocol}`);
-  if (url.username !== '' || url.password !== '') throw new FetchRefused('addresses with a name or password are not fetched');
+  if (url.protocol !== 'https:' && url.protocol !== 'http:')
+    throw new FetchRefused(`only https and http are fetched, not ${url.protocol}`);
+  if (url.username !== '' || url.password !== '')
+    throw new FetchRefused('addresses with a name or password are not fetched');
   return url;
 }
 
-function open(url: URL, world: FetchWorld, method: 'GET' | 'HEAD', signal: AbortSignal): Promise<IncomingMessage> {
+function open(
+  url: URL,
+  world: FetchWorld,
+  method: 'GET' | 'HEAD',
+  signal: AbortSignal,
+): Promise<IncomingMessage> {
   const { url: target, trusted } = targetOf(url, world);
   if (!trusted && isIP(target.hostname.replace(/^\[|\]$/g, '')) !== 0 && isPrivateAddress(target.hostname)) {
     throw new FetchRefused(`“${url.hostname}” is a private address, which is not fetched`);
   }
   const send = target.protocol === 'https:' ? requestHttps : requestHttp;
   return new Promise((resolve, reject) => {
-    const outgoing = send(target, {
-      method, signal, headers: { accept: 'text/html,application/xml;q=0.9,*/*;q=0.5', 'accept-encoding': 'identity', 'user-agent': 'Hamaca link check', host: url.host },
-      ...(trusted ? {} : { lookup: guardedLookup(url.hostname) }),
-    }, resolve);
+    const outgoing = send(
+      target,
+      {
+        method,
+        signal,
+        headers: {
+          accept: 'text/html,application/xml;q=0.9,*/*;q=0.5',
+          'accept-encoding': 'identity',
+          'user-agent': 'Hamaca link check',
+          host: url.host,
+        },
+        ...(trusted ? {} : { lookup: guardedLookup(url.hostname) }),
+      },
+      resolve,
+    );
     outgoing.on('error', reject);
     outgoing.end();
   });
@@ -104,15 +134,27 @@ function wordsOf(error: unknown, timedOut: boolean): string {
   if (error instanceof FetchRefused) return error.message;
   if (timedOut) return 'it did not answer in time';
   const { code = '', message } = error as NodeJS.ErrnoException;
-  const words: Readonly<Record<string, string>> = { ECONNREFUSED: 'nothing answers at this address', ECONNRESET: 'the connection was cut', ENOTFOUND: 'there is no such host', HPE_INVALID_CONSTANT: 'it does not speak HTTP', CERT_HAS_EXPIRED: 'its certificate has expired' };
-  return words[code] ?? (message || 'it could not be reached').replace(/\d+\.\d+\.\d+\.\d+(:\d+)?/g, 'the host');
+  const words: Readonly<Record<string, string>> = {
+    ECONNREFUSED: 'nothing answers at this address',
+    ECONNRESET: 'the connection was cut',
+    ENOTFOUND: 'there is no such host',
+    HPE_INVALID_CONSTANT: 'it does not speak HTTP',
+    CERT_HAS_EXPIRED: 'its certificate has expired',
+  };
+  return (
+    words[code] ?? (message || 'it could not be reached').replace(/\d+\.\d+\.\d+\.\d+(:\d+)?/g, 'the host')
+  );
 }
 
 /**
  * Fetches an address, following a few redirects, within bounds of time and size. Private addresses are refused, also
  * where a name or a redirect leads to one. Throws `FetchRefused` with the reason.
  */
-export async function fetchPage(address: string, world: FetchWorld, { method = 'GET', signal, milliseconds = FETCH_LIMITS.milliseconds }: FetchOptions = {}): Promise<Fetched> {
+export async function fetchPage(
+  address: string,
+  world: FetchWorld,
+  { method = 'GET', signal, milliseconds = FETCH_LIMITS.milliseconds }: FetchOptions = {},
+): Promise<Fetched> {
   const timeout = AbortSignal.timeout(milliseconds);
   const bounded = signal ? AbortSignal.any([signal, timeout]) : timeout;
   try {
@@ -129,7 +171,14 @@ export async function fetchPage(address: string, world: FetchWorld, { method = '
         continue;
       }
       const bytes = method === 'HEAD' ? new Uint8Array() : await readBody(response);
-      return { url: address, finalUrl: url.href, status, contentType: response.headers['content-type'] ?? '', permanent, bytes };
+      return {
+        url: address,
+        finalUrl: url.href,
+        status,
+        contentType: response.headers['content-type'] ?? '',
+        permanent,
+        bytes,
+      };
     }
     throw new FetchRefused(`it redirects more than ${FETCH_LIMITS.redirects} times`);
   } catch (error) {

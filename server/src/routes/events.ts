@@ -23,7 +23,11 @@ export function eventRoutes(deps: Deps): Hono {
           if (!isDatabaseAway(error)) throw error;
           return 'away';
         });
-        if (now !== last) await stream.writeSSE({ event: typeof now === 'number' ? 'revision' : now === null ? 'gone' : 'away', data: String(now ?? '') });
+        if (now !== last)
+          await stream.writeSSE({
+            event: typeof now === 'number' ? 'revision' : now === null ? 'gone' : 'away',
+            data: String(now ?? ''),
+          });
         else if (count % HEARTBEAT === 0) await stream.writeSSE({ event: 'beat', data: '' });
         last = now;
         await stream.sleep(POLL);

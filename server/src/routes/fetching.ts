@@ -31,8 +31,11 @@ export function fetchingRoutes(deps: Deps): Hono {
       if (found.status >= 400) throw PROBLEMS.notFetched(url, `it answers with ${found.status}`);
       // What was fetched is foreign: it is handed over as bytes and never shown as a page of ours.
       return context.body(found.bytes as Uint8Array<ArrayBuffer>, 200, {
-        'content-type': 'application/octet-stream', 'cache-control': 'no-store', 'content-disposition': 'attachment',
-        'fetched-url': encodeURI(decodeURI(found.finalUrl)), 'fetched-type': found.contentType.replace(/[^\x20-\x7e]/g, ''),
+        'content-type': 'application/octet-stream',
+        'cache-control': 'no-store',
+        'content-disposition': 'attachment',
+        'fetched-url': encodeURI(decodeURI(found.finalUrl)),
+        'fetched-type': found.contentType.replace(/[^\x20-\x7e]/g, ''),
       });
     } catch (error) {
       if (error instanceof FetchRefused) throw PROBLEMS.notFetched(url, error.message);
@@ -46,8 +49,12 @@ export function fetchingRoutes(deps: Deps): Hono {
     context.header('cache-control', 'no-store');
     return stream(context, async (output) => {
       const stop = new AbortController();
-      output.onAbort(() => { stop.abort(); });
-      await checkAddresses(urls, deps.fetching, stop.signal, async (found) => { await output.write(`${JSON.stringify(found)}\n`); });
+      output.onAbort(() => {
+        stop.abort();
+      });
+      await checkAddresses(urls, deps.fetching, stop.signal, async (found) => {
+        await output.write(`${JSON.stringify(found)}\n`);
+      });
     });
   });
 

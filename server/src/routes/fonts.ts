@@ -6,9 +6,15 @@ import { PROBLEMS } from '../problem.ts';
 import { MOST_FONT_BYTES, readFontFile } from '../read-font.ts';
 import { insertFont, selectFont } from '../store/fonts.ts';
 
-const CONTENT_TYPES: Readonly<Record<string, string>> = { woff2: 'font/woff2', json: 'application/json', txt: 'text/plain; charset=utf-8' };
+const CONTENT_TYPES: Readonly<Record<string, string>> = {
+  woff2: 'font/woff2',
+  json: 'application/json',
+  txt: 'text/plain; charset=utf-8',
+};
 
-const BUNDLED_FILES = new Set(TYPEFACES.flatMap(({ id }) => [`${id}.woff2`, `${id}.metrics.json`, `${id}-LICENSE.txt`]));
+const BUNDLED_FILES = new Set(
+  TYPEFACES.flatMap(({ id }) => [`${id}.woff2`, `${id}.metrics.json`, `${id}-LICENSE.txt`]),
+);
 
 /** A file of a typeface: bundled, or brought along; null where there is none. */
 export async function fontFile(deps: Deps, name: string): Promise<Uint8Array | null> {
@@ -27,8 +33,10 @@ export function fontRoutes(deps: Deps): Hono {
     const bytes = await fontFile(deps, name);
     if (!bytes) throw PROBLEMS.noRoute(context.req.path);
     return context.body(Buffer.from(bytes), 200, {
-      'content-type': CONTENT_TYPES[name.split('.').at(-1) ?? ''] ?? 'application/octet-stream', 'cache-control': 'public, max-age=86400',
-      'access-control-allow-origin': '*', 'cross-origin-resource-policy': 'cross-origin',
+      'content-type': CONTENT_TYPES[name.split('.').at(-1) ?? ''] ?? 'application/octet-stream',
+      'cache-control': 'public, max-age=86400',
+      'access-control-allow-origin': '*',
+      'cross-origin-resource-policy': 'cross-origin',
     });
   });
   return routes;
@@ -37,12 +45,21 @@ export function fontRoutes(deps: Deps): Hono {
 /** Typefaces that are brought along: checked, named and measured, then kept by their content. */
 export function uploadRoutes(deps: Deps): Hono {
   const routes = new Hono();
-  routes.post('/', bodyLimit({ maxSize: MOST_FONT_BYTES, onError: () => { throw PROBLEMS.badFont('it is larger than 4 MB'); } }), async (context) => {
-    const read = await readFontFile(Buffer.from(await context.req.arrayBuffer()));
-    if (!read.ok) throw PROBLEMS.badFont(read.error);
-    await insertFont(deps.database, read.value, deps.now());
-    const { id, name, fallback, weights } = read.value;
-    return context.json({ id, name, fallback, weights }, 201, { location: `/fonts/${id}.woff2` });
-  });
+  routes.post(
+    '/',
+    bodyLimit({
+      maxSize: MOST_FONT_BYTES,
+      onError: () => {
+        throw PROBLEMS.badFont('it is larger than 4 MB');
+      },
+    }),
+    async (context) => {
+      const read = await readFontFile(Buffer.from(await context.req.arrayBuffer()));
+      if (!read.ok) throw PROBLEMS.badFont(read.error);
+      await insertFont(deps.database, read.value, deps.now());
+      const { id, name, fallback, weights } = read.value;
+      return context.json({ id, name, fallback, weights }, 201, { location: `/fonts/${id}.woff2` });
+    },
+  );
   return routes;
 }

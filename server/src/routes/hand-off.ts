@@ -15,7 +15,9 @@ export function handOffRoutes(deps: Deps): Hono {
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
     const site = loadStored(stored.document);
-    const own = (await Promise.all(site.typefaces.map(async ({ id: face }) => selectFont(deps.database, face)))).flatMap((font) => (font ? [JSON.parse(font.metrics) as FontMetrics] : []));
+    const own = (
+      await Promise.all(site.typefaces.map(async ({ id: face }) => selectFont(deps.database, face)))
+    ).flatMap((font) => (font ? [JSON.parse(font.metrics) as FontMetrics] : []));
     const files = handOffFiles(site, [...deps.fonts, ...own]);
     if (!files) throw PROBLEMS.noHeader();
     const contents = new Map<string, Uint8Array>();
@@ -25,7 +27,8 @@ export function handOffRoutes(deps: Deps): Hono {
       if (bytes) contents.set(file.name, bytes);
     }
     return context.body(Buffer.from(zipFiles(contents)), 200, {
-      'content-type': 'application/zip', 'cache-control': 'no-store',
+      'content-type': 'application/zip',
+      'cache-control': 'no-store',
       'content-disposition': `attachment; filename="${slugify(site.name, 'site')}-menu.zip"`,
     });
   });

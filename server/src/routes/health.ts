@@ -5,8 +5,15 @@ import type { Deps } from '../deps.ts';
 export function healthRoutes(deps: Deps): Hono {
   const routes = new Hono();
   routes.get('/', async (context) => {
-    const answers = await deps.database.query('SELECT 1').then(() => true, () => false);
-    const body = { status: answers ? 'ready' : 'away', database: answers ? 'answers' : 'away', schemaVersion: deps.schemaVersion };
+    const answers = await deps.database.query('SELECT 1').then(
+      () => true,
+      () => false,
+    );
+    const body = {
+      status: answers ? 'ready' : 'away',
+      database: answers ? 'answers' : 'away',
+      schemaVersion: deps.schemaVersion,
+    };
     return context.json(body, answers ? 200 : 503, { 'cache-control': 'no-store' });
   });
   return routes;

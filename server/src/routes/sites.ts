@@ -5,7 +5,13 @@ import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { currentDocument, loadStored } from '../stored-site.ts';
-import { insertChange, selectChange, selectChangesAfter, selectNewestChanges, type StoredChange } from '../store/changes.ts';
+import {
+  insertChange,
+  selectChange,
+  selectChangesAfter,
+  selectNewestChanges,
+  type StoredChange,
+} from '../store/changes.ts';
 import { inTransaction } from '../store/database.ts';
 import { insertSite, lockSite, selectSite, selectSites, setSiteDeleted, updateSite } from '../store/sites.ts';
 
@@ -24,9 +30,15 @@ function revisionOf(context: Context): number {
 }
 
 const changeHeaders = object({
-  'edit-id': string().required().matches(/^[A-Za-z0-9_-]{8,64}$/, 'Edit-Id: 8 to 64 letters, digits, - or _'),
-  'edit-client': string().default('http').matches(/^[A-Za-z0-9_-]{1,64}$/, 'Edit-Client: 1 to 64 letters, digits, - or _'),
-  'edit-kind': string().default('edit').oneOf(['edit', 'undo', 'redo'] as const, 'Edit-Kind: edit, undo or redo'),
+  'edit-id': string()
+    .required()
+    .matches(/^[A-Za-z0-9_-]{8,64}$/, 'Edit-Id: 8 to 64 letters, digits, - or _'),
+  'edit-client': string()
+    .default('http')
+    .matches(/^[A-Za-z0-9_-]{1,64}$/, 'Edit-Client: 1 to 64 letters, digits, - or _'),
+  'edit-kind': string()
+    .default('edit')
+    .oneOf(['edit', 'undo', 'redo'] as const, 'Edit-Kind: edit, undo or redo'),
   'edit-label': string().default('Edit').max(600, 'Edit-Label: at most 600 characters, percent-encoded'),
 });
 
@@ -37,7 +49,12 @@ function readChangeHeaders(context: Context, newId: () => string): ChangeHeaders
   const headers = context.req.header();
   try {
     const read = changeHeaders.validateSync({ ...headers, 'edit-id': headers['edit-id'] ?? newId() });
-    return { changeId: read['edit-id'], clientId: read['edit-client'], kind: read['edit-kind'], label: decodeURIComponent(read['edit-label']).slice(0, 200) };
+    return {
+      changeId: read['edit-id'],
+      clientId: read['edit-client'],
+      kind: read['edit-kind'],
+      label: decodeURIComponent(read['edit-label']).slice(0, 200),
+    };
   } catch (error) {
     const reason = error instanceof ValidationError ? error.message : 'Edit-Label: percent-encoded text';
     const [name = 'Header', allowed = reason] = reason.split(': ');
@@ -47,7 +64,9 @@ function readChangeHeaders(context: Context, newId: () => string): ChangeHeaders
 
 /** One change as clients get it. */
 const changeBody = (change: StoredChange) => ({
-  ...change, patch: JSON.parse(change.patch) as JsonPatch, inverse: JSON.parse(change.inverse) as JsonPatch,
+  ...change,
+  patch: JSON.parse(change.patch) as JsonPatch,
+  inverse: JSON.parse(change.inverse) as JsonPatch,
 });
 
 /** Applies an edit in one transaction: the row is locked, the revision compared, the result validated, the log extended. */
@@ -73,14 +92,20 @@ async function applyEdit(deps: Deps, id: string, expected: number, change: Chang
 export function siteRoutes(deps: Deps): Hono {
   const routes = new Hono();
 
-  routes.get('/', async (context) => context.json({ sites: await selectSites(deps.database) }, 200, { 'cache-control': 'no-store' }));
+  routes.get('/', async (context) =>
+    context.json({ sites: await selectSites(deps.database) }, 200, { 'cache-control': 'no-store' }),
+  );
 
   routes.post('/', async (context) => {
     if (!/^application\/json\b/i.test(context.req.header('content-type') ?? '')) throw PROBLEMS.notJsonType();
     const loaded = loadSite(await readJson(context));
     if (!loaded.ok) throw PROBLEMS.invalid(loaded.error);
     const id = deps.newId();
-    await insertSite(deps.database, { id, name: loaded.value.name, document: JSON.stringify(loaded.value) }, deps.now());
+    await insertSite(
+      deps.database,
+      { id, name: loaded.value.name, document: JSON.stringify(loaded.value) },
+      deps.now(),
+    );
     return context.json({ id, revision: 1 }, 201, { location: `/api/sites/${id}`, etag: etag(1) });
   });
 
@@ -89,16 +114,27 @@ export function siteRoutes(deps: Deps): Hono {
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
     const headers = { etag: etag(stored.revision), 'cache-control': 'no-cache' };
-    if (context.req.header('if-none-match') === etag(stored.revision)) return context.body(null, 304, headers);
-    return context.body(currentDocument(stored.document), 200, { ...headers, 'content-type': 'application/json' });
+    if (context.req.header('if-none-match') === etag(stored.revision))
+      return context.body(null, 304, headers);
+    return context.body(currentDocument(stored.document), 200, {
+      ...headers,
+      'content-type': 'application/json',
+    });
   });
 
   routes.patch('/:id', async (context) => {
-    if (!/^application\/json-patch\+json\b/i.test(context.req.header('content-type') ?? '')) throw PROBLEMS.notPatchType();
+    if (!/^application\/json-patch\+json\b/i.test(context.req.header('content-type') ?? ''))
+      throw PROBLEMS.notPatchType();
     const expected = revisionOf(context);
     const patch = readPatch(await readJson(context));
     if (!patch.ok) throw PROBLEMS.badPatch(patch.error);
-    const saved = await applyEdit(deps, context.req.param('id'), expected, readChangeHeaders(context, deps.newId), patch.value);
+    const saved = await applyEdit(
+      deps,
+      context.req.param('id'),
+      expected,
+      readChangeHeaders(context, deps.newId),
+      patch.value,
+    );
     return context.json({ revision: saved.revision }, 200, { etag: etag(saved.revision) });
   });
 
@@ -118,8 +154,10 @@ export function siteRoutes(deps: Deps): Hono {
     const id = context.req.param('id');
     const after = context.req.query('after');
     if (after !== undefined && !/^\d{1,15}$/.test(after)) throw PROBLEMS.badHeader('after', 'a revision');
-    const changes = after === undefined
-      ? await selectNewestChanges(deps.database, id, MOST_CHANGES) : await selectChangesAfter(deps.database, id, Number(after), MOST_CHANGES);
+    const changes =
+      after === undefined
+        ? await selectNewestChanges(deps.database, id, MOST_CHANGES)
+        : await selectChangesAfter(deps.database, id, Number(after), MOST_CHANGES);
     return context.json({ changes: changes.map(changeBody) }, 200, { 'cache-control': 'no-store' });
   });
 

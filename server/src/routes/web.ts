@@ -5,10 +5,12 @@ import { Hono } from 'hono';
 import { PROBLEMS } from '../problem.ts';
 
 /** The interface's own pages: nothing from elsewhere, no inline script. Inline styles place the stage's own ruler. */
-const PAGE_POLICY = "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
+const PAGE_POLICY =
+  "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
 /** The stage: an opaque origin that may run the output's script and load fonts, and reach nothing else. */
-const FRAME_POLICY = "sandbox allow-scripts; default-src 'none'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; frame-ancestors 'self'";
+const FRAME_POLICY =
+  "sandbox allow-scripts; default-src 'none'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; frame-ancestors 'self'";
 
 const IMMUTABLE = 'public, max-age=31536000, immutable';
 /** The built interface: assets for ever, pages fresh, every other path answered by the one page. */
@@ -24,13 +26,22 @@ export function webRoutes(webRoot: string): Hono {
     context.res.headers.set('cross-origin-resource-policy', 'cross-origin');
   });
   routes.use('/assets/*', serveStatic({ root }));
-  routes.get('/assets/*', (context) => { throw PROBLEMS.noRoute(context.req.path); });
+  routes.get('/assets/*', (context) => {
+    throw PROBLEMS.noRoute(context.req.path);
+  });
   routes.get('/icon.svg', serveStatic({ root }));
   routes.get('/frame', async (context) =>
-    context.html(await page('frame.html'), 200, { 'content-security-policy': FRAME_POLICY, 'cache-control': 'no-cache' }));
+    context.html(await page('frame.html'), 200, {
+      'content-security-policy': FRAME_POLICY,
+      'cache-control': 'no-cache',
+    }),
+  );
   routes.get('*', async (context) => {
     if (context.req.path.startsWith('/api/')) throw PROBLEMS.noRoute(context.req.path);
-    return context.html(await page('index.html'), 200, { 'content-security-policy': PAGE_POLICY, 'cache-control': 'no-cache' });
+    return context.html(await page('index.html'), 200, {
+      'content-security-policy': PAGE_POLICY,
+      'cache-control': 'no-cache',
+    });
   });
   return routes;
 }

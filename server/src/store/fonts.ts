@@ -9,10 +9,25 @@ export interface StoredFont extends Typeface {
   readonly woff2: Uint8Array;
 }
 
-interface FontRow { id: string; sha256: string; name: string; fallback: 'sans' | 'serif'; lightest: number; heaviest: number; metrics: string; woff2: Buffer }
+interface FontRow {
+  id: string;
+  sha256: string;
+  name: string;
+  fallback: 'sans' | 'serif';
+  lightest: number;
+  heaviest: number;
+  metrics: string;
+  woff2: Buffer;
+}
 
 const toFont = (row: FontRow): StoredFont => ({
-  id: row.id, sha256: row.sha256, name: row.name, fallback: row.fallback, weights: [row.lightest, row.heaviest], metrics: row.metrics, woff2: row.woff2,
+  id: row.id,
+  sha256: row.sha256,
+  name: row.name,
+  fallback: row.fallback,
+  weights: [row.lightest, row.heaviest],
+  metrics: row.metrics,
+  woff2: row.woff2,
 });
 
 const COLUMNS = 'id, sha256, name, fallback, lightest, heaviest, metrics, woff2';
@@ -27,5 +42,6 @@ export async function insertFont(database: Database, font: StoredFont, now: Date
   const { id, sha256, name, fallback, weights, metrics, woff2 } = font;
   await database.execute(
     'INSERT IGNORE INTO font (id, sha256, name, fallback, lightest, heaviest, metrics, woff2, created_at) VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)',
-    [id, sha256, name, fallback, weights[0], weights[1], metrics, Buffer.from(woff2), now]);
+    [id, sha256, name, fallback, weights[0], weights[1], metrics, Buffer.from(woff2), now],
+  );
 }

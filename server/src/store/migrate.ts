@@ -13,7 +13,9 @@ export async function migrateDatabase(url: string): Promise<number> {
     const [[current]] = await connection.query<RowDataPacket[]>('SELECT DATABASE() AS name');
     const postgrator = new Postgrator({
       migrationPattern: fileURLToPath(new URL('../migrations/*.sql', import.meta.url)),
-      driver: 'mysql', database: String(current?.['name']), schemaTable: 'schema_version',
+      driver: 'mysql',
+      database: String(current?.['name']),
+      schemaTable: 'schema_version',
       execQuery: async (query: string) => ({ rows: (await connection.query<RowDataPacket[]>(query))[0] }),
     });
     await postgrator.migrate();

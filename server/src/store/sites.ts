@@ -16,17 +16,32 @@ export interface SiteSummary {
 }
 
 /** BIGINT comes as a number, or as text past 2^53. */
-interface SiteRow { id: string; name: string; revision: number | string; document: string; updated_at: Date }
+interface SiteRow {
+  id: string;
+  name: string;
+  revision: number | string;
+  document: string;
+  updated_at: Date;
+}
 
 /** All sites that are not deleted, the last edited first. */
 export async function selectSites(database: Database): Promise<SiteSummary[]> {
   const [rows] = await database.execute<Row<SiteRow>[]>(
-    'SELECT id, name, revision, updated_at FROM site WHERE deleted_at IS NULL ORDER BY updated_at DESC, id');
-  return rows.map((row) => ({ id: row.id, name: row.name, revision: Number(row.revision), updatedAt: row.updated_at.toISOString() }));
+    'SELECT id, name, revision, updated_at FROM site WHERE deleted_at IS NULL ORDER BY updated_at DESC, id',
+  );
+  return rows.map((row) => ({
+    id: row.id,
+    name: row.name,
+    revision: Number(row.revision),
+    updatedAt: row.updated_at.toISOString(),
+  }));
 }
 
 export async function selectSite(database: Database, id: string): Promise<StoredSite | null> {
-  const [rows] = await database.execute<Row<SiteRow>[]>('SELECT id, revision, document FROM site WHERE id = ? AND deleted_at IS NULL', [id]);
+  const [rows] = await database.execute<Row<SiteRow>[]>(
+    'SELECT id, revision, document FROM site WHERE id = ? AND deleted_at IS NULL',
+    [id],
+  );
   const row = rows[0];
   return row ? { id: row.id, revision: Number(row.revision), document: row.document } : null;
 }
@@ -34,38 +49,62 @@ export async function selectSite(database: Database, id: string): Promise<Stored
 /** The site, locked against other writers until the transaction ends. */
 export async function lockSite(connection: Connection, id: string): Promise<StoredSite | null> {
   const [rows] = await connection.execute<Row<SiteRow>[]>(
-    'SELECT id, revision, document FROM site WHERE id = ? AND deleted_at IS NULL FOR UPDATE', [id]);
+    'SELECT id, revision, document FROM site WHERE id = ? AND deleted_at IS NULL FOR UPDATE',
+    [id],
+  );
   const row = rows[0];
   return row ? { id: row.id, revision: Number(row.revision), document: row.document } : null;
 }
 
 export async function selectRevision(database: Database, id: string): Promise<number | null> {
-  const [rows] = await database.execute<Row<SiteRow>[]>('SELECT revision FROM site WHERE id = ? AND deleted_at IS NULL', [id]);
+  const [rows] = await database.execute<Row<SiteRow>[]>(
+    'SELECT revision FROM site WHERE id = ? AND deleted_at IS NULL',
+    [id],
+  );
   return rows[0] ? Number(rows[0].revision) : null;
 }
 
 /** Adds a site at revision 1; false where the id is taken. */
-export async function insertSite(database: Database, site: { id: string; name: string; document: string }, now: Date): Promise<boolean> {
+export async function insertSite(
+  database: Database,
+  site: { id: string; name: string; document: string },
+  now: Date,
+): Promise<boolean> {
   const [result] = await database.execute<ResultSetHeader>(
     'INSERT IGNORE INTO site (id, name, revision, document, created_at, updated_at) VALUES (?, ?, 1, ?, ?, ?)',
-    [site.id, site.name, site.document, now, now]);
+    [site.id, site.name, site.document, now, now],
+  );
   return result.affectedRows === 1;
 }
 
-export async function updateSite(connection: Connection, site: StoredSite & { name: string }, now: Date): Promise<void> {
-  await connection.execute('UPDATE site SET name = ?, revision = ?, document = ?, updated_at = ? WHERE id = ?',
-    [site.name, site.revision, site.document, now, site.id]);
+export async function updateSite(
+  connection: Connection,
+  site: StoredSite & { name: string },
+  now: Date,
+): Promise<void> {
+  await connection.execute(
+    'UPDATE site SET name = ?, revision = ?, document = ?, updated_at = ? WHERE id = ?',
+    [site.name, site.revision, site.document, now, site.id],
+  );
 }
 
 /** Hides a site, or brings a hidden one back; false where there is none to change. */
-export async function setSiteDeleted(database: Database, id: string, deletedAt: Date | null): Promise<boolean> {
+export async function setSiteDeleted(
+  database: Database,
+  id: string,
+  deletedAt: Date | null,
+): Promise<boolean> {
   const [result] = await database.execute<ResultSetHeader>(
-    'UPDATE site SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?', [deletedAt, id, deletedAt === null ? 0 : 1]);
+    'UPDATE site SET deleted_at = ? WHERE id = ? AND (deleted_at IS NULL) = ?',
+    [deletedAt, id, deletedAt === null ? 0 : 1],
+  );
   return result.affectedRows === 1;
 }
 
 /** Whether the database holds any site, deleted ones included. */
 export async function hasSites(database: Database): Promise<boolean> {
-  const [rows] = await database.execute<Row<{ found: number }>[]>('SELECT EXISTS (SELECT 1 FROM site) AS found');
+  const [rows] = await database.execute<Row<{ found: number }>[]>(
+    'SELECT EXISTS (SELECT 1 FROM site) AS found',
+  );
   return rows[0]?.found === 1;
 }

@@ -3,7 +3,13 @@ import { SheetDialog } from '../controls/sheet-dialog.tsx';
 import { COMMANDS, keysLabel, type CommandContext } from './commands.ts';
 
 /** Finds a command by typing part of its name. */
-export function Finder({ context, onClose }: { readonly context: CommandContext; readonly onClose: () => void }) {
+export function Finder({
+  context,
+  onClose,
+}: {
+  readonly context: CommandContext;
+  readonly onClose: () => void;
+}) {
   return (
     <SheetDialog title="Find a command" onClose={onClose}>
       <Menu label="Commands" className="p-2">
@@ -11,10 +17,18 @@ export function Finder({ context, onClose }: { readonly context: CommandContext;
         <Menu.List>
           <Menu.Empty className="px-2 py-3 text-ink-faint">Nothing is called that.</Menu.Empty>
           {COMMANDS.filter((command) => command.id !== 'find' && command.when(context)).map((command) => (
-            <Menu.Item key={command.id} onSelect={() => { onClose(); command.run(context); }}
-              className="flex h-8 items-center justify-between rounded-[3px] px-2 text-bench data-[selected=true]:bg-ochre-wash">
+            <Menu.Item
+              key={command.id}
+              onSelect={() => {
+                onClose();
+                command.run(context);
+              }}
+              className="flex h-8 items-center justify-between rounded-[3px] px-2 text-bench data-[selected=true]:bg-ochre-wash"
+            >
               {command.label}
-              {command.keys?.[0] !== undefined && <kbd className="font-sans text-small text-ink-faint">{keysLabel(command.keys[0])}</kbd>}
+              {command.keys?.[0] !== undefined && (
+                <kbd className="font-sans text-small text-ink-faint">{keysLabel(command.keys[0])}</kbd>
+              )}
             </Menu.Item>
           ))}
         </Menu.List>

@@ -20,7 +20,12 @@ const LOCAL_KEYS: readonly (readonly [where: string, keys: string, what: string]
 ];
 
 export function KeysPage({ onClose }: { readonly onClose: () => void }) {
-  const rows = [...COMMANDS.filter((command) => command.keys).map((command) => ['Everywhere', (command.keys ?? []).map(keysLabel).join(' or '), command.label] as const), ...LOCAL_KEYS];
+  const rows = [
+    ...COMMANDS.filter((command) => command.keys).map(
+      (command) => ['Everywhere', (command.keys ?? []).map(keysLabel).join(' or '), command.label] as const,
+    ),
+    ...LOCAL_KEYS,
+  ];
   return (
     <SheetDialog title="Keys" onClose={onClose}>
       <table className="m-4 text-bench">

@@ -17,7 +17,11 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 export function Button({ tone = 'plain', pressed, className = '', type = 'button', ...rest }: Props) {
   const held = pressed ? 'border border-ochre bg-ochre-wash' : TONES[tone];
   return (
-    <button type={type} aria-pressed={pressed}
-      className={`inline-flex h-7 items-center gap-1.5 rounded-[3px] px-2.5 text-bench whitespace-nowrap disabled:opacity-45 ${held} ${className}`} {...rest} />
+    <button
+      type={type}
+      aria-pressed={pressed}
+      className={`inline-flex h-7 items-center gap-1.5 rounded-[3px] px-2.5 text-bench whitespace-nowrap disabled:opacity-45 ${held} ${className}`}
+      {...rest}
+    />
   );
 }

@@ -11,7 +11,9 @@ let loading: Promise<Highlight> | null = null;
 
 async function loadHighlighter(): Promise<Highlight> {
   const [{ default: hljs }, { default: xml }, { default: css }, { default: javascript }] = await Promise.all([
-    import('highlight.js/lib/core'), import('highlight.js/lib/languages/xml'), import('highlight.js/lib/languages/css'),
+    import('highlight.js/lib/core'),
+    import('highlight.js/lib/languages/xml'),
+    import('highlight.js/lib/languages/css'),
     import('highlight.js/lib/languages/javascript'),
   ]);
   hljs.registerLanguage('html', xml);
@@ -21,18 +23,30 @@ async function loadHighlighter(): Promise<Highlight> {
 }
 
 /** Code, coloured once the highlighter has arrived. The library escapes the code; it only adds spans. */
-export function Code({ code, language, label }: { readonly code: string; readonly language: CodeLanguage; readonly label: string }) {
+export function Code({
+  code,
+  language,
+  label,
+}: {
+  readonly code: string;
+  readonly language: CodeLanguage;
+  readonly label: string;
+}) {
   const [highlight, setHighlight] = useState<{ run: Highlight } | null>(null);
   useEffect(() => {
     loading ??= loadHighlighter();
-    void loading.then((run) => { setHighlight({ run }); });
+    void loading.then((run) => {
+      setHighlight({ run });
+    });
   }, []);
   const className = 'code block p-4 font-mono text-[12.5px] leading-[19px] whitespace-pre';
   return (
     <pre aria-label={label} tabIndex={0} className="h-full overflow-auto bg-white">
-      {highlight && code.length < LONGEST
-        ? <code className={className} dangerouslySetInnerHTML={{ __html: highlight.run(code, language) }} />
-        : <code className={className}>{code}</code>}
+      {highlight && code.length < LONGEST ? (
+        <code className={className} dangerouslySetInnerHTML={{ __html: highlight.run(code, language) }} />
+      ) : (
+        <code className={className}>{code}</code>
+      )}
     </pre>
   );
 }

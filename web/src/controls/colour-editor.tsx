@@ -1,4 +1,12 @@
-import { formatColour, formatOklch, isInSrgb, oklchOf, parseColour, type Oklch, type Rgba } from '@hamaca/core';
+import {
+  formatColour,
+  formatOklch,
+  isInSrgb,
+  oklchOf,
+  parseColour,
+  type Oklch,
+  type Rgba,
+} from '@hamaca/core';
 import { useEffect, useState, type ReactNode } from 'react';
 import { TextField } from './text-field.tsx';
 
@@ -23,23 +31,60 @@ const BLACK: Rgba = { r: 0, g: 0, b: 0, a: 1 };
 const trackOf = (at: Oklch, axis: (typeof AXES)[number]) =>
   `linear-gradient(90deg, ${Array.from({ length: 9 }, (_, index) => formatColour(parseColour(formatOklch({ ...at, [axis.id]: (axis.max * index) / 8 })) ?? BLACK)).join(', ')})`;
 
-function Slide({ label, max, step, value, track, onSlide, onEnd }: {
-  readonly label: string; readonly max: number; readonly step: number; readonly value: number; readonly track: string;
-  readonly onSlide: (value: number) => void; readonly onEnd: () => void;
+function Slide({
+  label,
+  max,
+  step,
+  value,
+  track,
+  onSlide,
+  onEnd,
+}: {
+  readonly label: string;
+  readonly max: number;
+  readonly step: number;
+  readonly value: number;
+  readonly track: string;
+  readonly onSlide: (value: number) => void;
+  readonly onEnd: () => void;
 }) {
   return (
     <label className="grid grid-cols-[84px_1fr_44px] items-center gap-2">
       <span className="text-small text-ink-soft">{label}</span>
-      <input type="range" min={0} max={max} step={step} value={value} style={{ background: track }} onChange={(event) => { onSlide(Number(event.target.value)); }} onPointerUp={onEnd}
-        onKeyUp={(event) => { if (event.key.startsWith('Arrow') || event.key.startsWith('Page') || event.key === 'Home' || event.key === 'End') onEnd(); }}
-        className="slide h-4 w-full cursor-pointer appearance-none rounded-[2px] border border-ink/25" />
+      <input
+        type="range"
+        min={0}
+        max={max}
+        step={step}
+        value={value}
+        style={{ background: track }}
+        onChange={(event) => {
+          onSlide(Number(event.target.value));
+        }}
+        onPointerUp={onEnd}
+        onKeyUp={(event) => {
+          if (
+            event.key.startsWith('Arrow') ||
+            event.key.startsWith('Page') ||
+            event.key === 'Home' ||
+            event.key === 'End'
+          )
+            onEnd();
+        }}
+        className="slide h-4 w-full cursor-pointer appearance-none rounded-[2px] border border-ink/25"
+      />
       <span className="text-right text-small tabular">{value}</span>
     </label>
   );
 }
 
 /** A colour by lightness, colourfulness and hue as the eye sees them (OKLCH), by alpha, or typed in any notation. */
-export function ColourEditor({ value, onPreview, onCommit, children }: Props & { readonly children?: ReactNode }) {
+export function ColourEditor({
+  value,
+  onPreview,
+  onCommit,
+  children,
+}: Props & { readonly children?: ReactNode }) {
   const parsed = parseColour(value) ?? BLACK;
   const [at, setAt] = useState<Oklch>(() => oklchOf(parsed));
   const [alpha, setAlpha] = useState(parsed.a);
@@ -49,10 +94,14 @@ export function ColourEditor({ value, onPreview, onCommit, children }: Props & {
   useEffect(() => {
     if (sliding) return;
     const outside = parseColour(hex) ?? BLACK;
-    setAt((before) => { const next = oklchOf(outside); return next.c < 0.004 ? { ...next, h: before.h } : next; });
+    setAt((before) => {
+      const next = oklchOf(outside);
+      return next.c < 0.004 ? { ...next, h: before.h } : next;
+    });
     setAlpha(outside.a);
   }, [hex, sliding]);
-  const written = (colour: Oklch, thin: number) => formatColour({ ...(parseColour(formatOklch(colour)) ?? BLACK), a: thin });
+  const written = (colour: Oklch, thin: number) =>
+    formatColour({ ...(parseColour(formatOklch(colour)) ?? BLACK), a: thin });
   const slide = (next: Oklch, thin: number) => {
     setSliding(true);
     setAt(next);
@@ -67,14 +116,50 @@ export function ColourEditor({ value, onPreview, onCommit, children }: Props & {
   return (
     <div className="grid gap-1.5 text-bench">
       {AXES.map((axis) => (
-        <Slide key={axis.id} label={axis.label} max={axis.max} step={axis.step} value={at[axis.id]} track={trackOf(at, axis)} onSlide={(moved) => { slide({ ...at, [axis.id]: moved }, alpha); }} onEnd={end} />
+        <Slide
+          key={axis.id}
+          label={axis.label}
+          max={axis.max}
+          step={axis.step}
+          value={at[axis.id]}
+          track={trackOf(at, axis)}
+          onSlide={(moved) => {
+            slide({ ...at, [axis.id]: moved }, alpha);
+          }}
+          onEnd={end}
+        />
       ))}
-      <Slide label="opacity" max={100} step={1} value={Math.round(alpha * 100)} track={`linear-gradient(90deg, transparent, ${formatColour({ ...parsed, a: 1 })})`} onSlide={(percent) => { slide(at, percent / 100); }} onEnd={end} />
-      <label className="grid grid-cols-[84px_1fr] items-center gap-2"><span className="text-small text-ink-soft">colour</span>
-        <TextField className="w-full tabular" value={value} onTyping={(text) => { if (parseColour(text)) onPreview(text); }}
-          onCommit={(text) => { if (!parseColour(text)) return `“${text}” is no CSS colour.`; onCommit(text.trim()); return null; }} />
+      <Slide
+        label="opacity"
+        max={100}
+        step={1}
+        value={Math.round(alpha * 100)}
+        track={`linear-gradient(90deg, transparent, ${formatColour({ ...parsed, a: 1 })})`}
+        onSlide={(percent) => {
+          slide(at, percent / 100);
+        }}
+        onEnd={end}
+      />
+      <label className="grid grid-cols-[84px_1fr] items-center gap-2">
+        <span className="text-small text-ink-soft">colour</span>
+        <TextField
+          className="w-full tabular"
+          value={value}
+          onTyping={(text) => {
+            if (parseColour(text)) onPreview(text);
+          }}
+          onCommit={(text) => {
+            if (!parseColour(text)) return `“${text}” is no CSS colour.`;
+            onCommit(text.trim());
+            return null;
+          }}
+        />
       </label>
-      {!isInSrgb(at) && <p className="text-small text-ink-soft">More colourful than screens of sRGB show; the nearest they can is used.</p>}
+      {!isInSrgb(at) && (
+        <p className="text-small text-ink-soft">
+          More colourful than screens of sRGB show; the nearest they can is used.
+        </p>
+      )}
       {children}
     </div>
   );

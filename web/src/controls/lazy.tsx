@@ -5,10 +5,18 @@ const Chooser = lazy(async () => ({ default: (await import('./icon-chooser.tsx')
 
 /** The colour editor, fetched when it is first opened. */
 export function ColourEditor(props: ComponentProps<typeof Editor>) {
-  return <Suspense fallback={<div className="h-[150px]" />}><Editor {...props} /></Suspense>;
+  return (
+    <Suspense fallback={<div className="h-[150px]" />}>
+      <Editor {...props} />
+    </Suspense>
+  );
 }
 
 /** The icon chooser, fetched when it is first shown. */
 export function IconChooser(props: ComponentProps<typeof Chooser>) {
-  return <Suspense fallback={null}><Chooser {...props} /></Suspense>;
+  return (
+    <Suspense fallback={null}>
+      <Chooser {...props} />
+    </Suspense>
+  );
 }

@@ -13,7 +13,9 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
   const [text, setText] = useState(value);
   const [error, setError] = useState<string | null>(null);
   const typed = useRef(false);
-  useEffect(() => { if (!typed.current) setText(value); }, [value]);
+  useEffect(() => {
+    if (!typed.current) setText(value);
+  }, [value]);
 
   const commit = () => {
     if (!typed.current) return;
@@ -30,15 +32,40 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
   };
   return (
     <span className={`relative inline-flex min-w-0 ${className.includes('w-full') ? 'w-full' : ''}`}>
-      <input {...rest} value={text} aria-invalid={error !== null} title={error ?? rest.title} className={`field min-w-0 text-bench ${className}`}
-        onChange={(event) => { typed.current = true; event.target.dataset['dirty'] = 'true'; setText(event.target.value); setError(null); onTyping?.(event.target.value); }}
-        onBlur={(event) => { delete event.target.dataset['dirty']; commit(); }}
+      <input
+        {...rest}
+        value={text}
+        aria-invalid={error !== null}
+        title={error ?? rest.title}
+        className={`field min-w-0 text-bench ${className}`}
+        onChange={(event) => {
+          typed.current = true;
+          event.target.dataset['dirty'] = 'true';
+          setText(event.target.value);
+          setError(null);
+          onTyping?.(event.target.value);
+        }}
+        onBlur={(event) => {
+          delete event.target.dataset['dirty'];
+          commit();
+        }}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') { event.stopPropagation(); revert(); }
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            revert();
+          }
           rest.onKeyDown?.(event);
-        }} />
-      {error !== null && <span role="alert" className="absolute top-full left-0 z-20 mt-0.5 w-max max-w-72 rounded-[3px] border border-brick bg-brick-wash px-2 py-1 text-small text-brick">{error}</span>}
+        }}
+      />
+      {error !== null && (
+        <span
+          role="alert"
+          className="absolute top-full left-0 z-20 mt-0.5 w-max max-w-72 rounded-[3px] border border-brick bg-brick-wash px-2 py-1 text-small text-brick"
+        >
+          {error}
+        </span>
+      )}
     </span>
   );
 }

@@ -7,10 +7,13 @@ export function useRoom() {
   useEffect(() => {
     if (!ref.current) return;
     const observer = new ResizeObserver(([entry]) => {
-      if (entry) setRoom({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) });
+      if (entry)
+        setRoom({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) });
     });
     observer.observe(ref.current);
-    return () => { observer.disconnect(); };
+    return () => {
+      observer.disconnect();
+    };
   }, []);
   return { ref, room };
 }

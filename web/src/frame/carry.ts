@@ -13,7 +13,11 @@ interface Carry {
 type Boxes = Extract<FromFrame, { type: 'carry' }>['boxes'];
 
 /** Lets parts be carried over the stage: tells where the pointer is and where everything stands. */
-export function listenToCarrying(holder: HTMLElement, slots: () => readonly SlotPlace[], tell: (message: FromFrame) => void): void {
+export function listenToCarrying(
+  holder: HTMLElement,
+  slots: () => readonly SlotPlace[],
+  tell: (message: FromFrame) => void,
+): void {
   let carry: Carry | null = null;
   let clickToSwallow = false;
 
@@ -28,28 +32,44 @@ export function listenToCarrying(holder: HTMLElement, slots: () => readonly Slot
 
   /** The box around everything of an owner that is seen outside panels. */
   const boxes = (): Boxes => {
-    const byOwner = new Map<string, { owner: string; left: number; right: number; top: number; bottom: number }>();
+    const byOwner = new Map<
+      string,
+      { owner: string; left: number; right: number; top: number; bottom: number }
+    >();
     for (const { owner, className } of slots()) {
       for (const element of holder.querySelectorAll(`.${CSS.escape(className)}`)) {
         if (element.closest('dialog')) continue;
         const { left, right, top, bottom } = element.getBoundingClientRect();
         if (right <= left) continue;
         const before = byOwner.get(owner);
-        byOwner.set(owner, before
-          ? { owner, left: Math.min(before.left, left), right: Math.max(before.right, right), top: Math.min(before.top, top), bottom: Math.max(before.bottom, bottom) }
-          : { owner, left, right, top, bottom });
+        byOwner.set(
+          owner,
+          before
+            ? {
+                owner,
+                left: Math.min(before.left, left),
+                right: Math.max(before.right, right),
+                top: Math.min(before.top, top),
+                bottom: Math.max(before.bottom, bottom),
+              }
+            : { owner, left, right, top, bottom },
+        );
       }
     }
     return [...byOwner.values()];
   };
 
   const say = (phase: 'move' | 'end' | 'cancel', event: { clientX: number; clientY: number }) => {
-    if (carry) tell({ type: 'carry', phase, owner: carry.owner, x: event.clientX, y: event.clientY, boxes: boxes() });
+    if (carry)
+      tell({ type: 'carry', phase, owner: carry.owner, x: event.clientX, y: event.clientY, boxes: boxes() });
   };
 
   document.addEventListener('pointerdown', (event) => {
     clickToSwallow = false;
-    const owner = event.button === 0 && event.target instanceof Element && !event.target.closest('dialog') ? ownerOf(event.target) : null;
+    const owner =
+      event.button === 0 && event.target instanceof Element && !event.target.closest('dialog')
+        ? ownerOf(event.target)
+        : null;
     carry = owner === null ? null : { owner, x: event.clientX, y: event.clientY, moving: false };
   });
   document.addEventListener('pointermove', (event) => {
@@ -67,15 +87,27 @@ export function listenToCarrying(holder: HTMLElement, slots: () => readonly Slot
     document.documentElement.style.cursor = '';
     carry = null;
   };
-  document.addEventListener('pointerup', (event) => { finish('end', event); });
-  document.addEventListener('pointercancel', (event) => { finish('cancel', event); });
-  document.addEventListener('keydown', (event) => { if (event.key === 'Escape' && carry) finish('cancel', { clientX: 0, clientY: 0 }); });
+  document.addEventListener('pointerup', (event) => {
+    finish('end', event);
+  });
+  document.addEventListener('pointercancel', (event) => {
+    finish('cancel', event);
+  });
+  document.addEventListener('keydown', (event) => {
+    if (event.key === 'Escape' && carry) finish('cancel', { clientX: 0, clientY: 0 });
+  });
   // What was carried was not clicked; links and pictures are not dragged by the browser either.
-  document.addEventListener('click', (event) => {
-    if (!clickToSwallow) return;
-    clickToSwallow = false;
-    event.stopImmediatePropagation();
+  document.addEventListener(
+    'click',
+    (event) => {
+      if (!clickToSwallow) return;
+      clickToSwallow = false;
+      event.stopImmediatePropagation();
+      event.preventDefault();
+    },
+    true,
+  );
+  document.addEventListener('dragstart', (event) => {
     event.preventDefault();
-  }, true);
-  document.addEventListener('dragstart', (event) => { event.preventDefault(); });
+  });
 }

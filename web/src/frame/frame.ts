@@ -24,10 +24,21 @@ document.body.append(holder, scene);
 let last: Render | null = null;
 let lastPin: Pin | null = null;
 
-const tell = (message: FromFrame) => { parent.postMessage(message, '*'); };
+const tell = (message: FromFrame) => {
+  parent.postMessage(message, '*');
+};
 
 /** The output's own state that a new copy of the markup must not undo. */
-const KEPT_ATTRIBUTES = ['data-hm-ready', 'aria-expanded', 'open', 'data-hm-bare', 'data-pin', 'data-chosen', 'data-lit', 'data-hm-scrolled'];
+const KEPT_ATTRIBUTES = [
+  'data-hm-ready',
+  'aria-expanded',
+  'open',
+  'data-hm-bare',
+  'data-pin',
+  'data-chosen',
+  'data-lit',
+  'data-hm-scrolled',
+];
 
 function runScript(code: string): void {
   const script = document.createElement('script');
@@ -83,7 +94,8 @@ function showStylesheet(before: string, now: string): void {
   if (faceStyle.textContent !== faces) faceStyle.textContent = faces;
   style.textContent = now.slice(faces.length);
   // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
-  if (before !== '' && breakpointsOf(before) !== breakpointsOf(now)) window.dispatchEvent(new Event('resize'));
+  if (before !== '' && breakpointsOf(before) !== breakpointsOf(now))
+    window.dispatchEvent(new Event('resize'));
 }
 
 function render(message: Render): void {
@@ -98,13 +110,18 @@ function render(message: Render): void {
     const template = document.createElement('template');
     template.innerHTML = message.markup;
     changed = true;
-    const sameStructure = before?.script === message.script && structureOf(template.content) === structureOf(holder);
+    const sameStructure =
+      before?.script === message.script && structureOf(template.content) === structureOf(holder);
     if (sameStructure) morphMarkup(template.content);
     else replaceMarkup(template.content, message.script);
   }
   if (lastPin && changed) pin(lastPin);
   // The task after an animation frame runs once that frame is painted.
-  requestAnimationFrame(() => { setTimeout(() => { tell({ type: 'painted', at: performance.timeOrigin + performance.now() }); }); });
+  requestAnimationFrame(() => {
+    setTimeout(() => {
+      tell({ type: 'painted', at: performance.timeOrigin + performance.now() });
+    });
+  });
 }
 
 /** The menu level an element stands at, or null outside menus. */
@@ -118,7 +135,8 @@ const LEVELLED = new Set(['link', 'marker', 'submenu', 'description', 'glyph', '
 
 const levelOfSlot = (element: Element, slot: string) => (LEVELLED.has(slot) ? levelOf(element) : null);
 
-const slotOfClass = (className: string): SlotPlace | undefined => last?.slots.find((place) => place.className === className);
+const slotOfClass = (className: string): SlotPlace | undefined =>
+  last?.slots.find((place) => place.className === className);
 
 /** The elements of a slot and level in document order. */
 function elementsOf(className: string, level: Level | null): Element[] {
@@ -141,14 +159,19 @@ function pin(message: Pin): void {
   const pinned = findElement(message.pinned);
   reveal(message, chosen);
   if (message.outlined) chosen?.setAttribute('data-chosen', '');
-  holder.firstElementChild?.toggleAttribute('data-hm-scrolled', message.pinned?.states.includes('scrolled') === true || scrollY > 40);
-  if (pinned && message.pinned && message.pinned.states.length > 0) pinned.setAttribute('data-pin', message.pinned.states.join(' '));
+  holder.firstElementChild?.toggleAttribute(
+    'data-hm-scrolled',
+    message.pinned?.states.includes('scrolled') === true || scrollY > 40,
+  );
+  if (pinned && message.pinned && message.pinned.states.length > 0)
+    pinned.setAttribute('data-pin', message.pinned.states.join(' '));
 }
 
 /** Lights up everything of some classes. */
 function light(classNames: readonly string[]): void {
   for (const element of holder.querySelectorAll('[data-lit]')) element.removeAttribute('data-lit');
-  for (const name of classNames) for (const element of holder.getElementsByClassName(name)) element.setAttribute('data-lit', '');
+  for (const name of classNames)
+    for (const element of holder.getElementsByClassName(name)) element.setAttribute('data-lit', '');
 }
 
 function reveal(message: Pin, chosen: Element | null): void {
@@ -156,7 +179,10 @@ function reveal(message: Pin, chosen: Element | null): void {
   const folded = dialog?.querySelector('nav') !== null && dialog !== null;
   const inDialog = chosen ? dialog?.contains(chosen) : false;
   if (dialog && folded && !dialog.open && (message.reveal === 'panel' || inDialog)) {
-    holder.firstElementChild?.toggleAttribute('data-hm-bare', innerWidth <= document.documentElement.clientWidth);
+    holder.firstElementChild?.toggleAttribute(
+      'data-hm-bare',
+      innerWidth <= document.documentElement.clientWidth,
+    );
     dialog.showModal();
     tell({ type: 'revealed' });
   }
@@ -167,7 +193,8 @@ function reveal(message: Pin, chosen: Element | null): void {
     if (button.parentElement !== item) button.setAttribute('aria-expanded', 'false');
   }
   if (!open) return;
-  const button = item?.querySelector(':scope > [aria-expanded]') ?? holder.querySelector('nav [aria-expanded]');
+  const button =
+    item?.querySelector(':scope > [aria-expanded]') ?? holder.querySelector('nav [aria-expanded]');
   button?.setAttribute('aria-expanded', 'true');
 }
 
@@ -177,7 +204,13 @@ function pick(target: Element): void {
     const place = [...element.classList].map(slotOfClass).find((found) => found !== undefined);
     if (!place) continue;
     const level = levelOfSlot(element, place.slot);
-    tell({ type: 'pick', owner: place.owner, slot: place.slot, level, index: elementsOf(place.className, level).indexOf(element) });
+    tell({
+      type: 'pick',
+      owner: place.owner,
+      slot: place.slot,
+      level,
+      index: elementsOf(place.className, level).indexOf(element),
+    });
     return;
   }
 }
@@ -185,16 +218,27 @@ function pick(target: Element): void {
 listenToCarrying(holder, () => last?.slots ?? [], tell);
 
 // Links lead nowhere on the stage; everything else works as it will.
-document.addEventListener('click', (event) => {
-  if (!(event.target instanceof Element)) return;
-  if (event.target.closest('a[href]')) event.preventDefault();
-  if (holder.contains(event.target)) pick(event.target);
-}, true);
+document.addEventListener(
+  'click',
+  (event) => {
+    if (!(event.target instanceof Element)) return;
+    if (event.target.closest('a[href]')) event.preventDefault();
+    if (holder.contains(event.target)) pick(event.target);
+  },
+  true,
+);
 
 // Shortcuts belong to the interface also while the stage has the focus.
 document.addEventListener('keydown', (event) => {
   if (!event.ctrlKey && !event.metaKey && !event.altKey) return;
-  tell({ type: 'key', key: event.key, code: event.code, meta: event.ctrlKey || event.metaKey, shift: event.shiftKey, alt: event.altKey });
+  tell({
+    type: 'key',
+    key: event.key,
+    code: event.code,
+    meta: event.ctrlKey || event.metaKey,
+    shift: event.shiftKey,
+    alt: event.altKey,
+  });
 });
 
 window.addEventListener('message', (event: MessageEvent<ToFrame>) => {

@@ -11,39 +11,75 @@ import { COMMANDS, findCommand, runKeys, type CommandContext } from '../commands
 import { sceneMarkup } from '../stage/scenes.ts';
 
 const scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' } as const;
-const bench = (owner: string, slot: string, level: 'all' | '1' | '2' = 'all', reach = 'all') => ({ selected: { owner, slot, level, index: 0 }, reach, openGroups: PROPERTY_GROUPS, filter: '' });
-const idOf = (label: string) => [...itemsOf(DEMO).values()].find((placed) => placed.item.label === label)?.item.id ?? '';
+const bench = (owner: string, slot: string, level: 'all' | '1' | '2' = 'all', reach = 'all') => ({
+  selected: { owner, slot, level, index: 0 },
+  reach,
+  openGroups: PROPERTY_GROUPS,
+  filter: '',
+});
+const idOf = (label: string) =>
+  [...itemsOf(DEMO).values()].find((placed) => placed.item.label === label)?.item.id ?? '';
 
 describe('the look sheet', () => {
   const sheet = readSheet(DEMO, bench('menu-main', 'link'), scene);
-  const cell = (property: string, state: string, from = sheet) => from?.rows.find((row) => row.property === property)?.cells.find((entry) => entry.cell.state === state);
+  const cell = (property: string, state: string, from = sheet) =>
+    from?.rows.find((row) => row.property === property)?.cells.find((entry) => entry.cell.state === state);
   test('has a row for each property and a column for each state', () => {
     expect(new Set(sheet?.rows.map((row) => row.property))).toEqual(new Set(sheet?.kind.properties));
-    for (const row of sheet?.rows ?? []) expect(row.cells.map((entry) => entry.cell.state)).toEqual(sheet?.states);
+    for (const row of sheet?.rows ?? [])
+      expect(row.cells.map((entry) => entry.cell.state)).toEqual(sheet?.states);
   });
   test('tells own values from inherited ones, and where those come from', () => {
     expect(cell('fill', 'hover')).toMatchObject({ own: true, resolved: { value: { role: 'soft' } } });
-    expect(cell('fill', 'focus')).toMatchObject({ own: false, trail: [{ label: 'nothing set', link: null }] });
+    expect(cell('fill', 'focus')).toMatchObject({
+      own: false,
+      trail: [{ label: 'nothing set', link: null }],
+    });
     expect(cell('radius', 'hover')).toMatchObject({ own: false, trail: [{ label: 'all levels, rest' }] });
-    expect(cell('fill', 'hover', readSheet(DEMO, bench('menu-main', 'link', '1'), scene))).toMatchObject({ own: false, trail: [{ label: 'all levels, hover' }, { label: 'role soft' }, { label: 'swatch Silt' }] });
+    expect(cell('fill', 'hover', readSheet(DEMO, bench('menu-main', 'link', '1'), scene))).toMatchObject({
+      own: false,
+      trail: [{ label: 'all levels, hover' }, { label: 'role soft' }, { label: 'swatch Silt' }],
+    });
   });
   test('knows the bands with an exception, and reads a band’s own values', () => {
     expect(cell('size', 'rest')?.exceptions).toEqual(['Phone']);
     expect(cell('radius', 'rest')?.exceptions).toEqual([]);
-    expect(cell('size', 'rest', readSheet(DEMO, bench('menu-main', 'link', 'all', 'phone'), scene))).toMatchObject({ own: true, resolved: { value: 18 } });
+    expect(
+      cell('size', 'rest', readSheet(DEMO, bench('menu-main', 'link', 'all', 'phone'), scene)),
+    ).toMatchObject({ own: true, resolved: { value: 18 } });
   });
   test('writes the widest band and narrower as all widths', () => {
-    expect([cellOf(DEMO, bench('menu-main', 'link', 'all', 'wide'), 'size', 'rest').band, cellOf(DEMO, bench('menu-main', 'link', 'all', 'phone'), 'size', 'rest').band]).toEqual(['all', 'phone']);
+    expect([
+      cellOf(DEMO, bench('menu-main', 'link', 'all', 'wide'), 'size', 'rest').band,
+      cellOf(DEMO, bench('menu-main', 'link', 'all', 'phone'), 'size', 'rest').band,
+    ]).toEqual(['all', 'phone']);
   });
   test('judges contrast in each state and suggests a colour that passes', () => {
     expect(sheet?.contrast).toHaveLength(6);
-    const edited = runEdit(DEMO, { name: 'set-look', args: { cells: [{ owner: 'menu-main', slot: 'link', property: 'colour', level: 'all', state: 'hover', band: 'all', value: { swatch: 'silt' } }] } });
+    const edited = runEdit(DEMO, {
+      name: 'set-look',
+      args: {
+        cells: [
+          {
+            owner: 'menu-main',
+            slot: 'link',
+            property: 'colour',
+            level: 'all',
+            state: 'hover',
+            band: 'all',
+            value: { swatch: 'silt' },
+          },
+        ],
+      },
+    });
     const site = edited.ok ? edited.value.site : DEMO;
     const after = readSheet(site, bench('menu-main', 'link'), scene);
     expect(after?.contrast.map((report) => report?.passes)).toEqual([true, true, true, false, true, true]);
     expect(suggestColour(site, bench('menu-main', 'link'), 'hover', scene)).not.toBeNull();
   });
-  test('is empty for a slot that is gone', () => { expect(readSheet(DEMO, bench('menu-main', 'gone'), scene)).toBeNull(); });
+  test('is empty for a slot that is gone', () => {
+    expect(readSheet(DEMO, bench('menu-main', 'gone'), scene)).toBeNull();
+  });
 });
 
 describe('the rope', () => {
@@ -56,9 +92,15 @@ describe('the rope', () => {
   });
   test('hangs through in the middle and is toothed where the row breaks', () => {
     expect(ropeY(0.5)).toBeGreaterThan(ropeY(0));
-    const teeth = drawRope([{ from: 320, to: 420, fit: 'breaks' }], (width) => width - 320, 1600)[0]?.path ?? '';
+    const teeth =
+      drawRope([{ from: 320, to: 420, fit: 'breaks' }], (width) => width - 320, 1600)[0]?.path ?? '';
     const heights = [...teeth.matchAll(/ ([\d.]+)/g)].map((match) => Number(match[1]));
-    expect(heights.slice(0, 3).map((height, index, list) => Math.sign((list[index + 1] ?? 0) - height)).slice(0, 2)).toEqual([1, -1]);
+    expect(
+      heights
+        .slice(0, 3)
+        .map((height, index, list) => Math.sign((list[index + 1] ?? 0) - height))
+        .slice(0, 2),
+    ).toEqual([1, -1]);
   });
 });
 
@@ -71,9 +113,21 @@ describe('the outline', () => {
     expect(rows[0]).toMatchObject({ folded: true, hasChildren: true, depth: 1 });
   });
   test('knows where a dragged link lands', () => {
-    expect(dropPlace(DEMO, [idOf('News')], idOf('Birds'), 'before')).toEqual({ menu: 'main', parent: null, index: 1 });
-    expect(dropPlace(DEMO, [idOf('Visit')], idOf('Birds'), 'after')).toEqual({ menu: 'main', parent: null, index: 1 });
-    expect(dropPlace(DEMO, [idOf('News')], idOf('Learn'), 'inside')).toEqual({ menu: 'main', parent: idOf('Learn'), index: 3 });
+    expect(dropPlace(DEMO, [idOf('News')], idOf('Birds'), 'before')).toEqual({
+      menu: 'main',
+      parent: null,
+      index: 1,
+    });
+    expect(dropPlace(DEMO, [idOf('Visit')], idOf('Birds'), 'after')).toEqual({
+      menu: 'main',
+      parent: null,
+      index: 1,
+    });
+    expect(dropPlace(DEMO, [idOf('News')], idOf('Learn'), 'inside')).toEqual({
+      menu: 'main',
+      parent: idOf('Learn'),
+      index: 3,
+    });
     expect(dropPlace(DEMO, [idOf('Visit')], idOf('North hide'), 'after')).toBeNull();
     expect(dropPlace(DEMO, [idOf('Visit')], 'gone', 'after')).toBeNull();
   });
@@ -83,8 +137,16 @@ describe('putting things into the outline', () => {
   const menu = DEMO.menus[0] ?? { id: '', name: '', items: [] };
   test('goes behind the caret’s line, or beneath it where it is unfolded', () => {
     expect(placeAfter(DEMO, menu, idOf('News'), new Set())).toEqual({ menu: 'main', parent: null, index: 5 });
-    expect(placeAfter(DEMO, menu, idOf('Learn'), new Set())).toEqual({ menu: 'main', parent: idOf('Learn'), index: 0 });
-    expect(placeAfter(DEMO, menu, idOf('Learn'), new Set([idOf('Learn')]))).toEqual({ menu: 'main', parent: null, index: 3 });
+    expect(placeAfter(DEMO, menu, idOf('Learn'), new Set())).toEqual({
+      menu: 'main',
+      parent: idOf('Learn'),
+      index: 0,
+    });
+    expect(placeAfter(DEMO, menu, idOf('Learn'), new Set([idOf('Learn')]))).toEqual({
+      menu: 'main',
+      parent: null,
+      index: 3,
+    });
     expect(placeAfter(DEMO, menu, null, new Set())).toEqual({ menu: 'main', parent: null, index: 6 });
   });
   test('targets are found by the words of titles, paths and sections', () => {
@@ -96,13 +158,26 @@ describe('putting things into the outline', () => {
     expect(titles('nothing is called that')).toEqual([]);
   });
   test('pages are shown by view and filter, sections beneath the opened ones', () => {
-    const shown = (...args: Parameters<typeof pageRows> extends [unknown, ...infer Rest] ? Rest : never) => pageRows(DEMO, ...args).map((row) => row.section?.id ?? row.page.path);
-    expect(shown('unreached', '', new Set())).toEqual(['/birds/flamingo-count/', '/press/', '/visit/picnic-meadow/']);
-    expect(shown('all', 'getting', new Set(['page-visit-getting-here']))).toEqual(['/visit/getting-here/', 'by-train', 'by-bicycle', 'car-park']);
+    const shown = (...args: Parameters<typeof pageRows> extends [unknown, ...infer Rest] ? Rest : never) =>
+      pageRows(DEMO, ...args).map((row) => row.section?.id ?? row.page.path);
+    expect(shown('unreached', '', new Set())).toEqual([
+      '/birds/flamingo-count/',
+      '/press/',
+      '/visit/picnic-meadow/',
+    ]);
+    expect(shown('all', 'getting', new Set(['page-visit-getting-here']))).toEqual([
+      '/visit/getting-here/',
+      'by-train',
+      'by-bicycle',
+      'car-park',
+    ]);
     expect(shown('unlisted', '', new Set())).toEqual([]);
   });
   test('sections are typed as ids with titles; known titles stay', () => {
-    expect(parseSections('#a First one, b', [{ id: 'b', title: 'Second' }])).toEqual([{ id: 'a', title: 'First one' }, { id: 'b', title: 'Second' }]);
+    expect(parseSections('#a First one, b', [{ id: 'b', title: 'Second' }])).toEqual([
+      { id: 'a', title: 'First one' },
+      { id: 'b', title: 'Second' },
+    ]);
     expect(parseSections('a, a', [])).toContain('twice');
   });
 });
@@ -110,35 +185,88 @@ describe('putting things into the outline', () => {
 describe('the clipboard', () => {
   const clipboard = () => {
     const data = new Map<string, string>();
-    return { setData: (type: string, value: string) => { data.set(type, value); }, getData: (type: string) => data.get(type) ?? '' } as unknown as DataTransfer;
+    return {
+      setData: (type: string, value: string) => {
+        data.set(type, value);
+      },
+      getData: (type: string) => data.get(type) ?? '',
+    } as unknown as DataTransfer;
   };
   test('holds branches whole for ourselves and as an outline for others', () => {
     const held = clipboard();
     copyBranches(DEMO, [idOf('Learn'), idOf('Courses')], held);
-    expect(held.getData('text/plain')).toBe('Learn -> /learn/\n  School days -> /learn/school-days/\n  Guided walks -> /learn/guided-walks/\n  Courses -> /learn/courses/\n');
+    expect(held.getData('text/plain')).toBe(
+      'Learn -> /learn/\n  School days -> /learn/school-days/\n  Guided walks -> /learn/guided-walks/\n  Courses -> /learn/courses/\n',
+    );
     expect(held.getData('text/html')).toContain('<a href="/learn/">Learn</a>');
     expect(pastedLinks(DEMO, held)?.items).toEqual([DEMO.menus[0]?.items[2]]);
   });
   test('is not trusted: what another page put there as ours is read like any text, or not at all', () => {
-    const own = (value: unknown) => { const held = clipboard(); held.setData('application/x-hamaca-links', typeof value === 'string' ? value : JSON.stringify(value)); return pastedLinks(DEMO, held); };
+    const own = (value: unknown) => {
+      const held = clipboard();
+      held.setData('application/x-hamaca-links', typeof value === 'string' ? value : JSON.stringify(value));
+      return pastedLinks(DEMO, held);
+    };
     const link = { id: 'a', label: 'A', target: { kind: 'none' }, children: [] };
-    for (const wrong of ['{', '5', 'null', {}, { items: 5 }, { items: [{ ...link, children: null }] }, { items: [{ ...link, target: { kind: 'url', url: 'javascript:x' } }] }, { items: [link], icons: [{ id: 'i', name: 'i', svg: '<svg onload=x></svg>', set: null }] }, { items: [link], pages: [{ id: 'p' }] }]) expect(own(wrong)).toBeNull();
+    for (const wrong of [
+      '{',
+      '5',
+      'null',
+      {},
+      { items: 5 },
+      { items: [{ ...link, children: null }] },
+      { items: [{ ...link, target: { kind: 'url', url: 'javascript:x' } }] },
+      { items: [link], icons: [{ id: 'i', name: 'i', svg: '<svg onload=x></svg>', set: null }] },
+      { items: [link], pages: [{ id: 'p' }] },
+    ])
+      expect(own(wrong)).toBeNull();
     expect(own({ items: [link] })).toEqual({ items: [link], pages: [], icons: [] });
   });
   test.each([
-    ['lines', 'text/plain', 'Visit /visit\n  Hours', [['Visit', 1]]], ['a list from a page', 'text/html', '<ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul>', [['A', 0], ['B', 0]]],
-    ['one line', 'text/plain', 'Visit', null], ['words from a page', 'text/html', '<b>Visit</b>', null],
+    ['lines', 'text/plain', 'Visit /visit\n  Hours', [['Visit', 1]]],
+    [
+      'a list from a page',
+      'text/html',
+      '<ul><li><a href="/a">A</a></li><li><a href="/b">B</a></li></ul>',
+      [
+        ['A', 0],
+        ['B', 0],
+      ],
+    ],
+    ['one line', 'text/plain', 'Visit', null],
+    ['words from a page', 'text/html', '<b>Visit</b>', null],
   ])('%s', (_name, type, text, expected) => {
     const held = clipboard();
     held.setData(type, text);
-    expect(pastedLinks(DEMO, held)?.items.map((item) => [item.label, item.children.length]) ?? null).toEqual(expected);
+    expect(pastedLinks(DEMO, held)?.items.map((item) => [item.label, item.children.length]) ?? null).toEqual(
+      expected,
+    );
   });
 });
 
 describe('commands', () => {
   const visited: string[] = [];
-  const context: CommandContext = { store: null, navigate: (path) => { visited.push(path); }, openFinder: () => { visited.push('finder'); }, openKeys: () => { visited.push('keys'); }, actions: { 'links-nest': () => { visited.push('nest'); } } };
-  const press = (key: string, more: Partial<{ meta: boolean; alt: boolean; shift: boolean; code: string }> = {}) => runKeys({ key, code: '', meta: false, alt: false, shift: false, ...more }, context);
+  const context: CommandContext = {
+    store: null,
+    navigate: (path) => {
+      visited.push(path);
+    },
+    openFinder: () => {
+      visited.push('finder');
+    },
+    openKeys: () => {
+      visited.push('keys');
+    },
+    actions: {
+      'links-nest': () => {
+        visited.push('nest');
+      },
+    },
+  };
+  const press = (
+    key: string,
+    more: Partial<{ meta: boolean; alt: boolean; shift: boolean; code: string }> = {},
+  ) => runKeys({ key, code: '', meta: false, alt: false, shift: false, ...more }, context);
   test('have ids of their own and keys that do not collide', () => {
     const ids = COMMANDS.map((command) => command.id);
     const keys = COMMANDS.flatMap((command) => command.keys ?? []);
@@ -156,5 +284,6 @@ describe('commands', () => {
 });
 
 test('every kind of scene has its own ground', () => {
-  for (const kind of ['blank', 'article', 'picture'] as const) expect(sceneMarkup({ ...scene, kind, ground: '#123456' })).toContain('background:#123456');
+  for (const kind of ['blank', 'article', 'picture'] as const)
+    expect(sceneMarkup({ ...scene, kind, ground: '#123456' })).toContain('background:#123456');
 });

@@ -11,14 +11,18 @@ function Opened() {
     return (
       <div className="flex h-full flex-col">
         <SiteBar />
-        <div className="min-h-0 grow"><Outlet /></div>
+        <div className="min-h-0 grow">
+          <Outlet />
+        </div>
       </div>
     );
   }
   return (
     <>
       <PlainBar />
-      <p role="status" className="m-10 text-ink-soft">{MESSAGES[status]}</p>
+      <p role="status" className="m-10 text-ink-soft">
+        {MESSAGES[status]}
+      </p>
     </>
   );
 }
@@ -26,5 +30,9 @@ function Opened() {
 /** Every place of one site. */
 export function SiteFrame() {
   const { id = '' } = useParams();
-  return <OpenSite id={id}><Opened /></OpenSite>;
+  return (
+    <OpenSite id={id}>
+      <Opened />
+    </OpenSite>
+  );
 }

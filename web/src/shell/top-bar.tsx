@@ -10,7 +10,13 @@ import { WORDS } from '../words/words.ts';
 import { SiteDetails } from './site-details.tsx';
 import { Wordmark } from './wordmark.tsx';
 
-const PLACES = [['links', 'Links'], ['bench/header', 'Bench'], ['palette', 'Palette'], ['checks', 'Checks'], ['hand-off', 'Hand-off']] as const;
+const PLACES = [
+  ['links', 'Links'],
+  ['bench/header', 'Bench'],
+  ['palette', 'Palette'],
+  ['checks', 'Checks'],
+  ['hand-off', 'Hand-off'],
+] as const;
 
 /** How many problems are open, a moment behind the edits. */
 function ProblemCount() {
@@ -26,19 +32,30 @@ const bar = 'flex h-11 shrink-0 items-center gap-4 border-b border-twine bg-cott
 export function PlainBar() {
   return (
     <header className={bar}>
-      <Link to="/"><Wordmark /></Link>
+      <Link to="/">
+        <Wordmark />
+      </Link>
       <span className="ml-auto" />
       <CommandButton id="find" label="Find" />
     </header>
   );
 }
 
-const SAVING: Readonly<Record<Saving, string>> = { saved: WORDS.saved, saving: WORDS.saving, offline: WORDS.offline };
+const SAVING: Readonly<Record<Saving, string>> = {
+  saved: WORDS.saved,
+  saving: WORDS.saving,
+  offline: WORDS.offline,
+};
 
 function SavingSign() {
   const saving = useSiteState((state) => state.saving);
   const tone = saving === 'offline' ? 'text-brick font-semibold' : 'text-ink-faint';
-  return <span role="status" data-saving={saving} className={`truncate ${tone}`}>{saving === 'offline' ? '⚠ ' : ''}{SAVING[saving]}</span>;
+  return (
+    <span role="status" data-saving={saving} className={`truncate ${tone}`}>
+      {saving === 'offline' ? '⚠ ' : ''}
+      {SAVING[saving]}
+    </span>
+  );
 }
 
 /** The bar above every place of an open site. */
@@ -52,19 +69,39 @@ export function SiteBar() {
   const [details, setDetails] = useState(false);
   useEffect(() => {
     setStore(store);
-    return () => { setStore(null); };
+    return () => {
+      setStore(null);
+    };
   }, [store, setStore]);
   return (
     <header className={bar}>
-      <Link to="/" title="All sites"><Wordmark /></Link>
-      <button type="button" onClick={() => { setDetails(true); }} title="Name, address and language of the site" className="h-7 max-w-60 truncate rounded-[3px] px-2 font-semibold hover:bg-linen">
-        {name || 'Site'} <span aria-hidden="true" className="text-ink-faint">▾</span>
+      <Link to="/" title="All sites">
+        <Wordmark />
+      </Link>
+      <button
+        type="button"
+        onClick={() => {
+          setDetails(true);
+        }}
+        title="Name, address and language of the site"
+        className="h-7 max-w-60 truncate rounded-[3px] px-2 font-semibold hover:bg-linen"
+      >
+        {name || 'Site'}{' '}
+        <span aria-hidden="true" className="text-ink-faint">
+          ▾
+        </span>
       </button>
       <nav aria-label="Places" className="flex h-full gap-1">
         {PLACES.map(([path, label]) => (
-          <NavLink key={path} to={`/sites/${id}/${path}`}
-            className={({ isActive }) => `flex items-center border-b-[3px] px-3 pt-[3px] ${isActive ? 'border-ochre font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`}>
-            {label}{path === 'checks' && <ProblemCount />}
+          <NavLink
+            key={path}
+            to={`/sites/${id}/${path}`}
+            className={({ isActive }) =>
+              `flex items-center border-b-[3px] px-3 pt-[3px] ${isActive ? 'border-ochre font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`
+            }
+          >
+            {label}
+            {path === 'checks' && <ProblemCount />}
           </NavLink>
         ))}
       </nav>
@@ -75,7 +112,13 @@ export function SiteBar() {
         <CommandButton id="redo" />
         <CommandButton id="find" label="Find" />
       </span>
-      {details && <SiteDetails onClose={() => { setDetails(false); }} />}
+      {details && (
+        <SiteDetails
+          onClose={() => {
+            setDetails(false);
+          }}
+        />
+      )}
     </header>
   );
 }

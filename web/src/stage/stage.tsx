@@ -42,36 +42,72 @@ const NONE: readonly string[] = [];
 /** Every slot of the site with the class it has in the output. */
 function slotPlaces(site: Site): SlotPlace[] {
   return [...ownersOf(site).values()].flatMap((owner) =>
-    Object.keys(slotsOf(owner.kind)).filter((slot) => slot !== 'scrim')
-      .map((slot): SlotPlace => ({ owner: owner.id, slot, className: slotClass(site, owner.id, slot) })));
+    Object.keys(slotsOf(owner.kind))
+      .filter((slot) => slot !== 'scrim')
+      .map((slot): SlotPlace => ({ owner: owner.id, slot, className: slotClass(site, owner.id, slot) })),
+  );
 }
 
 /** The real output over a scene, in a frame of its own that can reach nothing of the interface. */
-export function Stage({ site, output, scene, width, height, scale, label, pinned = null, selected = null, reveal = null, outlined = true, onPick, lit = NONE, onCarry, children }: Props) {
+export function Stage({
+  site,
+  output,
+  scene,
+  width,
+  height,
+  scale,
+  label,
+  pinned = null,
+  selected = null,
+  reveal = null,
+  outlined = true,
+  onPick,
+  lit = NONE,
+  onCarry,
+  children,
+}: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const ready = useRef(false);
   const focused = useRef<HTMLElement | null>(null);
   const { press } = useCommands();
   const slots = useMemo(() => slotPlaces(site), [site]);
 
-  const message = useMemo((): ToFrame => ({
-    type: 'render', markup: output.markup, stylesheet: output.stylesheet, script: output.script, scene: sceneMarkup(scene), language: site.language,
-    direction: site.direction, slots,
-  }), [output, scene, site.language, site.direction, slots]);
-  const pins = useMemo((): ToFrame => ({ type: 'pin', pinned, selected, reveal, outlined }), [pinned, selected, reveal, outlined]);
+  const message = useMemo(
+    (): ToFrame => ({
+      type: 'render',
+      markup: output.markup,
+      stylesheet: output.stylesheet,
+      script: output.script,
+      scene: sceneMarkup(scene),
+      language: site.language,
+      direction: site.direction,
+      slots,
+    }),
+    [output, scene, site.language, site.direction, slots],
+  );
+  const pins = useMemo(
+    (): ToFrame => ({ type: 'pin', pinned, selected, reveal, outlined }),
+    [pinned, selected, reveal, outlined],
+  );
 
   const lights = useMemo((): ToFrame => ({ type: 'light', classNames: lit }), [lit]);
 
   const latest = useRef({ message, pins, lights, onPick, onCarry });
   latest.current = { message, pins, lights, onPick, onCarry };
-  const send = (content: ToFrame) => { if (ready.current) frame.current?.contentWindow?.postMessage(content, '*'); };
+  const send = (content: ToFrame) => {
+    if (ready.current) frame.current?.contentWindow?.postMessage(content, '*');
+  };
 
   // Sent before the interface itself is painted: the stage goes first.
-  useLayoutEffect(() => { send(message); }, [message]);
+  useLayoutEffect(() => {
+    send(message);
+  }, [message]);
   useLayoutEffect(() => {
     send(pins);
   }, [pins]);
-  useLayoutEffect(() => { send(lights); }, [lights]);
+  useLayoutEffect(() => {
+    send(lights);
+  }, [lights]);
 
   useEffect(() => {
     const listen = (event: MessageEvent<FromFrame>) => {
@@ -90,7 +126,10 @@ export function Stage({ site, output, scene, width, height, scale, label, pinned
         if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
       } else if (data.type === 'painted') frame.current?.setAttribute('data-painted', String(data.at));
     };
-    const remember = (event: FocusEvent) => { if (event.target instanceof HTMLElement && event.target !== frame.current) focused.current = event.target; };
+    const remember = (event: FocusEvent) => {
+      if (event.target instanceof HTMLElement && event.target !== frame.current)
+        focused.current = event.target;
+    };
     window.addEventListener('message', listen);
     document.addEventListener('focusin', remember);
     return () => {
@@ -100,10 +139,35 @@ export function Stage({ site, output, scene, width, height, scale, label, pinned
   }, [press]);
 
   return (
-    <div style={{ width: width * scale, height: height * scale }} className="relative overflow-hidden bg-white">
-      <iframe ref={frame} src="/frame" sandbox="allow-scripts" title={label} tabIndex={onPick ? 0 : -1} inert={!onPick}
-        style={{ width, height, transform: `scale(${scale})`, transformOrigin: '0 0', border: 0, display: 'block' }} />
-      {children && <div aria-hidden="true" className="pointer-events-none absolute inset-0" style={{ transform: `scale(${scale})`, transformOrigin: '0 0', width, height }}>{children}</div>}
+    <div
+      style={{ width: width * scale, height: height * scale }}
+      className="relative overflow-hidden bg-white"
+    >
+      <iframe
+        ref={frame}
+        src="/frame"
+        sandbox="allow-scripts"
+        title={label}
+        tabIndex={onPick ? 0 : -1}
+        inert={!onPick}
+        style={{
+          width,
+          height,
+          transform: `scale(${scale})`,
+          transformOrigin: '0 0',
+          border: 0,
+          display: 'block',
+        }}
+      />
+      {children && (
+        <div
+          aria-hidden="true"
+          className="pointer-events-none absolute inset-0"
+          style={{ transform: `scale(${scale})`, transformOrigin: '0 0', width, height }}
+        >
+          {children}
+        </div>
+      )}
     </div>
   );
 }

@@ -40,7 +40,11 @@ async function request(path: string, options: RequestInit = {}): Promise<Respons
   }
   if (response.ok) return response;
   const body = (await response.json().catch(() => ({}))) as { detail?: string; problems?: Problem[] };
-  throw new ApiError(response.status, body.detail ?? `The server answered ${response.status}.`, body.problems);
+  throw new ApiError(
+    response.status,
+    body.detail ?? `The server answered ${response.status}.`,
+    body.problems,
+  );
 }
 
 const revisionOf = (response: Response) => Number(/\d+/.exec(response.headers.get('etag') ?? '')?.[0] ?? 0);
@@ -57,18 +61,27 @@ export async function fetchSite(id: string): Promise<{ site: Site; revision: num
 /** The newest changes, or those after a revision, oldest first. */
 export async function fetchChanges(id: string, after?: number): Promise<LoggedChange[]> {
   const query = after === undefined ? '' : `?after=${after}`;
-  return ((await (await request(`/api/sites/${id}/changes${query}`)).json()) as { changes: LoggedChange[] }).changes;
+  return ((await (await request(`/api/sites/${id}/changes${query}`)).json()) as { changes: LoggedChange[] })
+    .changes;
 }
 
 /** Creates a site and answers its id. */
 export async function createSite(site: Site): Promise<string> {
-  const response = await request('/api/sites', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(site) });
+  const response = await request('/api/sites', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(site),
+  });
   return ((await response.json()) as { id: string }).id;
 }
 
 /** Brings a font file along: the server checks, names and measures it. */
 export async function uploadFont(file: Blob): Promise<Typeface> {
-  const response = await request('/api/fonts', { method: 'POST', headers: { 'content-type': 'application/octet-stream' }, body: file });
+  const response = await request('/api/fonts', {
+    method: 'POST',
+    headers: { 'content-type': 'application/octet-stream' },
+    body: file,
+  });
   return (await response.json()) as Typeface;
 }
 
@@ -88,12 +101,21 @@ export interface SentChange {
 }
 
 /** Sends one change made on `revision`; answers the revision it became. */
-export async function sendChange(siteId: string, clientId: string, revision: number, change: SentChange): Promise<number> {
+export async function sendChange(
+  siteId: string,
+  clientId: string,
+  revision: number,
+  change: SentChange,
+): Promise<number> {
   const response = await request(`/api/sites/${siteId}`, {
     method: 'PATCH',
     headers: {
-      'content-type': 'application/json-patch+json', 'if-match': `"${revision}"`, 'edit-id': change.id, 'edit-client': clientId,
-      'edit-kind': change.kind, 'edit-label': encodeURIComponent(change.label.slice(0, 60)),
+      'content-type': 'application/json-patch+json',
+      'if-match': `"${revision}"`,
+      'edit-id': change.id,
+      'edit-client': clientId,
+      'edit-kind': change.kind,
+      'edit-label': encodeURIComponent(change.label.slice(0, 60)),
     },
     body: JSON.stringify(change.patch),
   });

@@ -6,10 +6,18 @@ import { ApiError } from './api.ts';
 const MOST_SITEMAPS = 60;
 
 async function post(path: string, body: unknown, signal: AbortSignal): Promise<Response> {
-  const response = await fetch(`/api/fetched/${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body), signal });
+  const response = await fetch(`/api/fetched/${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+    signal,
+  });
   if (response.ok) return response;
   const problem = (await response.json().catch(() => ({}))) as { detail?: string };
-  throw new ApiError(response.status, problem.detail ?? 'The server does not answer. Nothing was changed; try again in a moment.');
+  throw new ApiError(
+    response.status,
+    problem.detail ?? 'The server does not answer. Nothing was changed; try again in a moment.',
+  );
 }
 
 export interface FetchedPage {
@@ -21,7 +29,11 @@ export interface FetchedPage {
 /** Has the server fetch an address. */
 export async function fetchAddressBytes(url: string, signal: AbortSignal): Promise<FetchedPage> {
   const response = await post('page', { url }, signal);
-  return { url: response.headers.get('fetched-url') ?? url, type: response.headers.get('fetched-type') ?? '', bytes: new Uint8Array(await response.arrayBuffer()) };
+  return {
+    url: response.headers.get('fetched-url') ?? url,
+    type: response.headers.get('fetched-type') ?? '',
+    bytes: new Uint8Array(await response.arrayBuffer()),
+  };
 }
 
 /** What was found of a site's pages. */
@@ -33,20 +45,36 @@ export interface FoundPages {
 type Progress = (words: string) => void;
 
 /** Reads files as pages; sitemaps that they name are fetched too, each once, up to a bound. */
-export async function readFiles(files: readonly { path: string; bytes: Uint8Array; type?: string }[], siteUrl: string, signal: AbortSignal, onProgress: Progress): Promise<FoundPages> {
-  const read = await runReadPages({ files, siteUrl }, signal, (done, of) => { onProgress(files.length > 1 ? `reading ${done} of ${of} files` : of === 100 ? `reading, ${done} %` : 'reading'); });
+export async function readFiles(
+  files: readonly { path: string; bytes: Uint8Array; type?: string }[],
+  siteUrl: string,
+  signal: AbortSignal,
+  onProgress: Progress,
+): Promise<FoundPages> {
+  const read = await runReadPages({ files, siteUrl }, signal, (done, of) => {
+    onProgress(
+      files.length > 1 ? `reading ${done} of ${of} files` : of === 100 ? `reading, ${done} %` : 'reading',
+    );
+  });
   const pages = [...read.pages];
   const notes = [...read.notes];
   const seen = new Set<string>();
   const waiting = [...read.sitemaps];
   for (let url = waiting.shift(); url !== undefined; url = waiting.shift()) {
     if (seen.has(url)) continue;
-    if (seen.size >= MOST_SITEMAPS) { notes.push({ line: 0, text: '', reason: `Only the first ${MOST_SITEMAPS} sitemaps were read.` }); break; }
+    if (seen.size >= MOST_SITEMAPS) {
+      notes.push({ line: 0, text: '', reason: `Only the first ${MOST_SITEMAPS} sitemaps were read.` });
+      break;
+    }
     seen.add(url);
     onProgress(`fetching sitemap ${seen.size}`);
     try {
       const { bytes, type } = await fetchAddressBytes(url, signal);
-      const next = await runReadPages({ files: [{ path: url, bytes, type }], siteUrl }, signal, () => undefined);
+      const next = await runReadPages(
+        { files: [{ path: url, bytes, type }], siteUrl },
+        signal,
+        () => undefined,
+      );
       for (const page of next.pages) pages.push(page);
       notes.push(...next.notes);
       waiting.push(...next.sitemaps.filter((address) => !seen.has(address)));
@@ -59,10 +87,20 @@ export async function readFiles(files: readonly { path: string; bytes: Uint8Arra
 }
 
 /** Reads a sitemap or a page from an address. */
-export async function readAddress(url: string, siteUrl: string, signal: AbortSignal, onProgress: Progress): Promise<FoundPages> {
+export async function readAddress(
+  url: string,
+  siteUrl: string,
+  signal: AbortSignal,
+  onProgress: Progress,
+): Promise<FoundPages> {
   onProgress('fetching');
   const fetched = await fetchAddressBytes(url, signal);
-  const found = await readFiles([{ path: fetched.url, bytes: fetched.bytes, type: fetched.type }], siteUrl, signal, onProgress);
+  const found = await readFiles(
+    [{ path: fetched.url, bytes: fetched.bytes, type: fetched.type }],
+    siteUrl,
+    signal,
+    onProgress,
+  );
   if (!/text\/html/i.test(fetched.type)) return found;
   // A page at an address has just that path, whatever its file would be called.
   const path = new URL(fetched.url).pathname;
@@ -70,7 +108,11 @@ export async function readAddress(url: string, siteUrl: string, signal: AbortSig
 }
 
 /** Has the server ask addresses for their answers; each is told as it comes. */
-export async function fetchLinks(urls: readonly string[], signal: AbortSignal, onFound: (found: FetchedLink) => void): Promise<void> {
+export async function fetchLinks(
+  urls: readonly string[],
+  signal: AbortSignal,
+  onFound: (found: FetchedLink) => void,
+): Promise<void> {
   const response = await post('links', { urls }, signal);
   const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
   if (!reader) return;

@@ -5,5 +5,7 @@ export function saveFile(name: string, content: string, type: string): void {
   link.href = url;
   link.download = name;
   link.click();
-  setTimeout(() => { URL.revokeObjectURL(url); }, 10_000);
+  setTimeout(() => {
+    URL.revokeObjectURL(url);
+  }, 10_000);
 }

@@ -1,4 +1,11 @@
-import { createMeasurer, familiesOf, findStack, type FontMetrics, type Measurer, type Site } from '@hamaca/core';
+import {
+  createMeasurer,
+  familiesOf,
+  findStack,
+  type FontMetrics,
+  type Measurer,
+  type Site,
+} from '@hamaca/core';
 import useSWRImmutable from 'swr/immutable';
 
 /** The measures of the typefaces a site uses, with a measurer made of them. */
@@ -19,12 +26,19 @@ async function fetchMetrics(id: string): Promise<FontMetrics> {
 function metricsOf(id: string): Promise<FontMetrics> {
   const known = loaded.get(id) ?? fetchMetrics(id);
   loaded.set(id, known);
-  known.catch(() => { loaded.delete(id); });
+  known.catch(() => {
+    loaded.delete(id);
+  });
   return known;
 }
 
 async function loadFonts(families: string): Promise<Fonts> {
-  const metrics = await Promise.all(families.split(' ').filter((id) => findStack(id) === null).map(async (id) => metricsOf(id).catch(() => null)));
+  const metrics = await Promise.all(
+    families
+      .split(' ')
+      .filter((id) => findStack(id) === null)
+      .map(async (id) => metricsOf(id).catch(() => null)),
+  );
   const known = metrics.filter((entry) => entry !== null);
   return { metrics: known, measure: createMeasurer(known) };
 }

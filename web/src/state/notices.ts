@@ -21,5 +21,8 @@ export function dismissNotice(id: number): void {
 export function notify(notice: Omit<Notice, 'id'>): void {
   const id = ++count;
   noticeStore.setState(({ notices }) => ({ notices: [...notices.slice(-3), { ...notice, id }] }));
-  if (notice.tone === 'info') setTimeout(() => { dismissNotice(id); }, STAY);
+  if (notice.tone === 'info')
+    setTimeout(() => {
+      dismissNotice(id);
+    }, STAY);
 }

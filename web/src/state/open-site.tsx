@@ -11,7 +11,9 @@ export function OpenSite({ id, children }: { readonly id: string; readonly child
   useEffect(() => {
     const opened = openSite(id);
     setStore(opened);
-    return () => { opened.close(); };
+    return () => {
+      opened.close();
+    };
   }, [id]);
   return store && <SiteContext value={store}>{children}</SiteContext>;
 }

@@ -11,8 +11,12 @@ function createServer() {
   const log: LoggedChange[] = [];
   const state = { away: false, answersLost: 0, deleted: false, refuse: false };
   const revision = () => log.length + 1;
-  const answer = (status: number, body: unknown, headers: Record<string, string> = {}) => new Response(JSON.stringify(body), { status, headers });
-  const accept = (patch: JsonPatch, change: Pick<LoggedChange, 'changeId' | 'clientId' | 'kind' | 'label'>) => {
+  const answer = (status: number, body: unknown, headers: Record<string, string> = {}) =>
+    new Response(JSON.stringify(body), { status, headers });
+  const accept = (
+    patch: JsonPatch,
+    change: Pick<LoggedChange, 'changeId' | 'clientId' | 'kind' | 'label'>,
+  ) => {
     const applied = applyPatch(site, patch);
     if (!applied.ok) throw new Error('The patch does not fit.');
     site = applied.value.document;
@@ -24,8 +28,14 @@ function createServer() {
     const known = log.find((change) => change.changeId === changeId);
     if (known) return answer(200, {}, { etag: `"${known.revision}"` });
     if (state.refuse) return answer(422, { detail: 'Not allowed' });
-    if (headers.get('if-match') !== `"${revision()}"`) return answer(412, { detail: 'stale', revision: revision() });
-    accept(JSON.parse(String(options.body)) as JsonPatch, { changeId, clientId: headers.get('edit-client') ?? '', kind: (headers.get('edit-kind') ?? 'edit') as 'edit', label: decodeURIComponent(headers.get('edit-label') ?? '') });
+    if (headers.get('if-match') !== `"${revision()}"`)
+      return answer(412, { detail: 'stale', revision: revision() });
+    accept(JSON.parse(String(options.body)) as JsonPatch, {
+      changeId,
+      clientId: headers.get('edit-client') ?? '',
+      kind: (headers.get('edit-kind') ?? 'edit') as 'edit',
+      label: decodeURIComponent(headers.get('edit-label') ?? ''),
+    });
     if (state.answersLost-- > 0) throw new TypeError('network');
     return answer(200, {}, { etag: `"${revision()}"` });
   };
@@ -34,28 +44,52 @@ function createServer() {
     if (state.away) throw new TypeError('network');
     if (state.deleted) return answer(404, { detail: 'gone' });
     const url = new URL(input, 'http://hamaca.test');
-    if (url.pathname.endsWith('/changes')) return answer(200, { changes: log.filter((change) => change.revision > Number(url.searchParams.get('after') ?? 0)) });
+    if (url.pathname.endsWith('/changes'))
+      return answer(200, {
+        changes: log.filter((change) => change.revision > Number(url.searchParams.get('after') ?? 0)),
+      });
     return options.method === 'PATCH' ? patchSite(options) : answer(200, site, { etag: `"${revision()}"` });
   };
   /** An edit of another tab. */
-  const fromElsewhere = (patch: JsonPatch, label = 'Elsewhere') => { accept(patch, { changeId: `other-${revision()}`, clientId: 'other', kind: 'edit', label }); };
+  const fromElsewhere = (patch: JsonPatch, label = 'Elsewhere') => {
+    accept(patch, { changeId: `other-${revision()}`, clientId: 'other', kind: 'edit', label });
+  };
   return { state, log, site: () => site, fetchStub, fromElsewhere };
 }
 
 class Events {
   static last: Events | null = null;
   readonly listeners = new Map<string, (event: { data: string }) => void>();
-  constructor() { Events.last = this; }
-  addEventListener(type: string, listener: (event: { data: string }) => void) { this.listeners.set(type, listener); }
-  tell(type: string, data = '') { this.listeners.get(type)?.({ data }); }
-  close() { this.listeners.clear(); }
+  constructor() {
+    Events.last = this;
+  }
+  addEventListener(type: string, listener: (event: { data: string }) => void) {
+    this.listeners.set(type, listener);
+  }
+  tell(type: string, data = '') {
+    this.listeners.get(type)?.({ data });
+  }
+  close() {
+    this.listeners.clear();
+  }
 }
 
 function createStorage() {
   const kept = new Map<string, string>();
-  const storage = { getItem: (key: string) => kept.get(key) ?? null, setItem: (key: string, value: string) => { kept.set(key, value); }, removeItem: (key: string) => { kept.delete(key); } };
+  const storage = {
+    getItem: (key: string) => kept.get(key) ?? null,
+    setItem: (key: string, value: string) => {
+      kept.set(key, value);
+    },
+    removeItem: (key: string) => {
+      kept.delete(key);
+    },
+  };
   // The browser lists a storage's keys as its own properties.
-  return new Proxy(storage, { ownKeys: () => [...kept.keys()], getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }) });
+  return new Proxy(storage, {
+    ownKeys: () => [...kept.keys()],
+    getOwnPropertyDescriptor: () => ({ enumerable: true, configurable: true }),
+  });
 }
 
 let server: ReturnType<typeof createServer>;
@@ -63,7 +97,10 @@ let store: SiteStore;
 const world = globalThis as unknown as Record<string, unknown>;
 
 const until = async (holds: () => boolean) => {
-  for (let turn = 0; turn < 400 && !holds(); turn++) await new Promise((resolve) => { setTimeout(resolve, 10); });
+  for (let turn = 0; turn < 400 && !holds(); turn++)
+    await new Promise((resolve) => {
+      setTimeout(resolve, 10);
+    });
   expect(holds()).toBe(true);
 };
 const open = async () => {
@@ -71,18 +108,35 @@ const open = async () => {
   await until(() => store.getState().status === 'ready' && store.getState().saving === 'saved');
 };
 const swatch = (value: string, id = 'reed'): Edit => ({ name: 'set-swatch', args: { id, value } });
-const colour = (site: Site | null, id = 'reed') => ((swatch) => (swatch && 'value' in swatch ? swatch.value : undefined))(site?.palette.find((entry) => entry.id === id));
+const colour = (site: Site | null, id = 'reed') =>
+  ((swatch) => (swatch && 'value' in swatch ? swatch.value : undefined))(
+    site?.palette.find((entry) => entry.id === id),
+  );
 const notices = () => noticeStore.getState().notices.map((notice) => notice.text);
-const replaceSwatch = (index: number, value: string): JsonPatch => [{ op: 'replace', path: `/palette/${index}/value`, value }];
+const replaceSwatch = (index: number, value: string): JsonPatch => [
+  { op: 'replace', path: `/palette/${index}/value`, value },
+];
 
 beforeEach(async () => {
   server = createServer();
-  Object.assign(world, { fetch: server.fetchStub, EventSource: Events, localStorage: createStorage(), sessionStorage: createStorage() });
-  Object.defineProperty(globalThis, 'navigator', { configurable: true, value: { locks: { query: async () => Promise.resolve({ held: [] }), request: async () => Promise.resolve() } } });
+  Object.assign(world, {
+    fetch: server.fetchStub,
+    EventSource: Events,
+    localStorage: createStorage(),
+    sessionStorage: createStorage(),
+  });
+  Object.defineProperty(globalThis, 'navigator', {
+    configurable: true,
+    value: {
+      locks: { query: async () => Promise.resolve({ held: [] }), request: async () => Promise.resolve() },
+    },
+  });
   noticeStore.setState({ notices: [] });
   await open();
 });
-afterEach(() => { store.close(); });
+afterEach(() => {
+  store.close();
+});
 
 describe('an edit', () => {
   test('shows at once, is saved by itself, and is undone and redone as changes of their own', async () => {

@@ -1,5 +1,16 @@
 import {
-  applyPatch, EMPTY_HISTORY, guardPatch, recordChange, redoChange, replayHistory, runEdit, undoChange, type Change, type Edit, type History, type Site,
+  applyPatch,
+  EMPTY_HISTORY,
+  guardPatch,
+  recordChange,
+  redoChange,
+  replayHistory,
+  runEdit,
+  undoChange,
+  type Change,
+  type Edit,
+  type History,
+  type Site,
 } from '@hamaca/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { WORDS } from '../words/words.ts';
@@ -48,8 +59,24 @@ interface Book {
 
 /** Opens a site: loads it, keeps it saved, follows changes from elsewhere. */
 export function openSite(id: string): SiteStore {
-  const store = createStore<SiteState>(() => ({ id, status: 'loading', site: null, previewing: false, history: EMPTY_HISTORY, saving: 'saved' }));
-  const book: Book = { base: null, revision: 0, log: [], pending: [], preview: null, tab: '', sending: false, closed: false };
+  const store = createStore<SiteState>(() => ({
+    id,
+    status: 'loading',
+    site: null,
+    previewing: false,
+    history: EMPTY_HISTORY,
+    saving: 'saved',
+  }));
+  const book: Book = {
+    base: null,
+    revision: 0,
+    log: [],
+    pending: [],
+    preview: null,
+    tab: '',
+    sending: false,
+    closed: false,
+  };
   let current: Site | null = null;
   let events: EventSource | null = null;
   let retry: ReturnType<typeof setTimeout> | undefined;
@@ -60,13 +87,18 @@ export function openSite(id: string): SiteStore {
     store.setState({ site: shown?.ok ? shown.value.site : current, previewing: shown?.ok === true });
   };
 
-  const remember = () => { keepPending(id, book.tab, book.pending); };
+  const remember = () => {
+    keepPending(id, book.tab, book.pending);
+  };
 
   const push = (change: PendingChange, site: Site) => {
     book.pending = [...book.pending, change];
     current = site;
     book.preview = null;
-    store.setState({ history: recordChange(store.getState().history, change), saving: store.getState().saving === 'offline' ? 'offline' : 'saving' });
+    store.setState({
+      history: recordChange(store.getState().history, change),
+      saving: store.getState().saving === 'offline' ? 'offline' : 'saving',
+    });
     show();
     remember();
     void send();
@@ -86,7 +118,17 @@ export function openSite(id: string): SiteStore {
       show();
       return true;
     }
-    push({ id: randomId(), kind: 'edit', label, edit: wanted, patch: ran.value.patch, inverse: ran.value.inverse }, ran.value.site);
+    push(
+      {
+        id: randomId(),
+        kind: 'edit',
+        label,
+        edit: wanted,
+        patch: ran.value.patch,
+        inverse: ran.value.inverse,
+      },
+      ran.value.site,
+    );
     return true;
   };
 
@@ -98,7 +140,16 @@ export function openSite(id: string): SiteStore {
       notify({ tone: 'error', text: WORDS.cannotUndo });
       return;
     }
-    push({ ...change, id: randomId(), edit: null, patch: guardPatch(current, change.patch), inverse: applied.value.inverse }, applied.value.document);
+    push(
+      {
+        ...change,
+        id: randomId(),
+        edit: null,
+        patch: guardPatch(current, change.patch),
+        inverse: applied.value.inverse,
+      },
+      applied.value.document,
+    );
   };
 
   /** Makes the unconfirmed changes again on a newer document; what cannot be kept is said, never dropped silently. */
@@ -140,7 +191,9 @@ export function openSite(id: string): SiteStore {
     if (foreign.length > 0) notify({ tone: 'info', text: WORDS.otherTab(foreign) });
   };
 
-  const catchUp = async () => { take(await fetchChanges(id, book.revision)); };
+  const catchUp = async () => {
+    take(await fetchChanges(id, book.revision));
+  };
 
   const sendFirst = async (change: PendingChange) => {
     const revision = await sendChange(id, book.tab, book.revision, change);
@@ -195,12 +248,23 @@ export function openSite(id: string): SiteStore {
     events = new EventSource(`/api/sites/${id}/events`);
     events.addEventListener('revision', (event) => {
       if (book.pending.length > 0) void send();
-      else if (Number(event.data) > book.revision && !book.sending) void catchUp().then(() => { store.setState({ saving: 'saved' }); }).catch(() => undefined);
+      else if (Number(event.data) > book.revision && !book.sending)
+        void catchUp()
+          .then(() => {
+            store.setState({ saving: 'saved' });
+          })
+          .catch(() => undefined);
       else store.setState({ saving: 'saved' });
     });
-    events.addEventListener('away', () => { store.setState({ saving: 'offline' }); });
-    events.addEventListener('gone', () => { store.setState({ status: 'missing' }); });
-    events.addEventListener('error', () => { if (!book.closed) store.setState({ saving: 'offline' }); });
+    events.addEventListener('away', () => {
+      store.setState({ saving: 'offline' });
+    });
+    events.addEventListener('gone', () => {
+      store.setState({ status: 'missing' });
+    });
+    events.addEventListener('error', () => {
+      if (!book.closed) store.setState({ saving: 'offline' });
+    });
   };
 
   const load = async (): Promise<void> => {
@@ -208,7 +272,11 @@ export function openSite(id: string): SiteStore {
       if (book.tab === '') book.tab = await claimTab();
       const [{ site, revision }, changes] = await Promise.all([fetchSite(id), fetchChanges(id)]);
       if (book.closed) return;
-      Object.assign(book, { base: site, revision, log: changes.filter((change) => change.revision <= revision) });
+      Object.assign(book, {
+        base: site,
+        revision,
+        log: changes.filter((change) => change.revision <= revision),
+      });
       const known = new Set(changes.map((change) => change.changeId));
       book.pending = (await adoptPending(id, book.tab)).filter((change) => !known.has(change.id));
       rebase();
@@ -224,10 +292,22 @@ export function openSite(id: string): SiteStore {
   void load();
 
   return {
-    ...store, edit,
-    preview: (wanted) => { book.preview = wanted; show(); },
-    undo: () => { step(undoChange); },
-    redo: () => { step(redoChange); },
-    close: () => { book.closed = true; events?.close(); clearTimeout(retry); },
+    ...store,
+    edit,
+    preview: (wanted) => {
+      book.preview = wanted;
+      show();
+    },
+    undo: () => {
+      step(undoChange);
+    },
+    redo: () => {
+      step(redoChange);
+    },
+    close: () => {
+      book.closed = true;
+      events?.close();
+      clearTimeout(retry);
+    },
   };
 }

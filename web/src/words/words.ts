@@ -7,9 +7,11 @@ export const WORDS = {
   siteMissing: 'There is no such site. It may have been deleted.',
   serverAway: 'The server or its database does not answer. Nothing is lost; this page tries again by itself.',
   lostEdit: (label: string, reason: string) => `“${label}” could not be kept: ${reason}.`,
-  otherTab: (labels: readonly string[]) => `Changed in another tab: ${labels.slice(0, 3).join(', ')}${labels.length > 3 ? ` and ${labels.length - 3} more` : ''}.`,
+  otherTab: (labels: readonly string[]) =>
+    `Changed in another tab: ${labels.slice(0, 3).join(', ')}${labels.length > 3 ? ` and ${labels.length - 3} more` : ''}.`,
   deleted: (name: string) => `${name} was deleted.`,
-  menuRemoved: (name: string, placed: readonly string[]) => `${name} was deleted${placed.length > 0 ? `, and taken out of ${[...new Set(placed)].join(', ')}` : ''}.`,
+  menuRemoved: (name: string, placed: readonly string[]) =>
+    `${name} was deleted${placed.length > 0 ? `, and taken out of ${[...new Set(placed)].join(', ')}` : ''}.`,
   restore: 'Bring it back',
   cannotUndo: 'This cannot be undone any more: what it changed was changed again in another tab.',
   copied: 'Copied.',

@@ -1,4 +1,12 @@
-import { guessLinkFormat, LINK_FORMATS, readHtmlMenus, succeed, type FoundMenu, type LinkFormatName, type ReadLinks } from '@hamaca/core';
+import {
+  guessLinkFormat,
+  LINK_FORMATS,
+  readHtmlMenus,
+  succeed,
+  type FoundMenu,
+  type LinkFormatName,
+  type ReadLinks,
+} from '@hamaca/core';
 import { decodeText } from './decode-text.ts';
 
 /** Text or a file's bytes; without `from` the format is found out. */
@@ -23,6 +31,8 @@ self.addEventListener('message', (event: MessageEvent<ReadRequest>) => {
   const format = from ?? guessLinkFormat(text, name);
   const read = LINK_FORMATS[format].read(text);
   const menus = format === 'html' ? readHtmlMenus(text) : [];
-  const notes = decoded.ok ? read.notes : [{ line: 0, text: '', reason: `The file cannot be read: ${decoded.error}.` }];
+  const notes = decoded.ok
+    ? read.notes
+    : [{ line: 0, text: '', reason: `The file cannot be read: ${decoded.error}.` }];
   self.postMessage({ id, format, menus, links: read.links, notes } satisfies ReadAnswer);
 });

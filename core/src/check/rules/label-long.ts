@@ -5,9 +5,17 @@ export const LONGEST_LABEL = { top: 30, below: 48 } as const;
 
 /** A label that will not fit on a line. */
 export const labelLong: LinkRule = {
-  id: 'label-long', label: 'A very long label', why: 'It breaks the row early, and nobody reads it to the end.',
+  id: 'label-long',
+  label: 'A very long label',
+  why: 'It breaks the row early, and nobody reads it to the end.',
   check: ({ item, depth }) => {
     const most = depth === 1 ? LONGEST_LABEL.top : LONGEST_LABEL.below;
-    return item.label.length > most ? { outcome: 'look', reason: `The label has ${item.label.length} characters; more than ${most} are hard to place.`, evidence: item.label } : null;
+    return item.label.length > most
+      ? {
+          outcome: 'look',
+          reason: `The label has ${item.label.length} characters; more than ${most} are hard to place.`,
+          evidence: item.label,
+        }
+      : null;
   },
 };

@@ -9,5 +9,12 @@ export function buttonMarkup(context: CompileContext, part: Button): HtmlElement
 }
 
 export function buttonRules(context: CompileContext, part: Button): ConditionalRule[] {
-  return [rule(within(context, `.${context.names.slotClass(part.id, 'button')}`), [['display', 'flex'], ['align-items', 'center'], ['cursor', 'pointer'], ['white-space', 'nowrap']])];
+  return [
+    rule(within(context, `.${context.names.slotClass(part.id, 'button')}`), [
+      ['display', 'flex'],
+      ['align-items', 'center'],
+      ['cursor', 'pointer'],
+      ['white-space', 'nowrap'],
+    ]),
+  ];
 }

@@ -27,41 +27,73 @@ export function foldingMenu(context: CompileContext): string | null {
 
 function partMarkup(context: CompileContext, part: Part, split: boolean): HtmlElement | null {
   switch (part.kind) {
-    case 'logo': return logoMarkup(context, part);
-    case 'button': return buttonMarkup(context, part);
-    case 'opener': return openerMarkup(context, part);
-    case 'search': return searchMarkup(context, part);
-    case 'social': return socialMarkup(context, part);
-    case 'text': return textMarkup(context, part);
-    case 'image': return imageMarkup(context, part);
-    case 'rule': return ruleMarkup(context, part);
-    case 'shortcut': return shortcutMarkup(context, part);
+    case 'logo':
+      return logoMarkup(context, part);
+    case 'button':
+      return buttonMarkup(context, part);
+    case 'opener':
+      return openerMarkup(context, part);
+    case 'search':
+      return searchMarkup(context, part);
+    case 'social':
+      return socialMarkup(context, part);
+    case 'text':
+      return textMarkup(context, part);
+    case 'image':
+      return imageMarkup(context, part);
+    case 'rule':
+      return ruleMarkup(context, part);
+    case 'shortcut':
+      return shortcutMarkup(context, part);
     case 'menu': {
       const menu = menuMarkup(context, part, split);
-      return context.fold && part.id === foldingMenu(context) ? panelMarkup(context, context.fold.panel, menu) : menu;
+      return context.fold && part.id === foldingMenu(context)
+        ? panelMarkup(context, context.fold.panel, menu)
+        : menu;
     }
   }
 }
 
 export function headerMarkup(context: CompileContext): HtmlElement {
   const rows = context.header.rows.map((row) =>
-    rowMarkup(context, row, (part) => partMarkup(context, part, centredLogo(row) !== null && part === arrangedMenu(row))));
-  const beside = context.panels.filter((panel) => panel !== context.fold?.panel || foldingMenu(context) === null);
-  return element('header', { class: context.names.name('header') }, symbols(context), ...rows, ...beside.map((panel) => panelMarkup(context, panel, null)));
+    rowMarkup(context, row, (part) =>
+      partMarkup(context, part, centredLogo(row) !== null && part === arrangedMenu(row)),
+    ),
+  );
+  const beside = context.panels.filter(
+    (panel) => panel !== context.fold?.panel || foldingMenu(context) === null,
+  );
+  return element(
+    'header',
+    { class: context.names.name('header') },
+    symbols(context),
+    ...rows,
+    ...beside.map((panel) => panelMarkup(context, panel, null)),
+  );
 }
 
 function partRules(context: CompileContext, part: Part): ConditionalRule[] {
   switch (part.kind) {
-    case 'logo': return logoRules(context, part);
-    case 'button': return buttonRules(context, part);
-    case 'opener': return context.fold ? openerRules(context, part) : [];
-    case 'menu': return menuRules(context, part);
-    case 'search': return searchRules(context, part);
-    case 'social': return socialRules(context, part);
-    case 'text': return textRules(context, part);
-    case 'image': return imageRules(context, part);
-    case 'rule': return ruleRules(context, part);
-    case 'shortcut': return shortcutRules(context, part);
+    case 'logo':
+      return logoRules(context, part);
+    case 'button':
+      return buttonRules(context, part);
+    case 'opener':
+      return context.fold ? openerRules(context, part) : [];
+    case 'menu':
+      return menuRules(context, part);
+    case 'search':
+      return searchRules(context, part);
+    case 'social':
+      return socialRules(context, part);
+    case 'text':
+      return textRules(context, part);
+    case 'image':
+      return imageRules(context, part);
+    case 'rule':
+      return ruleRules(context, part);
+    case 'shortcut':
+      return shortcutRules(context, part);
   }
 }
 
@@ -76,7 +108,14 @@ export function positionDeclarations({ stays, over }: Header): Declaration[] {
 /** The least height of a header in px in the widest band. */
 function headerHeight({ site, header }: CompileContext): number {
   return header.rows.reduce((sum, row) => {
-    const height = resolve(site, { owner: row.id, slot: 'row', property: 'height', level: null, states: [], band: 0 })?.value;
+    const height = resolve(site, {
+      owner: row.id,
+      slot: 'row',
+      property: 'height',
+      level: null,
+      states: [],
+      band: 0,
+    })?.value;
     return sum + (isLength(height) ? toPixels(height, { fontSize: 16 }) : 0);
   }, 0);
 }
@@ -84,9 +123,18 @@ function headerHeight({ site, header }: CompileContext): number {
 export function headerRules(context: CompileContext): ConditionalRule[] {
   const { header, names } = context;
   // A place that a link leads to is not hidden under a header that stays.
-  const anchors = header.stays ? [rule(`html:has(.${names.name('header')})`, [['scroll-padding-block-start', `${Math.round(headerHeight(context))}px`]])] : [];
+  const anchors = header.stays
+    ? [
+        rule(`html:has(.${names.name('header')})`, [
+          ['scroll-padding-block-start', `${Math.round(headerHeight(context))}px`],
+        ]),
+      ]
+    : [];
   return [
     ...anchors,
-    ...header.rows.flatMap((row) => [...rowParts(row).flatMap((part) => partRules(context, part)), ...rowRules(context, row, foldingMenu(context))]),
+    ...header.rows.flatMap((row) => [
+      ...rowParts(row).flatMap((part) => partRules(context, part)),
+      ...rowRules(context, row, foldingMenu(context)),
+    ]),
   ];
 }

@@ -9,8 +9,12 @@ import { element, rule, type ConditionalRule, type HtmlElement, type HtmlNode } 
 export function imageMarkup(context: CompileContext, part: Image): HtmlElement | null {
   const className = context.names.slotClass(part.id, 'image');
   const isLink = part.target.kind !== 'none';
-  const drawn: HtmlNode | null = part.svg !== null ? drawnSvg(part.svg, className)
-    : part.image !== null ? element('img', { class: className, src: part.image, alt: part.alternative, loading: 'lazy' }) : null;
+  const drawn: HtmlNode | null =
+    part.svg !== null
+      ? drawnSvg(part.svg, className)
+      : part.image !== null
+        ? element('img', { class: className, src: part.image, alt: part.alternative, loading: 'lazy' })
+        : null;
   if (!drawn) return null;
   const box = { class: partClasses(context, part, 'image-box') };
   const name = part.svg !== null && part.alternative !== '' ? part.alternative : null;
@@ -21,7 +25,10 @@ export function imageMarkup(context: CompileContext, part: Image): HtmlElement |
 export function imageRules(context: CompileContext, part: Image): ConditionalRule[] {
   if (part.svg === null && part.image === null) return [];
   return [
-    rule(within(context, `.${context.names.slotClass(part.id, 'image-box')}`), [['display', 'block'], ...(part.target.kind === 'none' ? [] : [['cursor', 'pointer'] as const])]),
+    rule(within(context, `.${context.names.slotClass(part.id, 'image-box')}`), [
+      ['display', 'block'],
+      ...(part.target.kind === 'none' ? [] : [['cursor', 'pointer'] as const]),
+    ]),
     rule(within(context, `.${context.names.slotClass(part.id, 'image')}`), DRAWN),
   ];
 }

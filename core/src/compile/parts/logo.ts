@@ -19,8 +19,15 @@ const hasSecond = (context: CompileContext, part: Logo) => part.second !== null 
 
 function drawings(context: CompileContext, part: Logo): HtmlNode[] {
   const { drawing, second } = drawingClasses(context, part);
-  const first: HtmlNode[] = part.svg !== null ? [drawnSvg(part.svg, drawing)] : part.image !== null ? [element('img', { class: drawing, src: part.image, alt: '' })] : [];
-  return part.second !== null && hasSecond(context, part) ? [...first, drawnSvg(part.second, `${drawing} ${second}`)] : first;
+  const first: HtmlNode[] =
+    part.svg !== null
+      ? [drawnSvg(part.svg, drawing)]
+      : part.image !== null
+        ? [element('img', { class: drawing, src: part.image, alt: '' })]
+        : [];
+  return part.second !== null && hasSecond(context, part)
+    ? [...first, drawnSvg(part.second, `${drawing} ${second}`)]
+    : first;
 }
 
 /** The site's name or mark as a link to its front page; a drawing keeps the name for assistive technology. */
@@ -34,7 +41,14 @@ export function logoMarkup(context: CompileContext, part: Logo): HtmlElement {
 
 export function logoRules(context: CompileContext, part: Logo): ConditionalRule[] {
   const selector = within(context, `.${context.names.slotClass(part.id, 'logo')}`);
-  const rules = [rule(selector, [['display', 'flex'], ['align-items', 'center'], ['cursor', 'pointer'], ['white-space', 'nowrap']])];
+  const rules = [
+    rule(selector, [
+      ['display', 'flex'],
+      ['align-items', 'center'],
+      ['cursor', 'pointer'],
+      ['white-space', 'nowrap'],
+    ]),
+  ];
   if (part.svg === null && part.image === null) return rules;
   const { drawing, second } = drawingClasses(context, part);
   const drawingRule = rule(within(context, `.${drawing}`), DRAWN);
@@ -42,6 +56,10 @@ export function logoRules(context: CompileContext, part: Logo): ConditionalRule[
   const scrolled = `${context.root}[${context.names.scrolledAttribute}] .${drawing}`;
   const away = [['display', 'none']] as const;
   return [
-    ...rules, drawingRule, rule(within(context, `.${second}`), away), rule(`${scrolled}:not(.${second})`, away), rule(`${scrolled}.${second}`, [['display', 'block']]),
+    ...rules,
+    drawingRule,
+    rule(within(context, `.${second}`), away),
+    rule(`${scrolled}:not(.${second})`, away),
+    rule(`${scrolled}.${second}`, [['display', 'block']]),
   ];
 }

@@ -9,13 +9,24 @@ import { element, rule, type ConditionalRule, type HtmlElement } from '../trees.
 /** The button that opens the panel the menu folds into; the script helps browsers without invokers. */
 export function openerMarkup(context: CompileContext, part: Opener): HtmlElement | null {
   if (!context.fold) return null;
-  return element('button', { class: partClasses(context, part, 'opener'), ...invoker(context, part.panel), 'aria-label': part.label }, icon(context.names.name('icon'), 'bars'));
+  return element(
+    'button',
+    {
+      class: partClasses(context, part, 'opener'),
+      ...invoker(context, part.panel),
+      'aria-label': part.label,
+    },
+    icon(context.names.name('icon'), 'bars'),
+  );
 }
 
 export function openerRules(context: CompileContext, part: Opener): ConditionalRule[] {
   const selector = within(context, `.${context.names.slotClass(part.id, 'opener')}`);
   return [
-    rule(selector, [['display', 'none'], ['cursor', 'pointer']]),
+    rule(selector, [
+      ['display', 'none'],
+      ['cursor', 'pointer'],
+    ]),
     ...foldedWithScript(context, [[selector, [['display', 'block']]]]),
   ];
 }

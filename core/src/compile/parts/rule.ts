@@ -9,5 +9,10 @@ export function ruleMarkup(context: CompileContext, part: Rule): HtmlElement {
 }
 
 export function ruleRules(context: CompileContext, part: Rule): ConditionalRule[] {
-  return [rule(within(context, `.${context.names.slotClass(part.id, 'rule')}`), [['display', 'block'], ['flex', 'none']])];
+  return [
+    rule(within(context, `.${context.names.slotClass(part.id, 'rule')}`), [
+      ['display', 'block'],
+      ['flex', 'none'],
+    ]),
+  ];
 }

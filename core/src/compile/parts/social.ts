@@ -9,8 +9,17 @@ import { element, rule, type ConditionalRule, type Declaration, type HtmlElement
 /** Profiles elsewhere as a list of named icons. */
 export function socialMarkup(context: CompileContext, part: Social): HtmlElement {
   const at = (slot: string) => context.names.slotClass(part.id, slot);
-  const marks = part.links.map((link) => element('li', {},
-    element('a', { class: at('profile'), href: link.url, 'aria-label': link.name }, glyph(context, at('profile-icon'), link.icon))));
+  const marks = part.links.map((link) =>
+    element(
+      'li',
+      {},
+      element(
+        'a',
+        { class: at('profile'), href: link.url, 'aria-label': link.name },
+        glyph(context, at('profile-icon'), link.icon),
+      ),
+    ),
+  );
   return element('ul', { class: partClasses(context, part, 'social'), 'aria-label': part.name }, ...marks);
 }
 
@@ -22,20 +31,36 @@ function networkColours(context: CompileContext, { colour }: SocialLink): Declar
   const parsed = colour === null ? null : parseColour(colour);
   if (!parsed) return [];
   const on = contrastRatio(WHITE, parsed) >= contrastRatio(BLACK, parsed) ? WHITE : BLACK;
-  return [[context.names.variable('network'), formatColour(parsed)], [context.names.variable('on-network'), formatColour(on)]];
+  return [
+    [context.names.variable('network'), formatColour(parsed)],
+    [context.names.variable('on-network'), formatColour(on)],
+  ];
 }
 
 export function socialRules(context: CompileContext, part: Social): ConditionalRule[] {
-  const at = (slot: string, rest = '') => within(context, `.${context.names.slotClass(part.id, slot)}${rest}`);
-  const own = part.colours === 'look' ? [] : part.links.flatMap((link, index) => {
-    const colours = networkColours(context, link);
-    return colours.length > 0 ? [rule(at('social', `>:nth-child(${index + 1})`), colours)] : [];
-  });
+  const at = (slot: string, rest = '') =>
+    within(context, `.${context.names.slotClass(part.id, slot)}${rest}`);
+  const own =
+    part.colours === 'look'
+      ? []
+      : part.links.flatMap((link, index) => {
+          const colours = networkColours(context, link);
+          return colours.length > 0 ? [rule(at('social', `>:nth-child(${index + 1})`), colours)] : [];
+        });
   return [
-    rule(at('social'), [['display', 'flex'], ['flex-wrap', 'wrap'], ['align-items', 'center']]),
-    rule(at('profile'), [['display', 'block'], ['cursor', 'pointer']]),
+    rule(at('social'), [
+      ['display', 'flex'],
+      ['flex-wrap', 'wrap'],
+      ['align-items', 'center'],
+    ]),
+    rule(at('profile'), [
+      ['display', 'block'],
+      ['cursor', 'pointer'],
+    ]),
     // Its size is its font size.
-    ...(part.links.length > 0 ? [rule(at('profile-icon'), [...DRAWN, ['inline-size', '1em'], ['block-size', '1em']])] : []),
+    ...(part.links.length > 0
+      ? [rule(at('profile-icon'), [...DRAWN, ['inline-size', '1em'], ['block-size', '1em']])]
+      : []),
     ...own,
   ];
 }

@@ -7,17 +7,25 @@ function overlaps(a: string, b: string): boolean {
   if (a.charCodeAt(0) !== b.charCodeAt(0)) return false;
   // The radius of all corners and those of single ones do not share the start of their names.
   if (a.endsWith('-radius') && b.endsWith('-radius')) return true;
-  return a.length < b.length ? b.startsWith(a) && b[a.length] === '-' : a.startsWith(b) && a[b.length] === '-';
+  return a.length < b.length
+    ? b.startsWith(a) && b[a.length] === '-'
+    : a.startsWith(b) && a[b.length] === '-';
 }
 
 function touches(rule: ConditionalRule, declarations: readonly Declaration[]): boolean {
-  for (const [name] of rule.rule.declarations) for (const [other] of declarations) if (overlaps(name, other)) return true;
+  for (const [name] of rule.rule.declarations)
+    for (const [other] of declarations) if (overlaps(name, other)) return true;
   return false;
 }
 
 /** Whether a rule behind the place sets any of the same properties. */
-function isTouchedAfter(merged: readonly ConditionalRule[], index: number, declarations: readonly Declaration[]): boolean {
-  for (let place = index + 1; place < merged.length; place++) if (touches(merged[place] as ConditionalRule, declarations)) return true;
+function isTouchedAfter(
+  merged: readonly ConditionalRule[],
+  index: number,
+  declarations: readonly Declaration[],
+): boolean {
+  for (let place = index + 1; place < merged.length; place++)
+    if (touches(merged[place] as ConditionalRule, declarations)) return true;
   return false;
 }
 
@@ -29,11 +37,17 @@ export function mergeRules(rules: readonly ConditionalRule[]): ConditionalRule[]
   const merged: ConditionalRule[] = [];
   const places = new Map<string, number>();
   for (const entry of rules) {
-    const key = entry.conditions.length === 0 ? entry.rule.selector : `${entry.conditions.join('\n')}\n${entry.rule.selector}`;
+    const key =
+      entry.conditions.length === 0
+        ? entry.rule.selector
+        : `${entry.conditions.join('\n')}\n${entry.rule.selector}`;
     const index = places.get(key);
     const earlier = index === undefined ? undefined : merged[index];
     if (earlier && index !== undefined && !isTouchedAfter(merged, index, entry.rule.declarations)) {
-      merged[index] = { ...earlier, rule: { ...earlier.rule, declarations: [...earlier.rule.declarations, ...entry.rule.declarations] } };
+      merged[index] = {
+        ...earlier,
+        rule: { ...earlier.rule, declarations: [...earlier.rule.declarations, ...entry.rule.declarations] },
+      };
     } else {
       places.set(key, merged.push(entry) - 1);
     }

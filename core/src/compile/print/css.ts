@@ -19,9 +19,12 @@ export function printCss(sheet: Stylesheet): string {
   };
   for (const { conditions, rule } of sheet) {
     let shared = 0;
-    while (shared < open.length && shared < conditions.length && open[shared] === conditions[shared]) shared++;
+    while (shared < open.length && shared < conditions.length && open[shared] === conditions[shared])
+      shared++;
     close(shared);
-    conditions.slice(shared).forEach((condition, index) => { out += `${'  '.repeat(shared + index)}${condition} {\n`; });
+    conditions.slice(shared).forEach((condition, index) => {
+      out += `${'  '.repeat(shared + index)}${condition} {\n`;
+    });
     open = conditions;
     out += printRule(rule, '  '.repeat(conditions.length));
   }

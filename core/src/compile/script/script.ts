@@ -15,9 +15,13 @@ interface Features {
 
 function featuresOf(context: CompileContext): Features {
   const inBar = headerParts(context.header).filter((part) => part.kind === 'menu');
-  const opening = (part: MenuPart) => levelCount(part.levels) > 1 && shownItems(context.site, part).some((item) => item.children.length > 0);
+  const opening = (part: MenuPart) =>
+    levelCount(part.levels) > 1 && shownItems(context.site, part).some((item) => item.children.length > 0);
   const inPanels = context.panels.flatMap((panel) => panel.parts);
-  return { submenus: [...inBar, ...inPanels].some(opening), hover: inBar.some((part) => opening(part) && part.opensOn === 'hover') };
+  return {
+    submenus: [...inBar, ...inPanels].some(opening),
+    hover: inBar.some((part) => opening(part) && part.opensOn === 'hover'),
+  };
 }
 
 const CURRENT = `
@@ -145,8 +149,13 @@ const UNFOLDING = `
 function changesScrolled(context: CompileContext): boolean {
   if (!context.header.stays) return false;
   if (headerParts(context.header).some((part) => part.kind === 'logo' && part.second !== null)) return true;
-  return styledOwners(context).some((owner) => Object.keys(slotsOf(owner.kind)).some((slot) =>
-    Object.values(effectiveLook(context.site, { owner: owner.id, slot })).some((states) => Object.hasOwn(states, 'scrolled'))));
+  return styledOwners(context).some((owner) =>
+    Object.keys(slotsOf(owner.kind)).some((slot) =>
+      Object.values(effectiveLook(context.site, { owner: owner.id, slot })).some((states) =>
+        Object.hasOwn(states, 'scrolled'),
+      ),
+    ),
+  );
 }
 
 /** The script of a header: classic, without globals, harmless when loaded twice. */
@@ -154,13 +163,20 @@ export function printScript(context: CompileContext): string {
   const { submenus, hover } = featuresOf(context);
   const menu = foldingMenu(context);
   const opener = headerParts(context.header).find((part) => part.kind === 'opener');
-  const fold = context.fold && menu !== null && opener
-    ? FOLD.replace('PANEL', context.names.slotClass(context.fold.panel.id, 'panel')).replace('NAV', context.names.slotClass(menu, 'nav')).replace('OPENER', context.names.slotClass(opener.id, 'opener')) : '';
+  const fold =
+    context.fold && menu !== null && opener
+      ? FOLD.replace('PANEL', context.names.slotClass(context.fold.panel.id, 'panel'))
+          .replace('NAV', context.names.slotClass(menu, 'nav'))
+          .replace('OPENER', context.names.slotClass(opener.id, 'opener'))
+      : '';
   const panels = context.panels.length > 0 ? PANELS : '';
   const submenuCode = submenus
-    ? SUBMENUS.replace('CLICK', hover ? CLICK_WITH_HOVER : CLICK_ONLY).replace('HOVER', hover ? HOVER : '') : '';
+    ? SUBMENUS.replace('CLICK', hover ? CLICK_WITH_HOVER : CLICK_ONLY).replace('HOVER', hover ? HOVER : '')
+    : '';
   const scrolled = changesScrolled(context) ? SCROLLED : '';
-  const unfolding = headerParts(context.header).some((part) => part.kind === 'search' && !part.open) ? UNFOLDING : '';
+  const unfolding = headerParts(context.header).some((part) => part.kind === 'search' && !part.open)
+    ? UNFOLDING
+    : '';
   const body = CURRENT + submenuCode + fold + panels + scrolled + unfolding;
   const header = `.${context.names.name('header')}:not([${context.names.readyAttribute}])`;
   const code = `(() => {

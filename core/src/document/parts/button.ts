@@ -11,7 +11,12 @@ export interface Button extends PartBase {
 
 export const BUTTON_SLOTS = {
   button: {
-    label: 'Call to action', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'action', properties: CONTROL_PROPERTIES,
+    label: 'Call to action',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'label',
+    typeStyle: 'action',
+    properties: CONTROL_PROPERTIES,
     defaults: { colour: { role: 'on-accent' }, fill: { role: 'accent' } },
   },
 } as const satisfies Record<string, SlotKind>;

@@ -16,7 +16,12 @@ export interface Image extends PartBase {
 
 export const IMAGE_SLOTS = {
   image: {
-    label: 'Image', levels: [], states: BOX_STATES, text: 'none', properties: ['drawnHeight', 'radius', 'shadow', 'marginInline', 'marginBlock', 'opacity'], defaults: { drawnHeight: 40 },
+    label: 'Image',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: ['drawnHeight', 'radius', 'shadow', 'marginInline', 'marginBlock', 'opacity'],
+    defaults: { drawnHeight: 40 },
   },
 } as const satisfies Record<string, SlotKind>;
 

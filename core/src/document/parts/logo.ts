@@ -18,12 +18,22 @@ export interface Logo extends PartBase {
 
 export const LOGO_SLOTS = {
   logo: {
-    label: 'Logo', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'title', properties: CONTROL_PROPERTIES,
+    label: 'Logo',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'label',
+    typeStyle: 'title',
+    properties: CONTROL_PROPERTIES,
     defaults: { colour: { role: 'ink' }, gap: 10 },
   },
   drawing: {
-    label: 'Logo’s drawing', levels: [], states: LINK_STATES.filter((state) => state === 'rest' || state === 'scrolled' || state === 'hover'), text: 'none', inside: 'logo',
-    properties: ['drawnHeight', 'radius', 'opacity'], defaults: { drawnHeight: 36 },
+    label: 'Logo’s drawing',
+    levels: [],
+    states: LINK_STATES.filter((state) => state === 'rest' || state === 'scrolled' || state === 'hover'),
+    text: 'none',
+    inside: 'logo',
+    properties: ['drawnHeight', 'radius', 'opacity'],
+    defaults: { drawnHeight: 36 },
   },
 } as const satisfies Record<string, SlotKind>;
 

@@ -12,7 +12,11 @@ export interface Opener extends PartBase {
 
 export const OPENER_SLOTS = {
   opener: {
-    label: 'Opener', levels: [], states: BUTTON_STATES, text: 'icon', properties: ICON_CONTROL_PROPERTIES,
+    label: 'Opener',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'icon',
+    properties: ICON_CONTROL_PROPERTIES,
     defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10 },
   },
 } as const satisfies Record<string, SlotKind>;

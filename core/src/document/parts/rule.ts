@@ -8,7 +8,11 @@ export interface Rule extends PartBase {
 
 export const RULE_SLOTS = {
   rule: {
-    label: 'Rule', levels: [], states: BOX_STATES, text: 'none', properties: ['fill', 'thickness', 'drawnHeight', 'marginInline', 'opacity'],
+    label: 'Rule',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: ['fill', 'thickness', 'drawnHeight', 'marginInline', 'opacity'],
     defaults: { fill: { role: 'line' }, drawnHeight: 24, thickness: 1 },
   },
 } as const satisfies Record<string, SlotKind>;

@@ -1,4 +1,11 @@
-import { BUTTON_STATES, CONTROL_PROPERTIES, BOX_PROPERTIES, BOX_STATES, ICON_CONTROL_PROPERTIES, type SlotKind } from '../slot.ts';
+import {
+  BUTTON_STATES,
+  CONTROL_PROPERTIES,
+  BOX_PROPERTIES,
+  BOX_STATES,
+  ICON_CONTROL_PROPERTIES,
+  type SlotKind,
+} from '../slot.ts';
 import type { PartBase } from '../part-base.ts';
 
 /** A search form that leads to the site's page of results. */
@@ -17,16 +24,35 @@ export interface Search extends PartBase {
 
 export const SEARCH_SLOTS = {
   search: {
-    label: 'Search', levels: [], states: BOX_STATES, text: 'none', properties: [...BOX_PROPERTIES, 'gap', 'marginInline', 'marginBlock'],
-    defaults: { fill: { role: 'paper' }, lineTop: lineAround(), lineBottom: lineAround(), lineStart: lineAround(), lineEnd: lineAround(), radius: 4 },
+    label: 'Search',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: [...BOX_PROPERTIES, 'gap', 'marginInline', 'marginBlock'],
+    defaults: {
+      fill: { role: 'paper' },
+      lineTop: lineAround(),
+      lineBottom: lineAround(),
+      lineStart: lineAround(),
+      lineEnd: lineAround(),
+      radius: 4,
+    },
   },
   field: {
-    label: 'Search field', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'menu',
+    label: 'Search field',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'label',
+    typeStyle: 'menu',
     properties: [...CONTROL_PROPERTIES.filter((id) => id !== 'gap' && id !== 'minWidth'), 'width'],
     defaults: { colour: { role: 'ink' }, width: 180, paddingInline: 10, paddingBlock: 6 },
   },
   submit: {
-    label: 'Search button', levels: [], states: BUTTON_STATES, text: 'icon', properties: ICON_CONTROL_PROPERTIES,
+    label: 'Search button',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'icon',
+    properties: ICON_CONTROL_PROPERTIES,
     defaults: { colour: { role: 'ink' }, size: 18, paddingInline: 8, paddingBlock: 8 },
   },
 } as const satisfies Record<string, SlotKind>;
@@ -36,5 +62,14 @@ function lineAround() {
 }
 
 export function createSearch(id: string): Search {
-  return { kind: 'search', id, label: 'Search', placeholder: 'Search', action: '/search', field: 'q', open: true, look: {} };
+  return {
+    kind: 'search',
+    id,
+    label: 'Search',
+    placeholder: 'Search',
+    action: '/search',
+    field: 'q',
+    open: true,
+    look: {},
+  };
 }

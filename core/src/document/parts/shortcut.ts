@@ -15,10 +15,23 @@ export interface Shortcut extends PartBase {
 
 export const SHORTCUT_SLOTS = {
   shortcut: {
-    label: 'Icon link', levels: [], states: BUTTON_STATES, text: 'label', typeStyle: 'menu', properties: CONTROL_PROPERTIES,
+    label: 'Icon link',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'label',
+    typeStyle: 'menu',
+    properties: CONTROL_PROPERTIES,
     defaults: { colour: { role: 'ink' }, gap: 6, paddingInline: 6, paddingBlock: 6 },
   },
-  symbol: { label: 'Icon link’s icon', levels: [], states: BUTTON_STATES, text: 'icon', inside: 'shortcut', properties: [...ICON_PROPERTIES, 'opacity'], defaults: { size: 22 } },
+  symbol: {
+    label: 'Icon link’s icon',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'icon',
+    inside: 'shortcut',
+    properties: [...ICON_PROPERTIES, 'opacity'],
+    defaults: { size: 22 },
+  },
 } as const satisfies Record<string, SlotKind>;
 
 export function createShortcut(id: string, label: string, icon: string | null): Shortcut {

@@ -25,9 +25,20 @@ export interface Social extends PartBase {
 }
 
 export const SOCIAL_SLOTS = {
-  social: { label: 'Row of marks', levels: [], states: BOX_STATES, text: 'none', properties: ['gap', 'marginInline', 'marginBlock'], defaults: { gap: 4 } },
+  social: {
+    label: 'Row of marks',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: ['gap', 'marginInline', 'marginBlock'],
+    defaults: { gap: 4 },
+  },
   profile: {
-    label: 'Social mark', levels: [], states: BUTTON_STATES, text: 'icon', properties: ICON_CONTROL_PROPERTIES,
+    label: 'Social mark',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'icon',
+    properties: ICON_CONTROL_PROPERTIES,
     defaults: { colour: { role: 'ink' }, size: 20, paddingInline: 6, paddingBlock: 6 },
   },
 } as const satisfies Record<string, SlotKind>;

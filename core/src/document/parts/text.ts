@@ -18,11 +18,22 @@ export interface Text extends PartBase {
 
 export const TEXT_SLOTS = {
   text: {
-    label: 'Text', levels: [], states: BOX_STATES, text: 'label', typeStyle: 'menu', properties: [...TEXT_PROPERTIES, 'gap', 'paddingInline', 'paddingBlock', 'marginInline', 'marginBlock'],
+    label: 'Text',
+    levels: [],
+    states: BOX_STATES,
+    text: 'label',
+    typeStyle: 'menu',
+    properties: [...TEXT_PROPERTIES, 'gap', 'paddingInline', 'paddingBlock', 'marginInline', 'marginBlock'],
     defaults: { colour: { role: 'ink' }, size: 14, gap: 16 },
   },
   contact: {
-    label: 'Text that leads somewhere', levels: [], states: BUTTON_STATES, text: 'label', inherits: 'text', properties: [...TEXT_PROPERTIES, ...OUTLINE_PROPERTIES, 'opacity'], defaults: {},
+    label: 'Text that leads somewhere',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'label',
+    inherits: 'text',
+    properties: [...TEXT_PROPERTIES, ...OUTLINE_PROPERTIES, 'opacity'],
+    defaults: {},
   },
 } as const satisfies Record<string, SlotKind>;
 

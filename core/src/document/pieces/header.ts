@@ -1,4 +1,11 @@
-import { BOX_STATES, EDGE_PROPERTIES, FILL_PROPERTIES, MARGIN_PROPERTIES, MOTION_PROPERTIES, type SlotKind } from '../slot.ts';
+import {
+  BOX_STATES,
+  EDGE_PROPERTIES,
+  FILL_PROPERTIES,
+  MARGIN_PROPERTIES,
+  MOTION_PROPERTIES,
+  type SlotKind,
+} from '../slot.ts';
 import type { Look } from '../look.ts';
 import type { Part } from '../part.ts';
 
@@ -52,19 +59,42 @@ export interface Header {
 
 export const HEADER_SLOTS = {
   bar: {
-    label: 'Bar', levels: [], states: BOX_STATES, text: 'none', properties: [...FILL_PROPERTIES, ...EDGE_PROPERTIES, ...MARGIN_PROPERTIES, ...MOTION_PROPERTIES],
+    label: 'Bar',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: [...FILL_PROPERTIES, ...EDGE_PROPERTIES, ...MARGIN_PROPERTIES, ...MOTION_PROPERTIES],
     defaults: { fill: { role: 'paper' } },
   },
 } as const satisfies Record<string, SlotKind>;
 
 export const ROW_SLOTS = {
   row: {
-    label: 'Row', levels: [], states: BOX_STATES, text: 'none',
-    properties: ['height', 'paddingInline', 'paddingBlock', 'gap', ...FILL_PROPERTIES, ...EDGE_PROPERTIES, ...MOTION_PROPERTIES],
+    label: 'Row',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: [
+      'height',
+      'paddingInline',
+      'paddingBlock',
+      'gap',
+      ...FILL_PROPERTIES,
+      ...EDGE_PROPERTIES,
+      ...MOTION_PROPERTIES,
+    ],
     defaults: { height: 64, paddingInline: 24, gap: 24 },
   },
 } as const satisfies Record<string, SlotKind>;
 
 export function createRow(id: string, name: string): Row {
-  return { id, name, contained: null, arrangement: 'between', apart: 1, zones: { start: [], middle: [], end: [] }, look: {} };
+  return {
+    id,
+    name,
+    contained: null,
+    arrangement: 'between',
+    apart: 1,
+    zones: { start: [], middle: [], end: [] },
+    look: {},
+  };
 }

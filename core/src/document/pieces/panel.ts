@@ -1,4 +1,11 @@
-import { BOX_PROPERTIES, BUTTON_STATES, FILL_PROPERTIES, ICON_CONTROL_PROPERTIES, REST_ONLY, type SlotKind } from '../slot.ts';
+import {
+  BOX_PROPERTIES,
+  BUTTON_STATES,
+  FILL_PROPERTIES,
+  ICON_CONTROL_PROPERTIES,
+  REST_ONLY,
+  type SlotKind,
+} from '../slot.ts';
 import type { MenuPart } from '../parts/menu.ts';
 import type { Look } from '../look.ts';
 
@@ -18,16 +25,27 @@ export interface Panel {
 
 export const PANEL_SLOTS = {
   panel: {
-    label: 'Panel', levels: [], states: REST_ONLY, text: 'none',
+    label: 'Panel',
+    levels: [],
+    states: REST_ONLY,
+    text: 'none',
     properties: [...BOX_PROPERTIES, 'width', 'gap'],
     defaults: { fill: { role: 'paper' }, width: 320, paddingInline: 16, paddingBlock: 12, gap: 8 },
   },
   close: {
-    label: 'Close button', levels: [], states: BUTTON_STATES.filter((state) => state !== 'scrolled'), text: 'icon', properties: ICON_CONTROL_PROPERTIES,
+    label: 'Close button',
+    levels: [],
+    states: BUTTON_STATES.filter((state) => state !== 'scrolled'),
+    text: 'icon',
+    properties: ICON_CONTROL_PROPERTIES,
     defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10 },
   },
   scrim: {
-    label: 'Scrim', levels: [], states: REST_ONLY, text: 'none', properties: FILL_PROPERTIES.filter((id) => id === 'fill' || id === 'blur'),
+    label: 'Scrim',
+    levels: [],
+    states: REST_ONLY,
+    text: 'none',
+    properties: FILL_PROPERTIES.filter((id) => id === 'fill' || id === 'blur'),
     defaults: { fill: { literal: '#00000080' } },
   },
 } as const satisfies Record<string, SlotKind>;

@@ -23,15 +23,22 @@ export const setDesign: EditOperation<Design> = (site, { header, panel, icons, t
   const before = site.pieces[index];
   if (before?.kind !== 'header') return refuse('gone', '/pieces', 'The header is no longer there');
   const stays = new Set([...header.rows.map((row) => row.id), ...headerParts(header).map((part) => part.id)]);
-  const gone = new Set([...before.rows.map((row) => row.id), ...headerParts(before).map((part) => part.id)].filter((id) => !stays.has(id)));
+  const gone = new Set(
+    [...before.rows.map((row) => row.id), ...headerParts(before).map((part) => part.id)].filter(
+      (id) => !stays.has(id),
+    ),
+  );
   const panelIndex = site.pieces.findIndex((piece) => piece.id === panel.id);
   const styles = site.typeStyles.flatMap((style, place): PatchOperation[] => {
     const type = typeStyles[style.id];
     return type ? [{ op: 'replace', path: `/typeStyles/${place}`, value: { ...style, ...type } }] : [];
   });
   return succeed([
-    ...unlinkLooks(site, gone), ...iconsPatch(site, icons),
-    panelIndex === -1 ? { op: 'add', path: '/pieces/-', value: panel } : { op: 'replace', path: `/pieces/${panelIndex}`, value: panel },
+    ...unlinkLooks(site, gone),
+    ...iconsPatch(site, icons),
+    panelIndex === -1
+      ? { op: 'add', path: '/pieces/-', value: panel }
+      : { op: 'replace', path: `/pieces/${panelIndex}`, value: panel },
     { op: 'replace', path: `/pieces/${index}`, value: header },
     ...styles,
   ]);

@@ -64,7 +64,11 @@ export const setLook: EditOperation<{ readonly cells: readonly CellValue[] }> = 
       return refuse('gone', '', `There is no ${cell.property} at ${cell.owner}, ${cell.slot} any more`);
     }
     if (cell.value !== null && !acceptsValue(property(cell.property), cell.value)) {
-      return refuse('value', owner.path, `${property(cell.property).label}: allowed is ${allowedValue(property(cell.property))}`);
+      return refuse(
+        'value',
+        owner.path,
+        `${property(cell.property).label}: allowed is ${allowedValue(property(cell.property))}`,
+      );
     }
     const source = getAt(draft.site(), owner.path);
     if (!source.ok) return source;

@@ -9,32 +9,45 @@ import type { NewItems } from '../../links/new-items.ts';
 import { iconsPatch } from './items.ts';
 import { pagesPatch } from './pages.ts';
 
-const gone = (): Result<never> => refuse('gone', '/menus', 'The menu is no longer there; it was removed in the meantime');
+const gone = (): Result<never> =>
+  refuse('gone', '/menus', 'The menu is no longer there; it was removed in the meantime');
 const indexOf = (site: Site, id: string) => site.menus.findIndex((menu) => menu.id === id);
 
 /** Adds a menu behind the others, empty or with links from elsewhere. */
-export const addMenu: EditOperation<NewItems & { readonly id: string; readonly name: string }> = (site, { id, name, ...incoming }) => {
-  if (idsOf(site).has(id)) return refuse('duplicate', '/menus', `There is something with the id "${id}" already`);
+export const addMenu: EditOperation<NewItems & { readonly id: string; readonly name: string }> = (
+  site,
+  { id, name, ...incoming },
+) => {
+  if (idsOf(site).has(id))
+    return refuse('duplicate', '/menus', `There is something with the id "${id}" already`);
   const { items, pages } = adoptItems(site, incoming.items, incoming.pages ?? []);
   const menu: Menu = { id, name, items };
   return succeed([
-    ...pagesPatch(site, pages), ...iconsPatch(site, incoming.icons ?? []),
+    ...pagesPatch(site, pages),
+    ...iconsPatch(site, incoming.icons ?? []),
     { op: 'add', path: '/menus/-', value: menu },
   ]);
 };
 
 /** Renames a menu. */
-export const setMenuName: EditOperation<{ readonly id: string; readonly name: string }> = (site, { id, name }) => {
+export const setMenuName: EditOperation<{ readonly id: string; readonly name: string }> = (
+  site,
+  { id, name },
+) => {
   const index = indexOf(site, id);
   return index === -1 ? gone() : succeed([{ op: 'replace', path: `/menus/${index}/name`, value: name }]);
 };
 
 /** Adds a copy of a menu behind it; the copy is placed nowhere. */
-export const duplicateMenu: EditOperation<{ readonly id: string; readonly copy: string }> = (site, { id, copy }) => {
+export const duplicateMenu: EditOperation<{ readonly id: string; readonly copy: string }> = (
+  site,
+  { id, copy },
+) => {
   const index = indexOf(site, id);
   const menu = site.menus[index];
   if (!menu) return gone();
-  if (idsOf(site).has(copy)) return refuse('duplicate', '/menus', `There is something with the id "${copy}" already`);
+  if (idsOf(site).has(copy))
+    return refuse('duplicate', '/menus', `There is something with the id "${copy}" already`);
   const name = uniqueTitle(`${menu.name} copy`, new Set(site.menus.map((entry) => entry.name)));
   const items = copyItems(menu.items, countingIds('link', idsOf(site)));
   return succeed([{ op: 'add', path: `/menus/${index + 1}`, value: { id: copy, name, items } }]);

@@ -15,7 +15,8 @@ const MANY = 100;
 function mergePage(known: Page, found: Page): Page {
   const ids = new Set(known.sections.map((section) => section.id));
   const sections = [...known.sections, ...found.sections.filter((section) => !ids.has(section.id))];
-  const isWritten = found.listed && found.title !== '' && found.title !== found.path && found.title !== titleOf(found.path);
+  const isWritten =
+    found.listed && found.title !== '' && found.title !== found.path && found.title !== titleOf(found.path);
   const title = isWritten || known.title === '' || known.title === known.path ? found.title : known.title;
   const listed = known.listed || found.listed;
   const same = title === known.title && listed === known.listed && sections.length === known.sections.length;
@@ -43,43 +44,81 @@ export function pagesPatch(site: Site, pages: readonly Page[]): PatchOperation[]
     added.set(page.path, earlier ? mergePage(earlier, page) : { ...page, id });
   }
   if (changed.size + added.size > MANY) {
-    const value = [...site.pages.map((page, index) => changed.get(index) ?? page), ...added.values()].slice(0, LIMITS.pages);
+    const value = [...site.pages.map((page, index) => changed.get(index) ?? page), ...added.values()].slice(
+      0,
+      LIMITS.pages,
+    );
     return [{ op: 'replace', path: '/pages', value }];
   }
   return [
-    ...[...changed].map(([index, value]): PatchOperation => ({ op: 'replace', path: `/pages/${index}`, value })),
-    ...[...added.values()].slice(0, Math.max(0, LIMITS.pages - site.pages.length)).map((value): PatchOperation => ({ op: 'add', path: '/pages/-', value })),
+    ...[...changed].map(([index, value]): PatchOperation => ({
+      op: 'replace',
+      path: `/pages/${index}`,
+      value,
+    })),
+    ...[...added.values()]
+      .slice(0, Math.max(0, LIMITS.pages - site.pages.length))
+      .map((value): PatchOperation => ({ op: 'add', path: '/pages/-', value })),
   ];
 }
 
 /** Adds pages to the inventory; a path that is there already gains what is new of title and sections. */
-export const addPages: EditOperation<{ readonly pages: readonly Page[] }> = (site, { pages }) => succeed(pagesPatch(site, pages));
+export const addPages: EditOperation<{ readonly pages: readonly Page[] }> = (site, { pages }) =>
+  succeed(pagesPatch(site, pages));
 
 /** Changes a page; every link to it follows. Two pages cannot share a path. */
-export const setPage: EditOperation<{ readonly id: string; readonly fields: Partial<Omit<Page, 'id'>> }> = (site, { id, fields }) => {
+export const setPage: EditOperation<{ readonly id: string; readonly fields: Partial<Omit<Page, 'id'>> }> = (
+  site,
+  { id, fields },
+) => {
   const index = site.pages.findIndex((page) => page.id === id);
-  if (index === -1) return refuse('gone', '/pages', 'The page is no longer there; it was removed in the meantime');
+  if (index === -1)
+    return refuse('gone', '/pages', 'The page is no longer there; it was removed in the meantime');
   const holder = fields.path === undefined ? undefined : pagesByPath(site).get(fields.path);
-  if (holder && holder.id !== id) return refuse('duplicate', `/pages/${index}/path`, `“${holder.title}” has the path ${holder.path} already`);
-  return succeed(Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/pages/${index}/${key}`, value })));
+  if (holder && holder.id !== id)
+    return refuse(
+      'duplicate',
+      `/pages/${index}/path`,
+      `“${holder.title}” has the path ${holder.path} already`,
+    );
+  return succeed(
+    Object.entries(fields).map(([key, value]): PatchOperation => ({
+      op: 'replace',
+      path: `/pages/${index}/${key}`,
+      value,
+    })),
+  );
 };
 
 /** Takes pages off the inventory. Links to them keep the path as a plain address, so that the checks can tell. */
 export const removePages: EditOperation<{ readonly ids: readonly string[] }> = (site, { ids }) => {
-  const gone = new Map(site.pages.filter((page) => ids.includes(page.id)).map((page) => [page.id, page.path]));
+  const gone = new Map(
+    site.pages.filter((page) => ids.includes(page.id)).map((page) => [page.id, page.path]),
+  );
   const freed = (target: Target): Target | null => {
     const path = target.kind === 'page' ? gone.get(target.page) : undefined;
-    return path === undefined || target.kind !== 'page' ? null : { kind: 'url', url: target.section ? `${path}#${target.section}` : path };
+    return path === undefined || target.kind !== 'page'
+      ? null
+      : { kind: 'url', url: target.section ? `${path}#${target.section}` : path };
   };
   const places = [
     ...[...itemsOf(site).values()].map(({ item, path }) => ({ target: item.target, path: `${path}/target` })),
-    ...placedParts(site).flatMap(({ part, path }) => (part.kind === 'button' ? [{ target: part.target, path: `${path}/target` }] : [])),
+    ...placedParts(site).flatMap(({ part, path }) =>
+      part.kind === 'button' ? [{ target: part.target, path: `${path}/target` }] : [],
+    ),
   ];
   const targets = places.flatMap(({ target, path }): PatchOperation[] => {
     const value = freed(target);
     return value ? [{ op: 'replace', path, value }] : [];
   });
-  if (gone.size > MANY) return succeed([...targets, { op: 'replace', path: '/pages', value: site.pages.filter((page) => !gone.has(page.id)) }]);
+  if (gone.size > MANY)
+    return succeed([
+      ...targets,
+      { op: 'replace', path: '/pages', value: site.pages.filter((page) => !gone.has(page.id)) },
+    ]);
   const indexes = site.pages.flatMap((page, index) => (gone.has(page.id) ? [index] : []));
-  return succeed([...targets, ...indexes.reverse().map((index): PatchOperation => ({ op: 'remove', path: `/pages/${index}` }))]);
+  return succeed([
+    ...targets,
+    ...indexes.reverse().map((index): PatchOperation => ({ op: 'remove', path: `/pages/${index}` })),
+  ]);
 };

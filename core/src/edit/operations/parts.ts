@@ -25,7 +25,8 @@ function lengthAt(site: Site, path: string): number {
   return list.ok && Array.isArray(list.value) ? list.value.length : 0;
 }
 
-const noPlace = () => refuse('gone', '/pieces', 'The place for the part is no longer there; it was removed in the meantime');
+const noPlace = () =>
+  refuse('gone', '/pieces', 'The place for the part is no longer there; it was removed in the meantime');
 const noPart = () => refuse('gone', '/pieces', 'The part is no longer there; it was removed in the meantime');
 const noRow = () => refuse('gone', '/pieces', 'The row is no longer there; it was removed in the meantime');
 
@@ -33,18 +34,27 @@ const noRow = () => refuse('gone', '/pieces', 'The row is no longer there; it wa
 const mayStand = (part: Part, place: PartPlace) => !('panel' in place) || part.kind === 'menu';
 
 /** Puts a new part into a zone or panel; an index past the end means the end. */
-export const addPart: EditOperation<{ readonly place: PartPlace; readonly part: Part; readonly icons?: readonly Icon[] }> = (site, { place, part, icons = [] }) => {
+export const addPart: EditOperation<{
+  readonly place: PartPlace;
+  readonly part: Part;
+  readonly icons?: readonly Icon[];
+}> = (site, { place, part, icons = [] }) => {
   const path = listOf(site, place);
   if (path === null) return noPlace();
   if (idsOf(site).has(part.id)) return refuse('duplicate', path, `There is a part "${part.id}" already`);
   if (!mayStand(part, place)) return refuse('place', path, 'A panel holds menus');
-  return succeed([...iconsPatch(site, icons), { op: 'add', path: `${path}/${Math.min(place.index, lengthAt(site, path))}`, value: part }]);
+  return succeed([
+    ...iconsPatch(site, icons),
+    { op: 'add', path: `${path}/${Math.min(place.index, lengthAt(site, path))}`, value: part },
+  ]);
 };
 
 /** Takes away what slots of the given owners share with others: they are about to go. */
 export function unlinkLooks(site: Site, owners: ReadonlySet<string>): PatchOperation[] {
-  return site.sameLooks.flatMap((entry, index) => (owners.has(entry.owner) || owners.has(entry.as.owner) ? [index] : []))
-    .reverse().map((index): PatchOperation => ({ op: 'remove', path: `/sameLooks/${index}` }));
+  return site.sameLooks
+    .flatMap((entry, index) => (owners.has(entry.owner) || owners.has(entry.as.owner) ? [index] : []))
+    .reverse()
+    .map((index): PatchOperation => ({ op: 'remove', path: `/sameLooks/${index}` }));
 }
 
 /** The list a part stands in and its place there, from its JSON Pointer. */
@@ -58,11 +68,16 @@ const placed = (site: Site, id: string) => placedParts(site).find(({ part }) => 
 /** Takes a part out of its row; its look goes with it. */
 export const removePart: EditOperation<{ readonly id: string }> = (site, { id }) => {
   const found = placed(site, id);
-  return found ? succeed([...unlinkLooks(site, new Set([id])), { op: 'remove', path: found.path }]) : noPart();
+  return found
+    ? succeed([...unlinkLooks(site, new Set([id])), { op: 'remove', path: found.path }])
+    : noPart();
 };
 
 /** Moves a part to another place. The index counts before the part is taken out. */
-export const movePart: EditOperation<{ readonly id: string; readonly place: PartPlace }> = (site, { id, place }) => {
+export const movePart: EditOperation<{ readonly id: string; readonly place: PartPlace }> = (
+  site,
+  { id, place },
+) => {
   const found = placed(site, id);
   const path = listOf(site, place);
   if (!found) return noPart();
@@ -78,16 +93,22 @@ export const movePart: EditOperation<{ readonly id: string; readonly place: Part
 /** A part with ids of its own, so that it can stand beside the one it was copied from. */
 export function copyPart(site: Site, part: Part, id: string): Part {
   const fresh = countingIds('entry', idsOf(site));
-  if (part.kind === 'social') return { ...part, id, links: part.links.map((link) => ({ ...link, id: fresh() })) };
-  if (part.kind === 'text') return { ...part, id, entries: part.entries.map((entry) => ({ ...entry, id: fresh() })) };
+  if (part.kind === 'social')
+    return { ...part, id, links: part.links.map((link) => ({ ...link, id: fresh() })) };
+  if (part.kind === 'text')
+    return { ...part, id, entries: part.entries.map((entry) => ({ ...entry, id: fresh() })) };
   return { ...part, id };
 }
 
 /** Puts a copy of a part behind it. */
-export const duplicatePart: EditOperation<{ readonly id: string; readonly copy: string }> = (site, { id, copy }) => {
+export const duplicatePart: EditOperation<{ readonly id: string; readonly copy: string }> = (
+  site,
+  { id, copy },
+) => {
   const found = placed(site, id);
   if (!found) return noPart();
-  if (idsOf(site).has(copy)) return refuse('duplicate', found.path, `There is something with the id "${copy}" already`);
+  if (idsOf(site).has(copy))
+    return refuse('duplicate', found.path, `There is something with the id "${copy}" already`);
   const { list, index } = splitPath(found.path);
   return succeed([{ op: 'add', path: `${list}/${index + 1}`, value: copyPart(site, found.part, copy) }]);
 };
@@ -96,12 +117,19 @@ export const duplicatePart: EditOperation<{ readonly id: string; readonly copy: 
 const MOST_ROWS = 8;
 
 /** Adds a row to a header. */
-export const addRow: EditOperation<{ readonly piece: string; readonly row: Row; readonly index: number }> = (site, { piece, row, index }) => {
+export const addRow: EditOperation<{ readonly piece: string; readonly row: Row; readonly index: number }> = (
+  site,
+  { piece, row, index },
+) => {
   const owner = ownersOf(site).get(piece);
   if (owner?.piece.kind !== 'header') return refuse('gone', '/pieces', 'The header is no longer there');
-  if (idsOf(site).has(row.id)) return refuse('duplicate', owner.path, `There is something with the id "${row.id}" already`);
-  if (owner.piece.rows.length >= MOST_ROWS) return refuse('too-many', owner.path, `A header has at most ${MOST_ROWS} rows`);
-  return succeed([{ op: 'add', path: `${owner.path}/rows/${Math.min(index, owner.piece.rows.length)}`, value: row }]);
+  if (idsOf(site).has(row.id))
+    return refuse('duplicate', owner.path, `There is something with the id "${row.id}" already`);
+  if (owner.piece.rows.length >= MOST_ROWS)
+    return refuse('too-many', owner.path, `A header has at most ${MOST_ROWS} rows`);
+  return succeed([
+    { op: 'add', path: `${owner.path}/rows/${Math.min(index, owner.piece.rows.length)}`, value: row },
+  ]);
 };
 
 /** Removes a row with everything in it; a header keeps one. */
@@ -115,7 +143,10 @@ export const removeRow: EditOperation<{ readonly id: string }> = (site, { id }) 
 };
 
 /** Moves a row up or down among its header's rows. */
-export const moveRow: EditOperation<{ readonly id: string; readonly index: number }> = (site, { id, index }) => {
+export const moveRow: EditOperation<{ readonly id: string; readonly index: number }> = (
+  site,
+  { id, index },
+) => {
   const owner = ownersOf(site).get(id);
   if (owner?.kind !== 'row' || owner.piece.kind !== 'header') return noRow();
   const { rows } = owner.piece;

@@ -13,13 +13,19 @@ export type SiteFields = Partial<Pick<Site, 'name' | 'url' | 'language' | 'direc
 
 /** Changes what the site says about itself. */
 export const setSite: EditOperation<SiteFields> = (_site, fields) =>
-  succeed(Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/${key}`, value })));
+  succeed(
+    Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/${key}`, value })),
+  );
 
 /** Settings that may be missing: null takes them away. */
 const OPTIONAL = ['bands'];
 
 /** Changes the settings of a part, row or piece (not its id, kind or look). */
-export const setOwner: EditOperation<{ readonly id: string; readonly fields: Readonly<Record<string, unknown>>; readonly icons?: readonly Icon[] }> = (site, { id, fields, icons = [] }) => {
+export const setOwner: EditOperation<{
+  readonly id: string;
+  readonly fields: Readonly<Record<string, unknown>>;
+  readonly icons?: readonly Icon[];
+}> = (site, { id, fields, icons = [] }) => {
   const owner = ownersOf(site).get(id);
   if (!owner) return refuse('gone', '/pieces', 'The part is no longer there; it was removed in the meantime');
   const patch: PatchOperation[] = iconsPatch(site, icons);
@@ -30,7 +36,8 @@ export const setOwner: EditOperation<{ readonly id: string; readonly fields: Rea
       else if (isThere) patch.push({ op: 'remove', path: `${owner.path}/${key}` });
       continue;
     }
-    if (['id', 'kind', 'look'].includes(key) || !isThere) return refuse('field', owner.path, `A ${owner.kind} has no setting “${key}”`);
+    if (['id', 'kind', 'look'].includes(key) || !isThere)
+      return refuse('field', owner.path, `A ${owner.kind} has no setting “${key}”`);
     patch.push({ op: 'replace', path: `${owner.path}/${key}`, value });
   }
   return succeed(patch);
@@ -38,26 +45,45 @@ export const setOwner: EditOperation<{ readonly id: string; readonly fields: Rea
 
 const noStyle = () => refuse('gone', '/typeStyles', 'The type style is no longer there');
 
-export const setTypeStyle: EditOperation<{ readonly id: string; readonly fields: Partial<Omit<TypeStyle, 'id'>> }> = (site, { id, fields }) => {
+export const setTypeStyle: EditOperation<{
+  readonly id: string;
+  readonly fields: Partial<Omit<TypeStyle, 'id'>>;
+}> = (site, { id, fields }) => {
   const index = site.typeStyles.findIndex((style) => style.id === id);
   if (index === -1) return noStyle();
-  return succeed(Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/typeStyles/${index}/${key}`, value })));
+  return succeed(
+    Object.entries(fields).map(([key, value]): PatchOperation => ({
+      op: 'replace',
+      path: `/typeStyles/${index}/${key}`,
+      value,
+    })),
+  );
 };
 
 /** Takes a typeface that was brought along into the site. */
 export const addTypeface: EditOperation<{ readonly typeface: Typeface }> = (site, { typeface }) =>
-  succeed(site.typefaces.some((entry) => entry.id === typeface.id) ? [] : [{ op: 'add', path: '/typefaces/-', value: typeface }]);
+  succeed(
+    site.typefaces.some((entry) => entry.id === typeface.id)
+      ? []
+      : [{ op: 'add', path: '/typefaces/-', value: typeface }],
+  );
 
 /** Takes a typeface out that nothing is set in. */
 export const removeTypeface: EditOperation<{ readonly id: string }> = (site, { id }) => {
   const index = site.typefaces.findIndex((typeface) => typeface.id === id);
   if (index === -1) return refuse('gone', '/typefaces', 'The typeface is no longer there');
-  if (familiesOf(site).includes(id)) return refuse('in-use', `/typefaces/${index}`, 'Something is set in the typeface; set that in another one first');
+  if (familiesOf(site).includes(id))
+    return refuse(
+      'in-use',
+      `/typefaces/${index}`,
+      'Something is set in the typeface; set that in another one first',
+    );
   return succeed([{ op: 'remove', path: `/typefaces/${index}` }]);
 };
 
 export const addTypeStyle: EditOperation<{ readonly style: TypeStyle }> = (site, { style }) => {
-  if (idsOf(site).has(style.id)) return refuse('duplicate', '/typeStyles', `There is something with the id "${style.id}" already`);
+  if (idsOf(site).has(style.id))
+    return refuse('duplicate', '/typeStyles', `There is something with the id "${style.id}" already`);
   return succeed([{ op: 'add', path: '/typeStyles/-', value: style }]);
 };
 
@@ -66,20 +92,36 @@ export const removeTypeStyle: EditOperation<{ readonly id: string }> = (site, { 
   const index = site.typeStyles.findIndex((style) => style.id === id);
   if (index === -1) return noStyle();
   const uses = reachOf(site, { kind: 'type-style', id }).length;
-  if (uses > 0) return refuse('in-use', `/typeStyles/${index}`, `The type style is used in ${uses} ${uses === 1 ? 'place' : 'places'}; link those elsewhere first`);
-  if (site.typeStyles.length === 1) return refuse('last', `/typeStyles/${index}`, 'A site keeps one type style');
+  if (uses > 0)
+    return refuse(
+      'in-use',
+      `/typeStyles/${index}`,
+      `The type style is used in ${uses} ${uses === 1 ? 'place' : 'places'}; link those elsewhere first`,
+    );
+  if (site.typeStyles.length === 1)
+    return refuse('last', `/typeStyles/${index}`, 'A site keeps one type style');
   return succeed([{ op: 'remove', path: `/typeStyles/${index}` }]);
 };
 
 /** Makes a slot look the same as another one; null lets it go its own way again. */
-export const setSameLook: EditOperation<{ readonly owner: string; readonly slot: string; readonly as: SlotRef | null }> = (site, { owner, slot, as }) => {
-  if (slotKind(site, { owner, slot }) === null || (as !== null && slotKind(site, as) === null)) return refuse('gone', '/sameLooks', 'The slot is no longer there');
+export const setSameLook: EditOperation<{
+  readonly owner: string;
+  readonly slot: string;
+  readonly as: SlotRef | null;
+}> = (site, { owner, slot, as }) => {
+  if (slotKind(site, { owner, slot }) === null || (as !== null && slotKind(site, as) === null))
+    return refuse('gone', '/sameLooks', 'The slot is no longer there');
   const index = site.sameLooks.findIndex((entry) => entry.owner === owner && entry.slot === slot);
   for (let at: SlotRef | null = as, step = 0; at && step < 100; step++) {
-    if (at.owner === owner && at.slot === slot) return refuse('circular', '/sameLooks', 'That one looks the same as this one already');
+    if (at.owner === owner && at.slot === slot)
+      return refuse('circular', '/sameLooks', 'That one looks the same as this one already');
     at = sameAs(site, at);
   }
   const value = { owner, slot, as };
   if (index === -1) return succeed(as === null ? [] : [{ op: 'add', path: '/sameLooks/-', value }]);
-  return succeed([as === null ? { op: 'remove', path: `/sameLooks/${index}` } : { op: 'replace', path: `/sameLooks/${index}`, value }]);
+  return succeed([
+    as === null
+      ? { op: 'remove', path: `/sameLooks/${index}` }
+      : { op: 'replace', path: `/sameLooks/${index}`, value },
+  ]);
 };

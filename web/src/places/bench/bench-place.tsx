@@ -27,7 +27,9 @@ function useScene(site: Site): Scene | undefined {
 }
 
 const TURNS: readonly { value: Turn; label: string }[] = [
-  { value: 'auto', label: 'turns by width' }, { value: 'wide', label: 'controls below' }, { value: 'tall', label: 'controls beside' },
+  { value: 'auto', label: 'turns by width' },
+  { value: 'wide', label: 'controls below' },
+  { value: 'tall', label: 'controls beside' },
 ];
 
 function PieceBar({ site, header }: { readonly site: Site; readonly header: Header }) {
@@ -35,21 +37,48 @@ function PieceBar({ site, header }: { readonly site: Site; readonly header: Head
   const arrangement = useBench((state) => state.arrangement);
   const spread = useBench((state) => state.spread);
   const compare = useBench((state) => state.compare);
-  const band = site.bands[bandAt(site, useBench((state) => state.width))];
-  const kind = slotKind(site, useBench((state) => state.selected));
+  const band =
+    site.bands[
+      bandAt(
+        site,
+        useBench((state) => state.width),
+      )
+    ];
+  const kind = slotKind(
+    site,
+    useBench((state) => state.selected),
+  );
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench">
       <span className="font-semibold">{header.name}</span>
-      <span className="text-ink-faint">at <span data-testid="band">{band?.name}</span></span>
+      <span className="text-ink-faint">
+        at <span data-testid="band">{band?.name}</span>
+      </span>
       {kind && <Pins site={site} kind={kind} />}
       <span className="ml-auto flex items-center gap-2">
         <Starters site={site} />
         <CommandButton id="bench-spread" label="Spread" pressed={spread} />
         <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
         {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
-        <Choice label="Scene" value={chosen?.id ?? ''} options={site.scenes.map((scene) => ({ value: scene.id, label: `over: ${scene.name.toLowerCase()}` }))}
-          onChange={(scene) => { benchStore.setState({ scene }); }} />
-        <Choice label="Arrangement of the bench" value={arrangement} options={TURNS} onChange={(value) => { benchStore.setState({ arrangement: value as Turn }); }} />
+        <Choice
+          label="Scene"
+          value={chosen?.id ?? ''}
+          options={site.scenes.map((scene) => ({
+            value: scene.id,
+            label: `over: ${scene.name.toLowerCase()}`,
+          }))}
+          onChange={(scene) => {
+            benchStore.setState({ scene });
+          }}
+        />
+        <Choice
+          label="Arrangement of the bench"
+          value={arrangement}
+          options={TURNS}
+          onChange={(value) => {
+            benchStore.setState({ arrangement: value as Turn });
+          }}
+        />
       </span>
     </div>
   );
@@ -58,24 +87,61 @@ function PieceBar({ site, header }: { readonly site: Site; readonly header: Head
 function Seam() {
   const start = useRef({ y: 0, height: 0 });
   const height = useBench((state) => state.stageHeight);
-  const set = (value: number) => { benchStore.setState({ stageHeight: Math.min(640, Math.max(120, value)) }); };
+  const set = (value: number) => {
+    benchStore.setState({ stageHeight: Math.min(640, Math.max(120, value)) });
+  };
   const drag = useDrag({
-    onMove: (event) => { set(start.current.height + event.clientY - start.current.y); }, onEnd: () => undefined, onCancel: () => { set(start.current.height); },
+    onMove: (event) => {
+      set(start.current.height + event.clientY - start.current.y);
+    },
+    onEnd: () => undefined,
+    onCancel: () => {
+      set(start.current.height);
+    },
   });
   return (
-    <div role="separator" aria-orientation="horizontal" aria-label="Height of the stage" aria-valuenow={height} aria-valuemin={120} aria-valuemax={640} tabIndex={0} {...drag}
-      onPointerDown={(event) => { start.current = { y: event.clientY, height }; drag.onPointerDown(event); }}
-      onKeyDown={(event) => { if (event.key === 'ArrowUp') set(height - 16); if (event.key === 'ArrowDown') set(height + 16); }}
-      className="grid h-2 shrink-0 cursor-ns-resize place-items-center border-y border-twine bg-linen"><span className="h-px w-10 bg-rope" /></div>
+    <div
+      role="separator"
+      aria-orientation="horizontal"
+      aria-label="Height of the stage"
+      aria-valuenow={height}
+      aria-valuemin={120}
+      aria-valuemax={640}
+      tabIndex={0}
+      {...drag}
+      onPointerDown={(event) => {
+        start.current = { y: event.clientY, height };
+        drag.onPointerDown(event);
+      }}
+      onKeyDown={(event) => {
+        if (event.key === 'ArrowUp') set(height - 16);
+        if (event.key === 'ArrowDown') set(height + 16);
+      }}
+      className="grid h-2 shrink-0 cursor-ns-resize place-items-center border-y border-twine bg-linen"
+    >
+      <span className="h-px w-10 bg-rope" />
+    </div>
   );
 }
 
 /** Kept as it is while a newer document is only on the stage: the stage goes first. */
-const Controls = memo(function Controls({ site, header, tall }: { readonly site: Site; readonly header: Header; readonly tall: boolean }) {
+const Controls = memo(function Controls({
+  site,
+  header,
+  tall,
+}: {
+  readonly site: Site;
+  readonly header: Header;
+  readonly tall: boolean;
+}) {
   const scene = useScene(site);
   return (
-    <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[156px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}>
-      <div className="min-h-0 border-r border-twine"><PartsOutline header={header} panel={panelOf(site)} /></div>
+    <div
+      className={`grid min-h-0 grow ${tall ? 'grid-cols-[156px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}
+    >
+      <div className="min-h-0 border-r border-twine">
+        <PartsOutline header={header} panel={panelOf(site)} />
+      </div>
       <div className="flex min-h-0 min-w-0 flex-col">
         <PartSettings site={site} />
         <div className="min-h-0 grow">{scene && <LookSheet site={site} scene={scene} />}</div>
@@ -92,8 +158,15 @@ function useCalmSite(site: Site): Site {
   const previewing = useSiteState((state) => state.previewing);
   const [held, setHeld] = useState(site);
   useEffect(() => {
-    const timer = setTimeout(() => { setHeld(site); }, previewing ? CALM : 0);
-    return () => { clearTimeout(timer); };
+    const timer = setTimeout(
+      () => {
+        setHeld(site);
+      },
+      previewing ? CALM : 0,
+    );
+    return () => {
+      clearTimeout(timer);
+    };
   }, [site, previewing]);
   return previewing ? held : site;
 }
@@ -111,7 +184,12 @@ export function BenchPlace() {
   const scene = useScene(site);
   useBenchCommands(site);
   if (!header) return <p className="m-8 text-ink-soft">This site has no header yet.</p>;
-  if (!fonts) return <p role="status" className="m-8 text-ink-soft">Loading the typefaces’ measures…</p>;
+  if (!fonts)
+    return (
+      <p role="status" className="m-8 text-ink-soft">
+        Loading the typefaces’ measures…
+      </p>
+    );
   const calmHeader = findHeader(calm) ?? header;
   const tall = !spread && (arrangement === 'tall' || (arrangement === 'auto' && narrow));
   return (
@@ -119,7 +197,14 @@ export function BenchPlace() {
       <PieceBar site={site} header={header} />
       <WidthLine site={site} header={header} measure={fonts.measure} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
-      <div className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`} style={tall ? {} : { gridTemplateRows: `${spread ? Math.max(stageHeight, 420) : stageHeight}px minmax(0,1fr)` }}>
+      <div
+        className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`}
+        style={
+          tall
+            ? {}
+            : { gridTemplateRows: `${spread ? Math.max(stageHeight, 420) : stageHeight}px minmax(0,1fr)` }
+        }
+      >
         <StageArea site={site} header={header} fonts={fonts} scene={scene} tall={tall} />
         <div className="flex min-h-0 min-w-0 flex-col">
           {!tall && <Seam />}

@@ -48,8 +48,25 @@ export const WIDTHS = { from: 320, to: 1920 } as const;
 export const TALL_BELOW = 700;
 
 export const benchStore = createStore<BenchState>(() => ({
-  selected: { owner: '', slot: '', level: 'all', index: 0 }, state: 'rest', property: 'colour', pins: [], reach: 'all', width: 1240, scene: null,
-  arrangement: 'auto', stageHeight: 232, anchor: null, openGroups: [], filter: '', spread: false, compare: 'off', kept: null, keptOf: null, starters: false, lit: [], copied: null,
+  selected: { owner: '', slot: '', level: 'all', index: 0 },
+  state: 'rest',
+  property: 'colour',
+  pins: [],
+  reach: 'all',
+  width: 1240,
+  scene: null,
+  arrangement: 'auto',
+  stageHeight: 232,
+  anchor: null,
+  openGroups: [],
+  filter: '',
+  spread: false,
+  compare: 'off',
+  kept: null,
+  keptOf: null,
+  starters: false,
+  lit: [],
+  copied: null,
 }));
 
 export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {
@@ -70,8 +87,11 @@ export function selectSlot(owner: string, slot: string, level: Level | null, ind
 
 /** Freezes or frees a state on the stage; the sheet's column in focus follows. */
 export function togglePin(state: State): void {
-  benchStore.setState(({ pins }) => (pins.includes(state)
-    ? { pins: pins.filter((pin) => pin !== state), state: 'rest' } : { pins: [...pins, state], state }));
+  benchStore.setState(({ pins }) =>
+    pins.includes(state)
+      ? { pins: pins.filter((pin) => pin !== state), state: 'rest' }
+      : { pins: [...pins, state], state },
+  );
 }
 
 /** Puts the focus on a column; on the stage its state is the one that shows. */
@@ -85,4 +105,6 @@ export const setWidth = (width: number) => {
   benchStore.setState({ width: Math.round(Math.min(WIDTHS.to, Math.max(WIDTHS.from, width))) });
 };
 
-export const showStarters = (starters: boolean) => { benchStore.setState({ starters }); };
+export const showStarters = (starters: boolean) => {
+  benchStore.setState({ starters });
+};

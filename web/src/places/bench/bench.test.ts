@@ -8,8 +8,13 @@ import { rangeOf, readSheet, shownStates, type Sheet } from './sheet-model.ts';
 import { NEW_PARTS, refusePart } from './part-kinds.ts';
 
 const scene: Scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' };
-const view = (owner: string, slot: string, more: Partial<Parameters<typeof readSheet>[1]> = {}) =>
-  ({ selected: { owner, slot, level: 'all' as const, index: 0 }, reach: 'all', openGroups: [], filter: '', ...more });
+const view = (owner: string, slot: string, more: Partial<Parameters<typeof readSheet>[1]> = {}) => ({
+  selected: { owner, slot, level: 'all' as const, index: 0 },
+  reach: 'all',
+  openGroups: [],
+  filter: '',
+  ...more,
+});
 const run = (site: Site, edit: Edit | null): Site => {
   const ran = edit ? runEdit(site, edit) : null;
   if (ran && !ran.ok) throw new Error(ran.error[0]?.message);
@@ -27,13 +32,34 @@ describe('which rows the sheet shows', () => {
     expect(link?.groups.find((group) => group.group === 'text')?.hidden).toBeGreaterThan(3);
   });
   test('a group that is opened shows all of it, and a value brings its row', () => {
-    expect(ids(readSheet(DEMO, view('menu-main', 'link', { openGroups: ['text'] }), scene))).toContain('wordSpace');
-    const spaced = run(DEMO, { name: 'set-look', args: { cells: [{ owner: 'menu-main', slot: 'link', property: 'wordSpace', level: '2', state: 'rest', band: 'all', value: 2 }] } });
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { openGroups: ['text'] }), scene))).toContain(
+      'wordSpace',
+    );
+    const spaced = run(DEMO, {
+      name: 'set-look',
+      args: {
+        cells: [
+          {
+            owner: 'menu-main',
+            slot: 'link',
+            property: 'wordSpace',
+            level: '2',
+            state: 'rest',
+            band: 'all',
+            value: 2,
+          },
+        ],
+      },
+    });
     expect(ids(readSheet(spaced, view('menu-main', 'link'), scene))).toContain('wordSpace');
   });
   test('the filter finds by label, CSS name and hint, and nothing else', () => {
-    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'letter-spacing' }), scene))).toEqual(['tracking']);
-    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'line beneath' }), scene))).toEqual(['lineBottom']);
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'letter-spacing' }), scene))).toEqual([
+      'tracking',
+    ]);
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'line beneath' }), scene))).toEqual([
+      'lineBottom',
+    ]);
     expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'zzz' }), scene))).toEqual([]);
   });
   test('a header that does not stay is never scrolled', () => {
@@ -49,27 +75,59 @@ describe('ranges of cells', () => {
   const sheet = readSheet(DEMO, view('menu-main', 'link'), scene) as Sheet;
   const range = rangeOf(sheet, { property: 'size', state: 'current' }, { property: 'family', state: 'rest' });
   test('are what lies between two corners, whichever comes first', () => {
-    expect(range.map((row) => row.map((cell) => `${cell.cell.property} ${cell.cell.state}`))).toEqual([['family rest', 'family current'], ['size rest', 'size current']]);
+    expect(range.map((row) => row.map((cell) => `${cell.cell.property} ${cell.cell.state}`))).toEqual([
+      ['family rest', 'family current'],
+      ['size rest', 'size current'],
+    ]);
     expect(rangeText(DEMO, range)).toBe('Figtree\tFigtree\n16\t16');
   });
   test('take text line by line, one text for all, and tell what does not fit', () => {
     const site = run(DEMO, pasteRange(DEMO, 'Karla\tKarla\r\n17\t18\n', range).edit);
     const after = readSheet(site, view('menu-main', 'link'), scene) as Sheet;
-    expect(rangeText(site, rangeOf(after, { property: 'family', state: 'rest' }, { property: 'size', state: 'current' }))).toBe('Karla\tKarla\n17\t18');
+    expect(
+      rangeText(
+        site,
+        rangeOf(after, { property: 'family', state: 'rest' }, { property: 'size', state: 'current' }),
+      ),
+    ).toBe('Karla\tKarla\n17\t18');
     const wrong = pasteRange(DEMO, '17', range);
     expect(wrong.refused).toHaveLength(2);
     expect(run(DEMO, wrong.edit)).not.toBe(DEMO);
     expect(pasteRange(DEMO, 'nonsense', range)).toMatchObject({ edit: null, refused: { length: 4 } });
-    expect(clearRange(rangeOf(after, { property: 'family', state: 'rest' }, { property: 'size', state: 'current' }))).not.toBeNull();
+    expect(
+      clearRange(
+        rangeOf(after, { property: 'family', state: 'rest' }, { property: 'size', state: 'current' }),
+      ),
+    ).not.toBeNull();
     expect(clearRange([])).toBeNull();
   });
   test('a whole look goes to another slot as far as that one can wear it', () => {
-    const lookOf = (ref: { owner: string; slot: string }) => ownersOf(DEMO).get(ref.owner)?.look[ref.slot] ?? {};
-    const site = run(DEMO, copyLook(DEMO, { owner: 'menu-main', slot: 'link' }, 'all', { owner: 'book', slot: 'button' }, 'all', lookOf));
+    const lookOf = (ref: { owner: string; slot: string }) =>
+      ownersOf(DEMO).get(ref.owner)?.look[ref.slot] ?? {};
+    const site = run(
+      DEMO,
+      copyLook(
+        DEMO,
+        { owner: 'menu-main', slot: 'link' },
+        'all',
+        { owner: 'book', slot: 'button' },
+        'all',
+        lookOf,
+      ),
+    );
     const look = ownersOf(site).get('book')?.look['button']?.all;
     expect(look?.hover?.['all']?.fill).toEqual({ role: 'soft' });
     expect(look).not.toHaveProperty('current');
-    expect(copyLook(DEMO, { owner: 'menu-main', slot: 'link' }, 'all', { owner: 'gone', slot: 'x' }, 'all', lookOf)).toBeNull();
+    expect(
+      copyLook(
+        DEMO,
+        { owner: 'menu-main', slot: 'link' },
+        'all',
+        { owner: 'gone', slot: 'x' },
+        'all',
+        lookOf,
+      ),
+    ).toBeNull();
   });
 });
 
@@ -91,13 +149,23 @@ describe('moving parts', () => {
     expect(seen).toEqual(['middle 0', 'middle 1', 'end 0', 'end 1', 'end 2']);
   });
   const boxes: Box[] = [
-    { owner: 'row-main', left: 0, right: 1000, top: 0, bottom: 60 }, { owner: 'logo', left: 20, right: 120, top: 10, bottom: 50 }, { owner: 'menu-main', left: 300, right: 700, top: 10, bottom: 50 },
+    { owner: 'row-main', left: 0, right: 1000, top: 0, bottom: 60 },
+    { owner: 'logo', left: 20, right: 120, top: 10, bottom: 50 },
+    { owner: 'menu-main', left: 300, right: 700, top: 10, bottom: 50 },
     { owner: 'book', left: 880, right: 980, top: 10, bottom: 50 },
   ];
   test.each([
-    [30, { zone: 'start', index: 0 }], [110, { zone: 'start', index: 1 }], [200, { zone: 'start', index: 1 }], [320, { zone: 'middle', index: 0 }], [690, { zone: 'middle', index: 1 }], [740, { zone: 'middle', index: 1 }],
-    [800, { zone: 'end', index: 0 }], [990, { zone: 'end', index: 2 }],
-  ])('let go at %i px', (x, place) => { expect(dropAt(DEMO, DEMO_HEADER, boxes, x, 30)?.place).toEqual({ row: 'row-main', ...place }); });
+    [30, { zone: 'start', index: 0 }],
+    [110, { zone: 'start', index: 1 }],
+    [200, { zone: 'start', index: 1 }],
+    [320, { zone: 'middle', index: 0 }],
+    [690, { zone: 'middle', index: 1 }],
+    [740, { zone: 'middle', index: 1 }],
+    [800, { zone: 'end', index: 0 }],
+    [990, { zone: 'end', index: 2 }],
+  ])('let go at %i px', (x, place) => {
+    expect(dropAt(DEMO, DEMO_HEADER, boxes, x, 30)?.place).toEqual({ row: 'row-main', ...place });
+  });
   test('above and below the rows the nearest counts; without boxes nothing does', () => {
     expect(dropAt(DEMO, DEMO_HEADER, boxes, 30, -20)?.place.row).toBe('row-main');
     expect(dropAt(DEMO, DEMO_HEADER, boxes, 30, 500)?.place.row).toBe('row-main');
@@ -108,12 +176,19 @@ describe('moving parts', () => {
 describe('new parts', () => {
   test('every kind is offered once, and refused only where it would show nothing', () => {
     expect(new Set(NEW_PARTS.map((part) => part.kind)).size).toBe(10);
-    expect(NEW_PARTS.map((part) => refusePart(DEMO, part.kind)).filter((reason) => reason !== null)).toEqual([]);
+    expect(NEW_PARTS.map((part) => refusePart(DEMO, part.kind)).filter((reason) => reason !== null)).toEqual(
+      [],
+    );
     expect(refusePart({ ...DEMO, menus: [] }, 'menu')).toContain('no menu');
     expect(refusePart({ ...DEMO, pieces: [DEMO_HEADER] }, 'opener')).toContain('no panel');
   });
   test('the icons of networks are in the library', () => {
-    const library = JSON.parse(readFileSync(new URL('../../../../node_modules/@iconify-json/tabler/icons.json', import.meta.url), 'utf8')) as { icons: object };
+    const library = JSON.parse(
+      readFileSync(
+        new URL('../../../../node_modules/@iconify-json/tabler/icons.json', import.meta.url),
+        'utf8',
+      ),
+    ) as { icons: object };
     for (const network of NETWORKS) expect(library.icons).toHaveProperty([network.icon]);
   });
 });

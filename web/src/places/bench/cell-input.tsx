@@ -1,4 +1,14 @@
-import { formatValue, parseValue, property, STACKS, stepValue, TYPEFACES, type PropertyId, type Site, type Value } from '@hamaca/core';
+import {
+  formatValue,
+  parseValue,
+  property,
+  STACKS,
+  stepValue,
+  TYPEFACES,
+  type PropertyId,
+  type Site,
+  type Value,
+} from '@hamaca/core';
 import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { useSite, useSiteStore } from '../../state/open-site.tsx';
 import type { SheetCell } from './sheet-model.ts';
@@ -16,10 +26,14 @@ const stepSize = (event: KeyboardEvent) => (event.shiftKey ? 10 : event.altKey ?
 function suggestionsFor(site: Site, id: PropertyId): readonly string[] {
   const entry = property(id);
   switch (entry.kind) {
-    case 'colour': return [...site.palette.map((swatch) => swatch.name), ...Object.keys(site.roles), 'none'];
-    case 'family': return [...site.typefaces, ...TYPEFACES, ...STACKS, ...site.typeStyles].map((entry) => entry.name);
-    case 'choice': return Object.keys(entry.choices);
-    default: return [];
+    case 'colour':
+      return [...site.palette.map((swatch) => swatch.name), ...Object.keys(site.roles), 'none'];
+    case 'family':
+      return [...site.typefaces, ...TYPEFACES, ...STACKS, ...site.typeStyles].map((entry) => entry.name);
+    case 'choice':
+      return Object.keys(entry.choices);
+    default:
+      return [];
   }
 }
 
@@ -39,7 +53,8 @@ export function CellInput({ cell, start, onDone }: Props) {
     if (start === '') input.current?.select();
   }, [start]);
 
-  const asEdit = (value: Value) => ({ name: 'set-look', args: { cells: [{ ...cell.cell, value }] } }) as const;
+  const asEdit = (value: Value) =>
+    ({ name: 'set-look', args: { cells: [{ ...cell.cell, value }] } }) as const;
   const show = (typed: string) => {
     setText(typed);
     const parsed = parseValue(site, id, typed);
@@ -70,11 +85,15 @@ export function CellInput({ cell, start, onDone }: Props) {
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     event.stopPropagation();
     if (event.key === 'Enter') commit(true, false);
-    else if (event.key === 'Tab') { event.preventDefault(); commit(false, false); }
-    else if (event.key === 'Escape') cancel();
+    else if (event.key === 'Tab') {
+      event.preventDefault();
+      commit(false, false);
+    } else if (event.key === 'Escape') cancel();
     else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       const parsed = parseValue(site, id, text);
-      const stepped = parsed.ok ? stepValue(id, parsed.value, (event.key === 'ArrowUp' ? 1 : -1) * stepSize(event)) : null;
+      const stepped = parsed.ok
+        ? stepValue(id, parsed.value, (event.key === 'ArrowUp' ? 1 : -1) * stepSize(event))
+        : null;
       if (stepped === null) return;
       event.preventDefault();
       show(formatValue(site, stepped));
@@ -84,11 +103,37 @@ export function CellInput({ cell, start, onDone }: Props) {
 
   return (
     <>
-      <input ref={input} value={text} list={suggestions.length > 0 ? listId : undefined} aria-invalid={error !== null} aria-label={`${property(id).label}, ${cell.cell.state}`}
-        data-dirty="true" onChange={(event) => { show(event.target.value); }} onKeyDown={onKeyDown} onBlur={() => { commit(false, true); }}
-        className="absolute inset-0 w-full bg-white px-2 text-ink outline-2 -outline-offset-2 outline-ochre aria-invalid:outline-brick" />
-      {suggestions.length > 0 && <datalist id={listId}>{suggestions.map((name) => <option key={name} value={name} />)}</datalist>}
-      {error !== null && <span role="alert" className="absolute top-full left-0 z-30 w-max max-w-80 rounded-[3px] border border-brick bg-brick-wash px-2 py-1 text-small whitespace-normal text-brick">{error}</span>}
+      <input
+        ref={input}
+        value={text}
+        list={suggestions.length > 0 ? listId : undefined}
+        aria-invalid={error !== null}
+        aria-label={`${property(id).label}, ${cell.cell.state}`}
+        data-dirty="true"
+        onChange={(event) => {
+          show(event.target.value);
+        }}
+        onKeyDown={onKeyDown}
+        onBlur={() => {
+          commit(false, true);
+        }}
+        className="absolute inset-0 w-full bg-white px-2 text-ink outline-2 -outline-offset-2 outline-ochre aria-invalid:outline-brick"
+      />
+      {suggestions.length > 0 && (
+        <datalist id={listId}>
+          {suggestions.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+      )}
+      {error !== null && (
+        <span
+          role="alert"
+          className="absolute top-full left-0 z-30 w-max max-w-80 rounded-[3px] border border-brick bg-brick-wash px-2 py-1 text-small whitespace-normal text-brick"
+        >
+          {error}
+        </span>
+      )}
     </>
   );
 }

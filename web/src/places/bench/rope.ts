@@ -16,13 +16,20 @@ export interface RopePiece {
 }
 
 /** The rope between two posts, a path a segment: smooth where the row fits, toothed where it breaks. */
-export function drawRope(segments: readonly FitSegment[], toX: (width: number) => number, length: number): RopePiece[] {
+export function drawRope(
+  segments: readonly FitSegment[],
+  toX: (width: number) => number,
+  length: number,
+): RopePiece[] {
   return segments.map(({ from, to, fit }) => {
     const start = toX(from);
     const end = toX(to + 1);
     const step = fit === 'breaks' ? TOOTH : 12;
     const points: string[] = [];
-    for (let x = start, count = 0; x < end; x += step, count++) points.push(`${x.toFixed(1)} ${(ropeY(x / length) + (fit === 'breaks' ? (count % 2 === 0 ? -TOOTH_HEIGHT : TOOTH_HEIGHT) : 0)).toFixed(1)}`);
+    for (let x = start, count = 0; x < end; x += step, count++)
+      points.push(
+        `${x.toFixed(1)} ${(ropeY(x / length) + (fit === 'breaks' ? (count % 2 === 0 ? -TOOTH_HEIGHT : TOOTH_HEIGHT) : 0)).toFixed(1)}`,
+      );
     points.push(`${end.toFixed(1)} ${ropeY(end / length).toFixed(1)}`);
     return { fit, path: `M${points.join('L')}` };
   });

@@ -1,4 +1,15 @@
-import { acceptsValue, formatValue, parseValue, property, slotKind, type CellValue, type Edit, type LevelKey, type Site, type SlotRef } from '@hamaca/core';
+import {
+  acceptsValue,
+  formatValue,
+  parseValue,
+  property,
+  slotKind,
+  type CellValue,
+  type Edit,
+  type LevelKey,
+  type Site,
+  type SlotRef,
+} from '@hamaca/core';
 import type { SheetCell } from './sheet-model.ts';
 
 /*
@@ -14,7 +25,10 @@ export function rangeText(site: Site, range: readonly (readonly SheetCell[])[]):
 
 /** Takes away the values of their own that a range has; null where it has none. */
 export function clearRange(range: readonly (readonly SheetCell[])[]): Edit | null {
-  const cells = range.flat().filter((cell) => cell.own).map((cell): CellValue => ({ ...cell.cell, value: null }));
+  const cells = range
+    .flat()
+    .filter((cell) => cell.own)
+    .map((cell): CellValue => ({ ...cell.cell, value: null }));
   return cells.length > 0 ? setCells(cells) : null;
 }
 
@@ -29,7 +43,11 @@ export interface PastedRange {
  * range, one text every cell; what does not fit a cell is told and leaves it as it was.
  */
 export function pasteRange(site: Site, text: string, range: readonly (readonly SheetCell[])[]): PastedRange {
-  const lines = text.replace(/\r/g, '').replace(/\n$/, '').split('\n').map((line) => line.split('\t'));
+  const lines = text
+    .replace(/\r/g, '')
+    .replace(/\n$/, '')
+    .split('\n')
+    .map((line) => line.split('\t'));
   const refused: string[] = [];
   const cells: CellValue[] = [];
   range.forEach((row, y) => {
@@ -46,23 +64,51 @@ export function pasteRange(site: Site, text: string, range: readonly (readonly S
 }
 
 /** Puts everything one slot's look says at a level on another slot: what that one cannot wear is left out. */
-export function copyLook(site: Site, from: SlotRef, fromLevel: LevelKey, to: SlotRef, toLevel: LevelKey, lookOf: (ref: SlotRef) => object): Edit | null {
+export function copyLook(
+  site: Site,
+  from: SlotRef,
+  fromLevel: LevelKey,
+  to: SlotRef,
+  toLevel: LevelKey,
+  lookOf: (ref: SlotRef) => object,
+): Edit | null {
   const kind = slotKind(site, to);
   const target = lookOf(to) as Looks;
   const source = (lookOf(from) as Looks)[fromLevel] ?? {};
   if (!kind) return null;
-  const cleared = eachValue(target[toLevel] ?? {}).map(({ state, band, id }): CellValue => ({ ...to, property: id, level: toLevel, state, band, value: null }));
+  const cleared = eachValue(target[toLevel] ?? {}).map(({ state, band, id }): CellValue => ({
+    ...to,
+    property: id,
+    level: toLevel,
+    state,
+    band,
+    value: null,
+  }));
   const set = eachValue(source).flatMap(({ state, band, id, value }): CellValue[] => {
-    const fits = kind.states.includes(state) && kind.properties.includes(id) && acceptsValue(property(id), value);
+    const fits =
+      kind.states.includes(state) && kind.properties.includes(id) && acceptsValue(property(id), value);
     return fits ? [{ ...to, property: id, level: toLevel, state, band, value }] : [];
   });
   return cleared.length + set.length > 0 ? setCells([...cleared, ...set]) : null;
 }
 
-type Looks = Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, unknown>>>>>> | undefined>>;
-type Found = Pick<CellValue, 'state' | 'band'> & { readonly id: CellValue['property']; readonly value: NonNullable<CellValue['value']> };
+type Looks = Readonly<
+  Record<
+    string,
+    Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, unknown>>>>>> | undefined
+  >
+>;
+type Found = Pick<CellValue, 'state' | 'band'> & {
+  readonly id: CellValue['property'];
+  readonly value: NonNullable<CellValue['value']>;
+};
 
-function eachValue(states: Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, unknown>>>>>>): Found[] {
-  return Object.entries(states).flatMap(([state, bands]) => Object.entries(bands).flatMap(([band, values]) =>
-    Object.entries(values).map(([id, value]) => ({ state, band, id, value }) as Found)));
+function eachValue(
+  states: Readonly<Record<string, Readonly<Record<string, Readonly<Record<string, unknown>>>>>>,
+): Found[] {
+  return Object.entries(states).flatMap(([state, bands]) =>
+    Object.entries(bands).flatMap(([band, values]) =>
+      Object.entries(values).map(([id, value]) => ({ state, band, id, value }) as Found),
+    ),
+  );
 }

@@ -1,4 +1,15 @@
-import { ownersOf, sameAs, slotKind, slotName, slotsOf, wearsSlot, findPart, type LevelKey, type Site, type SlotRef } from '@hamaca/core';
+import {
+  ownersOf,
+  sameAs,
+  slotKind,
+  slotName,
+  slotsOf,
+  wearsSlot,
+  findPart,
+  type LevelKey,
+  type Site,
+  type SlotRef,
+} from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Button } from '../../controls/button.tsx';
@@ -8,18 +19,30 @@ import { benchStore, useBench } from './bench-state.ts';
 import { copyLook } from './sheet-edits.ts';
 import type { Sheet } from './sheet-model.ts';
 
-const LEVELS = [{ value: 'all', label: 'all levels' }, { value: '1', label: 'level 1' }, { value: '2', label: 'level 2' }, { value: '3', label: 'level 3' }] as const;
+const LEVELS = [
+  { value: 'all', label: 'all levels' },
+  { value: '1', label: 'level 1' },
+  { value: '2', label: 'level 2' },
+  { value: '3', label: 'level 3' },
+] as const;
 
 const isSame = (a: SlotRef, b: SlotRef) => a.owner === b.owner && a.slot === b.slot;
 
 /** Every slot that is there and wears something of what this one can. */
 function relatedSlots(site: Site, to: SlotRef): SlotRef[] {
   const wanted = new Set<string>(slotKind(site, to)?.properties ?? []);
-  return [...ownersOf(site).values()].flatMap((owner) => {
-    const part = findPart(site, owner.id);
-    return Object.entries(slotsOf(owner.kind)).filter(([slot, kind]) => (!part || wearsSlot(site, part, slot)) && kind.properties.filter((id) => wanted.has(id)).length > 2)
-      .map(([slot]): SlotRef => ({ owner: owner.id, slot }));
-  }).filter((ref) => !isSame(ref, to));
+  return [...ownersOf(site).values()]
+    .flatMap((owner) => {
+      const part = findPart(site, owner.id);
+      return Object.entries(slotsOf(owner.kind))
+        .filter(
+          ([slot, kind]) =>
+            (!part || wearsSlot(site, part, slot)) &&
+            kind.properties.filter((id) => wanted.has(id)).length > 2,
+        )
+        .map(([slot]): SlotRef => ({ owner: owner.id, slot }));
+    })
+    .filter((ref) => !isSame(ref, to));
 }
 
 /** Copies a look, puts a copied one here, or links this slot's look to another's. */
@@ -37,27 +60,101 @@ function LookMenu({ site }: { readonly site: Site }) {
     setShown(false);
   };
   const link = (to: SlotRef | null) => {
-    edit({ name: 'set-same-look', args: { owner: selected.owner, slot: selected.slot, as: to } }, to ? `Same look as ${slotName(site, to)}` : 'A look of its own');
+    edit(
+      { name: 'set-same-look', args: { owner: selected.owner, slot: selected.slot, as: to } },
+      to ? `Same look as ${slotName(site, to)}` : 'A look of its own',
+    );
     setShown(false);
   };
   const kind = slotKind(site, selected);
   const item = 'flex h-7 w-full items-center rounded-[2px] px-2 text-left hover:bg-ochre-wash';
   return (
     <Popover.Root open={shown} onOpenChange={setShown}>
-      <Popover.Trigger asChild><Button className="!h-6" tone="quiet">{as ? `same as ${slotName(site, as)}` : 'Whole look'} <span aria-hidden="true" className="text-ink-faint">▾</span></Button></Popover.Trigger>
+      <Popover.Trigger asChild>
+        <Button className="!h-6" tone="quiet">
+          {as ? `same as ${slotName(site, as)}` : 'Whole look'}{' '}
+          <span aria-hidden="true" className="text-ink-faint">
+            ▾
+          </span>
+        </Button>
+      </Popover.Trigger>
       <Popover.Portal>
-        <Popover.Content side="bottom" align="start" sideOffset={4} aria-label="Whole look" className="z-50 max-h-96 w-72 overflow-auto rounded-[3px] border border-rope bg-white p-1 text-bench">
-          <button type="button" className={item} onClick={() => { benchStore.setState({ copied: { slot: { owner: selected.owner, slot: selected.slot }, level: selected.level } }); setShown(false); }}>Copy this look</button>
-          {copied && slotKind(site, copied.slot) && !(isSame(copied.slot, selected) && copied.level === selected.level) && (
-            <button type="button" className={item} onClick={() => { put(copied.slot, copied.level); }}>Put here the look of {slotName(site, copied.slot)}{copied.level === 'all' ? '' : `, level ${copied.level}`}</button>
+        <Popover.Content
+          side="bottom"
+          align="start"
+          sideOffset={4}
+          aria-label="Whole look"
+          className="z-50 max-h-96 w-72 overflow-auto rounded-[3px] border border-rope bg-white p-1 text-bench"
+        >
+          <button
+            type="button"
+            className={item}
+            onClick={() => {
+              benchStore.setState({
+                copied: { slot: { owner: selected.owner, slot: selected.slot }, level: selected.level },
+              });
+              setShown(false);
+            }}
+          >
+            Copy this look
+          </button>
+          {copied &&
+            slotKind(site, copied.slot) &&
+            !(isSame(copied.slot, selected) && copied.level === selected.level) && (
+              <button
+                type="button"
+                className={item}
+                onClick={() => {
+                  put(copied.slot, copied.level);
+                }}
+              >
+                Put here the look of {slotName(site, copied.slot)}
+                {copied.level === 'all' ? '' : `, level ${copied.level}`}
+              </button>
+            )}
+          {kind &&
+            kind.levels.length > 1 &&
+            selected.level !== 'all' &&
+            kind.levels
+              .filter((level) => String(level) !== selected.level)
+              .map((level) => (
+                <button
+                  key={level}
+                  type="button"
+                  className={item}
+                  onClick={() => {
+                    put(selected, String(level) as LevelKey);
+                  }}
+                >
+                  Put here the look of level {level}
+                </button>
+              ))}
+          {as && (
+            <button
+              type="button"
+              className={item}
+              onClick={() => {
+                link(null);
+              }}
+            >
+              Go its own way again
+            </button>
           )}
-          {kind && kind.levels.length > 1 && selected.level !== 'all' && kind.levels.filter((level) => String(level) !== selected.level).map((level) => (
-            <button key={level} type="button" className={item} onClick={() => { put(selected, String(level) as LevelKey); }}>Put here the look of level {level}</button>
-          ))}
-          {as && <button type="button" className={item} onClick={() => { link(null); }}>Go its own way again</button>}
-          <p className="mt-1 border-t border-linen px-2 pt-1.5 pb-1 text-small text-ink-faint">Same as …, and follow it from now on</p>
+          <p className="mt-1 border-t border-linen px-2 pt-1.5 pb-1 text-small text-ink-faint">
+            Same as …, and follow it from now on
+          </p>
           {related.map((ref) => (
-            <button key={`${ref.owner} ${ref.slot}`} type="button" aria-pressed={as !== null && isSame(as, ref)} className={`${item} ${as && isSame(as, ref) ? 'font-semibold' : ''}`} onClick={() => { link(ref); }}>{slotName(site, ref)}</button>
+            <button
+              key={`${ref.owner} ${ref.slot}`}
+              type="button"
+              aria-pressed={as !== null && isSame(as, ref)}
+              className={`${item} ${as && isSame(as, ref) ? 'font-semibold' : ''}`}
+              onClick={() => {
+                link(ref);
+              }}
+            >
+              {slotName(site, ref)}
+            </button>
           ))}
         </Popover.Content>
       </Popover.Portal>
@@ -70,18 +167,51 @@ export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly sit
   const selected = useBench((state) => state.selected);
   const reach = useBench((state) => state.reach);
   const filter = useBench((state) => state.filter);
-  const reaches = [{ value: 'all', label: 'all widths' }, ...site.bands.slice(1).map((band) => ({ value: band.id, label: `${band.name} and narrower` }))];
+  const reaches = [
+    { value: 'all', label: 'all widths' },
+    ...site.bands.slice(1).map((band) => ({ value: band.id, label: `${band.name} and narrower` })),
+  ];
   return (
     <div className="flex min-h-9 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-twine px-3 py-1 text-bench">
       <h2 className="font-semibold">{sheet.kind.label}</h2>
       {sheet.kind.levels.length > 1 && (
-        <Choice label="Level" value={selected.level} options={LEVELS} onChange={(level) => { benchStore.setState({ selected: { ...selected, level: level as typeof selected.level, index: 0 } }); }} />
+        <Choice
+          label="Level"
+          value={selected.level}
+          options={LEVELS}
+          onChange={(level) => {
+            benchStore.setState({
+              selected: { ...selected, level: level as typeof selected.level, index: 0 },
+            });
+          }}
+        />
       )}
       <LookMenu site={site} />
-      <input type="search" aria-label="Find a property" placeholder="Find a property" value={filter} onChange={(event) => { benchStore.setState({ filter: event.target.value }); }}
-        onKeyDown={(event) => { if (event.key === 'Escape') { event.stopPropagation(); benchStore.setState({ filter: '' }); } }} className="field ml-auto !h-6 w-36 text-bench" />
+      <input
+        type="search"
+        aria-label="Find a property"
+        placeholder="Find a property"
+        value={filter}
+        onChange={(event) => {
+          benchStore.setState({ filter: event.target.value });
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            benchStore.setState({ filter: '' });
+          }
+        }}
+        className="field ml-auto !h-6 w-36 text-bench"
+      />
       <span className="text-small text-ink-faint">reach</span>
-      <Choice label="Reach" value={reaches.some((entry) => entry.value === reach) ? reach : 'all'} options={reaches} onChange={(value) => { benchStore.setState({ reach: value }); }} />
+      <Choice
+        label="Reach"
+        value={reaches.some((entry) => entry.value === reach) ? reach : 'all'}
+        options={reaches}
+        onChange={(value) => {
+          benchStore.setState({ reach: value });
+        }}
+      />
     </div>
   );
 }

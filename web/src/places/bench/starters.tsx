@@ -3,7 +3,9 @@ import { lazy, Suspense } from 'react';
 import { CommandButton } from '../../commands/command-button.tsx';
 import { useBench } from './bench-state.ts';
 
-const StartersDialog = lazy(async () => ({ default: (await import('./starters-dialog.tsx')).StartersDialog }));
+const StartersDialog = lazy(async () => ({
+  default: (await import('./starters-dialog.tsx')).StartersDialog,
+}));
 
 /** The way to the starting designs; they come only when they are asked for. */
 export function Starters({ site }: { readonly site: Site }) {
@@ -12,7 +14,11 @@ export function Starters({ site }: { readonly site: Site }) {
   return (
     <>
       <CommandButton id="bench-starters" label="Designs" />
-      {shown && header && <Suspense fallback={null}><StartersDialog site={site} header={header} /></Suspense>}
+      {shown && header && (
+        <Suspense fallback={null}>
+          <StartersDialog site={site} header={header} />
+        </Suspense>
+      )}
     </>
   );
 }

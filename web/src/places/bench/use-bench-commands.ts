@@ -4,7 +4,8 @@ import { useCommandActions } from '../../commands/use-commands.tsx';
 import { useEdit, useSiteState } from '../../state/open-site.tsx';
 import { benchStore, showStarters } from './bench-state.ts';
 
-const isTyping = (target: EventTarget | null) => target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');
 
 /** What the bench offers to the registry of commands, and the key that shows the kept version while it is held. */
 export function useBenchCommands(site: Site): void {
@@ -12,19 +13,42 @@ export function useBenchCommands(site: Site): void {
   const edit = useEdit();
   useEffect(() => {
     // The version a designer came with is the first one kept.
-    if (benchStore.getState().keptOf !== id) benchStore.setState({ kept: site, keptOf: id, compare: 'off', spread: false });
+    if (benchStore.getState().keptOf !== id)
+      benchStore.setState({ kept: site, keptOf: id, compare: 'off', spread: false });
   }, [site, id]);
-  const actions = useMemo(() => ({
-    'bench-spread': () => { benchStore.setState(({ spread }) => ({ spread: !spread })); },
-    'bench-compare': () => { benchStore.setState(({ compare }) => ({ compare: compare === 'beside' ? 'off' : 'beside', spread: false })); },
-    'bench-keep': () => { benchStore.setState({ kept: site }); },
-    'bench-starters': () => { showStarters(true); },
-    'bench-tie': () => {
-      const { width } = benchStore.getState();
-      edit({ name: 'add-band', args: { band: { id: uniqueName('band', idsOf(site)), name: `From ${width}`, min: width } } }, 'Add a breakpoint');
-    },
-    'bench-filter': () => { document.querySelector<HTMLElement>('[aria-label="Find a property"]')?.focus(); },
-  }), [site, edit]);
+  const actions = useMemo(
+    () => ({
+      'bench-spread': () => {
+        benchStore.setState(({ spread }) => ({ spread: !spread }));
+      },
+      'bench-compare': () => {
+        benchStore.setState(({ compare }) => ({
+          compare: compare === 'beside' ? 'off' : 'beside',
+          spread: false,
+        }));
+      },
+      'bench-keep': () => {
+        benchStore.setState({ kept: site });
+      },
+      'bench-starters': () => {
+        showStarters(true);
+      },
+      'bench-tie': () => {
+        const { width } = benchStore.getState();
+        edit(
+          {
+            name: 'add-band',
+            args: { band: { id: uniqueName('band', idsOf(site)), name: `From ${width}`, min: width } },
+          },
+          'Add a breakpoint',
+        );
+      },
+      'bench-filter': () => {
+        document.querySelector<HTMLElement>('[aria-label="Find a property"]')?.focus();
+      },
+    }),
+    [site, edit],
+  );
   useCommandActions(actions);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

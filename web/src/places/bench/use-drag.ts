@@ -41,8 +41,14 @@ export function useDrag(drag: Drag) {
       active.current = { element, pointer: event.pointerId, listen };
       window.addEventListener('keydown', listen, true);
     },
-    onPointerMove: (event: PointerEvent<HTMLElement>) => { if (active.current) latest.current.onMove(event); },
-    onPointerUp: () => { finish('onEnd'); },
-    onPointerCancel: () => { finish('onCancel'); },
+    onPointerMove: (event: PointerEvent<HTMLElement>) => {
+      if (active.current) latest.current.onMove(event);
+    },
+    onPointerUp: () => {
+      finish('onEnd');
+    },
+    onPointerCancel: () => {
+      finish('onCancel');
+    },
   };
 }

@@ -1,4 +1,14 @@
-import { bandAt, fitAt, fitLine, idsOf, uniqueName, type Fit, type Header, type Measurer, type Site } from '@hamaca/core';
+import {
+  bandAt,
+  fitAt,
+  fitLine,
+  idsOf,
+  uniqueName,
+  type Fit,
+  type Header,
+  type Measurer,
+  type Site,
+} from '@hamaca/core';
 import { useMemo, useRef, type KeyboardEvent } from 'react';
 import { Button } from '../../controls/button.tsx';
 import { useRoom } from '../../controls/use-room.ts';
@@ -18,13 +28,22 @@ const STROKES: Readonly<Record<Fit, { className: string; dash?: string; width: n
 };
 
 const FIT_WORDS: Readonly<Record<Fit, string>> = {
-  fits: 'the row fits', tight: 'the row is tight', breaks: 'the row does not fit on one line',
+  fits: 'the row fits',
+  tight: 'the row is tight',
+  breaks: 'the row does not fit on one line',
 };
 
 /** Steps of a slider's keys, in px; null for other keys. */
 function keyStep(event: KeyboardEvent): number | null {
   const size = event.shiftKey ? 10 : 1;
-  const steps: Readonly<Record<string, number>> = { ArrowLeft: -size, ArrowDown: -size, ArrowRight: size, ArrowUp: size, PageUp: 50, PageDown: -50 };
+  const steps: Readonly<Record<string, number>> = {
+    ArrowLeft: -size,
+    ArrowDown: -size,
+    ArrowRight: size,
+    ArrowUp: size,
+    PageUp: 50,
+    PageDown: -50,
+  };
   return steps[event.key] ?? null;
 }
 
@@ -56,68 +75,158 @@ export function WidthLine({ site, header, measure }: Props) {
   const length = room.width - 2 * MARGIN;
   const line = useMemo(() => fitLine(site, header, WIDTHS, measure), [site, header, measure]);
   const toX = (value: number) => ((value - WIDTHS.from) / (WIDTHS.to - WIDTHS.from)) * length;
-  const toWidth = (clientX: number) => WIDTHS.from + ((clientX - (ref.current?.getBoundingClientRect().left ?? 0) - MARGIN) / Math.max(1, length)) * (WIDTHS.to - WIDTHS.from);
+  const toWidth = (clientX: number) =>
+    WIDTHS.from +
+    ((clientX - (ref.current?.getBoundingClientRect().left ?? 0) - MARGIN) / Math.max(1, length)) *
+      (WIDTHS.to - WIDTHS.from);
   const rope = drawRope(line.segments, toX, length);
   const startWidth = useRef(width);
   const pointer = useDrag({
-    onMove: (event) => { setWidth(toWidth(event.clientX)); }, onEnd: () => { startWidth.current = width; }, onCancel: () => { setWidth(startWidth.current); },
+    onMove: (event) => {
+      setWidth(toWidth(event.clientX));
+    },
+    onEnd: () => {
+      startWidth.current = width;
+    },
+    onCancel: () => {
+      setWidth(startWidth.current);
+    },
   });
   const fit = fitAt(line, width);
   const knots = site.bands.slice(0, -1);
-  const moveKnot = (id: string, min: number) => { store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint'); };
+  const moveKnot = (id: string, min: number) => {
+    store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint');
+  };
   const unfolding = foldKnot(site, header);
   const tie = (at: number) => {
     const id = uniqueName('band', idsOf(site));
-    store.edit({ name: 'add-band', args: { band: { id, name: `From ${Math.round(at)}`, min: at } } }, 'Add a breakpoint');
+    store.edit(
+      { name: 'add-band', args: { band: { id, name: `From ${Math.round(at)}`, min: at } } },
+      'Add a breakpoint',
+    );
   };
   const suggested = line.safeBreakpoint;
-  const showSuggestion = suggested !== null && unfolding !== undefined && suggested !== unfolding.min && suggested > WIDTHS.from && suggested < WIDTHS.to;
+  const showSuggestion =
+    suggested !== null &&
+    unfolding !== undefined &&
+    suggested !== unfolding.min &&
+    suggested > WIDTHS.from &&
+    suggested < WIDTHS.to;
 
   return (
     <div className="flex items-stretch gap-4 border-b border-twine bg-cotton px-4 py-1">
       <div ref={ref} className="relative h-[52px] min-w-0 grow touch-none select-none" data-fit={fit}>
-        <svg width={length + 2 * MARGIN} height="52" className="absolute inset-0" aria-hidden="true"
-          onPointerDown={(event) => { setWidth(toWidth(event.clientX)); }} onDoubleClick={(event) => { tie(toWidth(event.clientX)); }}>
+        <svg
+          width={length + 2 * MARGIN}
+          height="52"
+          className="absolute inset-0"
+          aria-hidden="true"
+          onPointerDown={(event) => {
+            setWidth(toWidth(event.clientX));
+          }}
+          onDoubleClick={(event) => {
+            tie(toWidth(event.clientX));
+          }}
+        >
           <g transform={`translate(${MARGIN} 0)`}>
             {TICKS.map((tick) => (
               <g key={tick}>
                 <path d={`M${toX(tick)} 27v5`} className="stroke-rope" />
-                <text x={toX(tick)} y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">{tick}</text>
+                <text x={toX(tick)} y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">
+                  {tick}
+                </text>
               </g>
             ))}
             <path d={`M0 4v28M${length} 4v28`} className="stroke-ink" strokeWidth="3" strokeLinecap="round" />
-            <text x="0" y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">{WIDTHS.from}</text>
-            <text x={length} y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">{WIDTHS.to}</text>
+            <text x="0" y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">
+              {WIDTHS.from}
+            </text>
+            <text x={length} y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">
+              {WIDTHS.to}
+            </text>
             {rope.map((piece, index) => (
-              <path key={index} d={piece.path} fill="none" className={STROKES[piece.fit].className} strokeWidth={STROKES[piece.fit].width}
-                strokeDasharray={STROKES[piece.fit].dash} data-rope={piece.fit} />
+              <path
+                key={index}
+                d={piece.path}
+                fill="none"
+                className={STROKES[piece.fit].className}
+                strokeWidth={STROKES[piece.fit].width}
+                strokeDasharray={STROKES[piece.fit].dash}
+                data-rope={piece.fit}
+              />
             ))}
           </g>
         </svg>
         {showSuggestion && (
-          <button type="button" title={`From ${suggested} px the unfolded row fits with room to spare: move the breakpoint there`}
-            aria-label={`Take ${suggested} px as the breakpoint`} onClick={() => { moveKnot(unfolding.id, suggested); }}
-            style={{ left: MARGIN + clearOf(toX(suggested), toX(unfolding.min)) - 12, top: ropeY(toX(suggested) / length) - 12 }}
-            className="absolute grid size-6 place-items-center"><span className="size-3.5 rounded-full border-2 border-dashed border-reed bg-cotton" /></button>
+          <button
+            type="button"
+            title={`From ${suggested} px the unfolded row fits with room to spare: move the breakpoint there`}
+            aria-label={`Take ${suggested} px as the breakpoint`}
+            onClick={() => {
+              moveKnot(unfolding.id, suggested);
+            }}
+            style={{
+              left: MARGIN + clearOf(toX(suggested), toX(unfolding.min)) - 12,
+              top: ropeY(toX(suggested) / length) - 12,
+            }}
+            className="absolute grid size-6 place-items-center"
+          >
+            <span className="size-3.5 rounded-full border-2 border-dashed border-reed bg-cotton" />
+          </button>
         )}
         {knots.map((band) => (
-          <Knot key={band.id} min={band.min} name={band.name} x={MARGIN + toX(band.min)} y={ropeY(toX(band.min) / length)} toWidth={toWidth}
-            onPreview={(min) => { store.preview(min === null ? null : { name: 'set-band-start', args: { id: band.id, min } }); }} onMove={(min) => { moveKnot(band.id, min); }} onUntie={() => { store.edit({ name: 'remove-band', args: { id: band.id } }, 'Remove a breakpoint'); }} />
+          <Knot
+            key={band.id}
+            min={band.min}
+            name={band.name}
+            x={MARGIN + toX(band.min)}
+            y={ropeY(toX(band.min) / length)}
+            toWidth={toWidth}
+            onPreview={(min) => {
+              store.preview(min === null ? null : { name: 'set-band-start', args: { id: band.id, min } });
+            }}
+            onMove={(min) => {
+              moveKnot(band.id, min);
+            }}
+            onUntie={() => {
+              store.edit({ name: 'remove-band', args: { id: band.id } }, 'Remove a breakpoint');
+            }}
+          />
         ))}
-        <div role="slider" tabIndex={0} aria-label="Width of the stage" aria-valuemin={WIDTHS.from} aria-valuemax={WIDTHS.to} aria-valuenow={width}
-          aria-valuetext={`${width} px, ${FIT_WORDS[fit]}`} {...pointer}
+        <div
+          role="slider"
+          tabIndex={0}
+          aria-label="Width of the stage"
+          aria-valuemin={WIDTHS.from}
+          aria-valuemax={WIDTHS.to}
+          aria-valuenow={width}
+          aria-valuetext={`${width} px, ${FIT_WORDS[fit]}`}
+          {...pointer}
           onKeyDown={(event) => {
             const step = keyStep(event);
             if (step === null && event.key !== 'Home' && event.key !== 'End') return;
             event.preventDefault();
-            setWidth(event.key === 'Home' ? WIDTHS.from : event.key === 'End' ? WIDTHS.to : width + (step ?? 0));
+            setWidth(
+              event.key === 'Home' ? WIDTHS.from : event.key === 'End' ? WIDTHS.to : width + (step ?? 0),
+            );
           }}
-          style={{ left: MARGIN + toX(width) - 24 }} className="absolute top-[22px] z-10 w-12 cursor-ew-resize text-center text-small font-semibold tabular">
-          <svg viewBox="0 0 12 8" className="mx-auto h-2 w-3" aria-hidden="true"><path d="M6 0l6 8H0z" className="fill-ink" /></svg>
+          style={{ left: MARGIN + toX(width) - 24 }}
+          className="absolute top-[22px] z-10 w-12 cursor-ew-resize text-center text-small font-semibold tabular"
+        >
+          <svg viewBox="0 0 12 8" className="mx-auto h-2 w-3" aria-hidden="true">
+            <path d="M6 0l6 8H0z" className="fill-ink" />
+          </svg>
           <span className="rounded-[2px] bg-ink px-1 py-px text-white">{width}</span>
         </div>
       </div>
-      <Numbers line={line} band={bandAt(site, width)} width={width} unfolding={unfolding} suggested={showSuggestion ? suggested : null} onMove={moveKnot} />
+      <Numbers
+        line={line}
+        band={bandAt(site, width)}
+        width={width}
+        unfolding={unfolding}
+        suggested={showSuggestion ? suggested : null}
+        onMove={moveKnot}
+      />
     </div>
   );
 }
@@ -136,12 +245,29 @@ interface KnotProps {
 function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProps) {
   const latest = useRef<number | null>(null);
   const drag = useDrag({
-    onMove: (event) => { latest.current = Math.round(toWidth(event.clientX)); onPreview(latest.current); },
-    onEnd: () => { if (latest.current !== null) onMove(latest.current); latest.current = null; },
-    onCancel: () => { latest.current = null; onPreview(null); },
+    onMove: (event) => {
+      latest.current = Math.round(toWidth(event.clientX));
+      onPreview(latest.current);
+    },
+    onEnd: () => {
+      if (latest.current !== null) onMove(latest.current);
+      latest.current = null;
+    },
+    onCancel: () => {
+      latest.current = null;
+      onPreview(null);
+    },
   });
   return (
-    <div role="slider" tabIndex={0} aria-label={`Breakpoint where ${name} starts`} aria-valuemin={WIDTHS.from} aria-valuemax={WIDTHS.to} aria-valuenow={min} aria-valuetext={`${min} px`} {...drag}
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={`Breakpoint where ${name} starts`}
+      aria-valuemin={WIDTHS.from}
+      aria-valuemax={WIDTHS.to}
+      aria-valuenow={min}
+      aria-valuetext={`${min} px`}
+      {...drag}
       title={`${name} starts at ${min} px; drag, or use the arrow keys; Delete unties it`}
       onKeyDown={(event) => {
         const step = keyStep(event);
@@ -151,7 +277,9 @@ function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProp
         if (isUntied) onUntie();
         else onMove(min + (step ?? 0));
       }}
-      style={{ left: x - 12, top: y - 12 }} className="absolute grid size-6 cursor-ew-resize place-items-center rounded-full">
+      style={{ left: x - 12, top: y - 12 }}
+      className="absolute grid size-6 cursor-ew-resize place-items-center rounded-full"
+    >
       <span className="size-4 rounded-full border-[3px] border-cotton bg-ink outline-2 outline-ink" />
     </div>
   );
@@ -177,20 +305,38 @@ function Numbers({ line, band, width, unfolding, suggested, onMove }: NumbersPro
         <>
           <dt className="self-center text-ink-faint">unfolds from</dt>
           <dd className="flex items-center gap-1.5">
-            <TextField key={unfolding.id} aria-label="Breakpoint in px" value={String(unfolding.min)} className="!h-6 w-14 tabular"
+            <TextField
+              key={unfolding.id}
+              aria-label="Breakpoint in px"
+              value={String(unfolding.min)}
+              className="!h-6 w-14 tabular"
               onCommit={(text) => {
                 const min = Number(text);
-                if (!Number.isInteger(min) || min < 200 || min > 2400) return 'A whole number of px from 200 to 2400.';
+                if (!Number.isInteger(min) || min < 200 || min > 2400)
+                  return 'A whole number of px from 200 to 2400.';
                 onMove(unfolding.id, min);
                 return null;
-              }} /> px
-            {suggested !== null && <Button className="!h-6 !px-1.5 !text-small" title="The smallest breakpoint with 24 px to spare" onClick={() => { onMove(unfolding.id, suggested); }}>take {suggested}</Button>}
+              }}
+            />{' '}
+            px
+            {suggested !== null && (
+              <Button
+                className="!h-6 !px-1.5 !text-small"
+                title="The smallest breakpoint with 24 px to spare"
+                onClick={() => {
+                  onMove(unfolding.id, suggested);
+                }}
+              >
+                take {suggested}
+              </Button>
+            )}
           </dd>
         </>
       )}
       <dt className="text-ink-faint">row needs</dt>
       <dd data-testid="row-needs" className={left < 0 ? 'font-semibold text-brick' : ''}>
-        {extent?.certain === false ? 'about ' : ''}{needed} px · {left < 0 ? `${-left} px missing` : `${left} px left`}
+        {extent?.certain === false ? 'about ' : ''}
+        {needed} px · {left < 0 ? `${-left} px missing` : `${left} px left`}
       </dd>
     </dl>
   );

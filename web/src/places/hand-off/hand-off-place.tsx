@@ -29,15 +29,23 @@ function useGzip(text: string): number | null {
   const [size, setSize] = useState<number | null>(null);
   useEffect(() => {
     let current = true;
-    void gzipBytes(text).then((bytes) => { if (current) setSize(bytes); });
-    return () => { current = false; };
+    void gzipBytes(text).then((bytes) => {
+      if (current) setSize(bytes);
+    });
+    return () => {
+      current = false;
+    };
   }, [text]);
   return size;
 }
 
 function Weight({ text }: { readonly text: string }) {
   const gzip = useGzip(text);
-  return <span className="text-ink-faint tabular">{number.format(bytesOf(text))} B raw · {gzip === null ? '…' : number.format(gzip)} B gzip</span>;
+  return (
+    <span className="text-ink-faint tabular">
+      {number.format(bytesOf(text))} B raw · {gzip === null ? '…' : number.format(gzip)} B gzip
+    </span>
+  );
 }
 
 async function copy(text: string): Promise<void> {
@@ -49,15 +57,31 @@ async function copy(text: string): Promise<void> {
   }
 }
 
-function BlockTab({ block, chosen, onChoose }: { readonly block: Block; readonly chosen: boolean; readonly onChoose: () => void }) {
+function BlockTab({
+  block,
+  chosen,
+  onChoose,
+}: {
+  readonly block: Block;
+  readonly chosen: boolean;
+  readonly onChoose: () => void;
+}) {
   return (
-    <li className={`flex items-center gap-3 border-l-[3px] px-4 py-2.5 ${chosen ? 'border-ochre bg-white' : 'border-transparent'}`}>
+    <li
+      className={`flex items-center gap-3 border-l-[3px] px-4 py-2.5 ${chosen ? 'border-ochre bg-white' : 'border-transparent'}`}
+    >
       <button type="button" aria-pressed={chosen} onClick={onChoose} className="grow text-left">
-        <span className="block font-semibold">{block.title} <span className="font-mono text-small font-normal text-ink-soft">{block.name}</span></span>
+        <span className="block font-semibold">
+          {block.title} <span className="font-mono text-small font-normal text-ink-soft">{block.name}</span>
+        </span>
         <span className="block text-bench text-ink-soft">{block.where}</span>
-        <span className="block text-bench"><Weight text={block.text} /></span>
+        <span className="block text-bench">
+          <Weight text={block.text} />
+        </span>
       </button>
-      <Button onClick={() => void copy(block.text)} aria-label={`Copy ${block.title.toLowerCase()}`}>Copy</Button>
+      <Button onClick={() => void copy(block.text)} aria-label={`Copy ${block.title.toLowerCase()}`}>
+        Copy
+      </Button>
     </li>
   );
 }
@@ -70,37 +94,90 @@ export function HandOffPlace() {
   const fonts = useFonts(site);
   const header = findHeader(site);
   const [chosen, setChosen] = useState('menu.html');
-  const output = useMemo(() => (header && fonts ? compileHeader(site, header, { fonts: fonts.metrics }) : null), [site, header, fonts]);
-  if (!header) return <p className="m-8 text-ink-soft">This site has no header yet, so there is nothing to hand off.</p>;
+  const output = useMemo(
+    () => (header && fonts ? compileHeader(site, header, { fonts: fonts.metrics }) : null),
+    [site, header, fonts],
+  );
+  if (!header)
+    return <p className="m-8 text-ink-soft">This site has no header yet, so there is nothing to hand off.</p>;
   if (!output) return null;
   const blocks: Block[] = [
-    { name: 'menu.html', title: 'Markup', language: 'html', where: 'first thing in the page’s body', text: output.markup },
-    { name: 'menu.css', title: 'Stylesheet', language: 'css', where: 'in the head, before or after your own', text: output.stylesheet },
-    { name: 'menu.js', title: 'Script', language: 'javascript', where: 'with defer, in the head or at the end of the body', text: output.script },
+    {
+      name: 'menu.html',
+      title: 'Markup',
+      language: 'html',
+      where: 'first thing in the page’s body',
+      text: output.markup,
+    },
+    {
+      name: 'menu.css',
+      title: 'Stylesheet',
+      language: 'css',
+      where: 'in the head, before or after your own',
+      text: output.stylesheet,
+    },
+    {
+      name: 'menu.js',
+      title: 'Script',
+      language: 'javascript',
+      where: 'with defer, in the head or at the end of the body',
+      text: output.script,
+    },
   ];
   const shown = blocks.find((block) => block.name === chosen) ?? blocks[0];
   return (
     <main className="grid h-full grid-cols-[minmax(340px,400px)_1fr]">
       <section aria-label="Files" className="flex min-h-0 flex-col overflow-auto border-r border-twine">
         <ul className="border-b border-twine py-2">
-          {blocks.map((block) => <BlockTab key={block.name} block={block} chosen={block === shown} onChoose={() => { setChosen(block.name); }} />)}
+          {blocks.map((block) => (
+            <BlockTab
+              key={block.name}
+              block={block}
+              chosen={block === shown}
+              onChoose={() => {
+                setChosen(block.name);
+              }}
+            />
+          ))}
         </ul>
         <div className="grid gap-3 px-5 py-4 text-bench">
-          <p><span className="font-semibold">Stylesheet and script together</span><br /><Weight text={output.stylesheet + output.script} /></p>
+          <p>
+            <span className="font-semibold">Stylesheet and script together</span>
+            <br />
+            <Weight text={output.stylesheet + output.script} />
+          </p>
           <p className="text-ink-soft">
-            {output.typefaces.length > 0 ? `Typefaces: ${output.typefaces.map((typeface) => typeface.name).join(', ')}, in the zip with their licences.` : 'No typefaces to load.'} The
-            zip also holds an example page, design tokens and the site file.
+            {output.typefaces.length > 0
+              ? `Typefaces: ${output.typefaces.map((typeface) => typeface.name).join(', ')}, in the zip with their licences.`
+              : 'No typefaces to load.'}{' '}
+            The zip also holds an example page, design tokens and the site file.
           </p>
           <div className="flex flex-wrap items-center gap-2">
-            {saving === 'saved'
-              ? <a href={`/api/sites/${id}/hand-off.zip`} download className="inline-flex h-7 items-center rounded-[3px] border border-ink bg-ink px-2.5 text-white hover:bg-ink-soft">Download the zip</a>
-              : <Button tone="strong" disabled>Download the zip</Button>}
+            {saving === 'saved' ? (
+              <a
+                href={`/api/sites/${id}/hand-off.zip`}
+                download
+                className="inline-flex h-7 items-center rounded-[3px] border border-ink bg-ink px-2.5 text-white hover:bg-ink-soft"
+              >
+                Download the zip
+              </a>
+            ) : (
+              <Button tone="strong" disabled>
+                Download the zip
+              </Button>
+            )}
             <CommandButton id="save-file" tone="plain" />
           </div>
-          {saving !== 'saved' && <p className="text-ink-soft">The zip is made from the saved site; it can be had once everything is saved.</p>}
+          {saving !== 'saved' && (
+            <p className="text-ink-soft">
+              The zip is made from the saved site; it can be had once everything is saved.
+            </p>
+          )}
         </div>
       </section>
-      <section aria-label="Code" className="min-h-0 min-w-0">{shown && <Code code={shown.text} language={shown.language} label={`${shown.title} code`} />}</section>
+      <section aria-label="Code" className="min-h-0 min-w-0">
+        {shown && <Code code={shown.text} language={shown.language} label={`${shown.title} code`} />}
+      </section>
     </main>
   );
 }

@@ -1,4 +1,19 @@
-import { buildMenu, findIcon, findPage, guessLinkFormat, LINK_FORMATS, menuLines, printBranches, readBranches, topmostItems, walkMenu, type Icon, type NewItems, type Page, type Site } from '@hamaca/core';
+import {
+  buildMenu,
+  findIcon,
+  findPage,
+  guessLinkFormat,
+  LINK_FORMATS,
+  menuLines,
+  printBranches,
+  readBranches,
+  topmostItems,
+  walkMenu,
+  type Icon,
+  type NewItems,
+  type Page,
+  type Site,
+} from '@hamaca/core';
 
 /** The clipboard's name for branches of ours: they come back with everything they have. */
 const OWN_TYPE = 'application/x-hamaca-links';

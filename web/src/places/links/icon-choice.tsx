@@ -6,7 +6,18 @@ import { useEdit } from '../../state/open-site.tsx';
 export function IconChoice({ site, item }: { readonly site: Site; readonly item: MenuItem }) {
   const edit = useEdit();
   return (
-    <IconChooser site={site} current={item.icon === undefined ? null : findIcon(site, item.icon)}
-      onChoose={(icon) => { edit({ name: 'set-item', args: { id: item.id, fields: { icon: icon?.id ?? null }, icons: icon ? [icon] : [] } }, `Icon of “${item.label}”`); }} />
+    <IconChooser
+      site={site}
+      current={item.icon === undefined ? null : findIcon(site, item.icon)}
+      onChoose={(icon) => {
+        edit(
+          {
+            name: 'set-item',
+            args: { id: item.id, fields: { icon: icon?.id ?? null }, icons: icon ? [icon] : [] },
+          },
+          `Icon of “${item.label}”`,
+        );
+      }}
+    />
   );
 }

@@ -30,8 +30,20 @@ function Preview() {
   const { ref, room } = useRoom();
   const scale = Math.min(1, room.width / PREVIEW.width);
   return (
-    <div ref={ref} className="flex h-[104px] shrink-0 justify-center overflow-hidden border-b border-twine bg-surround">
-      {output && scene && ownersOf(shown).size > 0 && <Stage site={shown} output={output} scene={scene} label="The header with these links" scale={scale} {...PREVIEW} />}
+    <div
+      ref={ref}
+      className="flex h-[104px] shrink-0 justify-center overflow-hidden border-b border-twine bg-surround"
+    >
+      {output && scene && ownersOf(shown).size > 0 && (
+        <Stage
+          site={shown}
+          output={output}
+          scene={scene}
+          label="The header with these links"
+          scale={scale}
+          {...PREVIEW}
+        />
+      )}
     </div>
   );
 }
@@ -48,22 +60,51 @@ export function LinksPlace() {
   const [importing, setImporting] = useState(false);
   const menu = site.menus.find((entry) => entry.id === chosen) ?? site.menus[0] ?? null;
   const menuId = menu?.id ?? null;
-  const actions = useMemo(() => (menuId === null ? null : createOutlineActions(store, menuId)), [store, menuId]);
+  const actions = useMemo(
+    () => (menuId === null ? null : createOutlineActions(store, menuId)),
+    [store, menuId],
+  );
   const checked = useDeferredValue(site);
   const findings = useMemo(() => checkLinks(checked, fetched), [checked, fetched]);
   const byItem = useMemo(() => findingsByItem(findings), [findings]);
   const own = useMemo(() => findings.filter((finding) => finding.menu === menuId), [findings, menuId]);
-  useEffect(() => { enterSite(siteId); }, [siteId]);
+  useEffect(() => {
+    enterSite(siteId);
+  }, [siteId]);
   useOutlineDrag();
-  useCommandActions(useMemo(() => ({
-    'links-import': () => { setImporting(true); },
-    ...(actions ? {
-      'links-duplicate': actions.duplicate, 'links-remove': actions.remove, 'links-details': actions.toggleDetails,
-      'links-nest': () => { actions.step('in', 'label'); }, 'links-unnest': () => { actions.step('out', 'label'); },
-      'links-fold': () => { const { caret } = linksStore.getState(); if (caret !== null) actions.toggleFold(caret); },
-      'links-fold-all': () => { actions.foldAll(true); }, 'links-unfold-all': () => { actions.foldAll(false); },
-    } : {}),
-  }), [actions]));
+  useCommandActions(
+    useMemo(
+      () => ({
+        'links-import': () => {
+          setImporting(true);
+        },
+        ...(actions
+          ? {
+              'links-duplicate': actions.duplicate,
+              'links-remove': actions.remove,
+              'links-details': actions.toggleDetails,
+              'links-nest': () => {
+                actions.step('in', 'label');
+              },
+              'links-unnest': () => {
+                actions.step('out', 'label');
+              },
+              'links-fold': () => {
+                const { caret } = linksStore.getState();
+                if (caret !== null) actions.toggleFold(caret);
+              },
+              'links-fold-all': () => {
+                actions.foldAll(true);
+              },
+              'links-unfold-all': () => {
+                actions.foldAll(false);
+              },
+            }
+          : {}),
+      }),
+      [actions],
+    ),
+  );
 
   return (
     <main className="flex h-full min-h-0 flex-col">
@@ -77,28 +118,76 @@ export function LinksPlace() {
               <Outline key={menu.id} site={site} menu={menu} actions={actions} findings={byItem} />
               <div className="flex items-center gap-2 pt-2 text-small text-ink-faint">
                 <Button onClick={actions.addAtEnd}>Add a link</Button>
-                {selectedCount > 1 ? <span className="text-ink tabular">{selectedCount} lines taken: Tab nests, Alt ↑↓ moves, Delete removes, Ctrl+C copies them</span>
-                  : <span>Enter adds · Tab nests · Alt ↑↓ moves · Shift ↑↓ takes lines · → to the target · Alt+Enter for the rest</span>}
+                {selectedCount > 1 ? (
+                  <span className="text-ink tabular">
+                    {selectedCount} lines taken: Tab nests, Alt ↑↓ moves, Delete removes, Ctrl+C copies them
+                  </span>
+                ) : (
+                  <span>
+                    Enter adds · Tab nests · Alt ↑↓ moves · Shift ↑↓ takes lines · → to the target · Alt+Enter
+                    for the rest
+                  </span>
+                )}
               </div>
             </>
           ) : (
             <div className="p-6 text-bench text-ink-soft">
-              <p className="mb-3">This site has no menu yet. Start one and type its links, or bring links from a list, a page or a sitemap.</p>
-              <Button onClick={() => { setImporting(true); }}>Import links…</Button>
+              <p className="mb-3">
+                This site has no menu yet. Start one and type its links, or bring links from a list, a page or
+                a sitemap.
+              </p>
+              <Button
+                onClick={() => {
+                  setImporting(true);
+                }}
+              >
+                Import links…
+              </Button>
             </div>
           )}
         </div>
         <div className="flex min-h-0 flex-col">
-          <div role="tablist" aria-label="Beside the outline" className="mb-2 flex items-end gap-4 border-b border-twine text-bench">
-            {([['pages', 'Pages', site.pages.length], ['problems', 'Problems', own.length]] as const).map(([id, label, count]) => (
-              <button key={id} type="button" role="tab" aria-selected={pane === id} onClick={() => { linksStore.setState({ pane: id }); }}
-                className={`h-8 border-b-[3px] pt-[3px] ${pane === id ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`}>{label} <span className="font-normal text-ink-faint tabular">{count}</span></button>
+          <div
+            role="tablist"
+            aria-label="Beside the outline"
+            className="mb-2 flex items-end gap-4 border-b border-twine text-bench"
+          >
+            {(
+              [
+                ['pages', 'Pages', site.pages.length],
+                ['problems', 'Problems', own.length],
+              ] as const
+            ).map(([id, label, count]) => (
+              <button
+                key={id}
+                type="button"
+                role="tab"
+                aria-selected={pane === id}
+                onClick={() => {
+                  linksStore.setState({ pane: id });
+                }}
+                className={`h-8 border-b-[3px] pt-[3px] ${pane === id ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`}
+              >
+                {label} <span className="font-normal text-ink-faint tabular">{count}</span>
+              </button>
             ))}
           </div>
-          {pane === 'pages' ? <PagesPane site={site} actions={actions} /> : <ProblemsPane site={site} findings={own} />}
+          {pane === 'pages' ? (
+            <PagesPane site={site} actions={actions} />
+          ) : (
+            <ProblemsPane site={site} findings={own} />
+          )}
         </div>
       </div>
-      {importing && <ImportDialog site={site} menu={menu} onClose={() => { setImporting(false); }} />}
+      {importing && (
+        <ImportDialog
+          site={site}
+          menu={menu}
+          onClose={() => {
+            setImporting(false);
+          }}
+        />
+      )}
     </main>
   );
 }

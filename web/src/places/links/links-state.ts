@@ -35,7 +35,17 @@ export interface LinksState {
 }
 
 const FRESH: LinksState = {
-  site: '', menu: null, caret: null, wanted: null, selected: new Set(), anchor: null, folded: new Set(), open: null, pane: 'pages', drag: null, fetched: new Map(),
+  site: '',
+  menu: null,
+  caret: null,
+  wanted: null,
+  selected: new Set(),
+  anchor: null,
+  folded: new Set(),
+  open: null,
+  pane: 'pages',
+  drag: null,
+  fetched: new Map(),
 };
 
 export const linksStore = createStore<LinksState>(() => FRESH);
@@ -59,7 +69,10 @@ export function showLink(site: Site, id: string): void {
   const placed = itemsOf(site).get(id);
   if (!placed) return;
   linksStore.setState({ menu: placed.menu.id });
-  setFolded((folded) => { for (let parent = placed.parent; parent; parent = itemsOf(site).get(parent.id)?.parent ?? null) folded.delete(parent.id); });
+  setFolded((folded) => {
+    for (let parent = placed.parent; parent; parent = itemsOf(site).get(parent.id)?.parent ?? null)
+      folded.delete(parent.id);
+  });
   goToLine(id);
 }
 

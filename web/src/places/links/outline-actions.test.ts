@@ -13,7 +13,10 @@ function memoryStore() {
     getState: () => ({ site }),
     edit: (edit: Parameters<SiteStore['edit']>[0], label: string) => {
       const ran = runEdit(site, edit);
-      if (ran.ok && ran.value.patch.length > 0) { site = ran.value.site; steps.push(label); }
+      if (ran.ok && ran.value.patch.length > 0) {
+        site = ran.value.site;
+        steps.push(label);
+      }
       return ran.ok;
     },
   } as unknown as SiteStore;
@@ -23,17 +26,29 @@ function memoryStore() {
 const lines = (site: Site, menu = 'main') => {
   const found: string[] = [];
   const entry = site.menus.find(({ id }) => id === menu);
-  if (entry) walkMenu(entry, '', ({ item, depth }) => { found.push(`${'-'.repeat(depth - 1)}${item.label}`); });
+  if (entry)
+    walkMenu(entry, '', ({ item, depth }) => {
+      found.push(`${'-'.repeat(depth - 1)}${item.label}`);
+    });
   return found;
 };
-const idOf = (site: Site, label: string) => [...itemsOf(site).values()].find(({ item }) => item.label === label)?.item.id ?? '';
+const idOf = (site: Site, label: string) =>
+  [...itemsOf(site).values()].find(({ item }) => item.label === label)?.item.id ?? '';
 const start = () => {
   const memory = memoryStore();
-  return { ...memory, actions: createOutlineActions(memory.store, 'main'), at: (label: string) => { goToLine(idOf(memory.site(), label)); } };
+  return {
+    ...memory,
+    actions: createOutlineActions(memory.store, 'main'),
+    at: (label: string) => {
+      goToLine(idOf(memory.site(), label));
+    },
+  };
 };
 const caretLabel = (site: Site) => itemsOf(site).get(linksStore.getState().caret ?? '')?.item.label;
 
-beforeEach(() => { enterSite(`site-${Math.random()}`); });
+beforeEach(() => {
+  enterSite(`site-${Math.random()}`);
+});
 
 describe('adding', () => {
   test('a line goes behind the caret’s, or beneath an unfolded parent, and the caret with it', () => {
@@ -44,7 +59,11 @@ describe('adding', () => {
     expect(linksStore.getState().wanted).toMatchObject({ column: 'label' });
     at('Learn');
     actions.addAfterCaret();
-    expect(lines(site()).slice(lines(site()).indexOf('Learn')).slice(0, 3)).toEqual(['Learn', '-', '-School days']);
+    expect(lines(site()).slice(lines(site()).indexOf('Learn')).slice(0, 3)).toEqual([
+      'Learn',
+      '-',
+      '-School days',
+    ]);
     actions.addAtEnd();
     expect(lines(site()).at(-1)).toBe('');
     expect(steps).toEqual(['Add a link', 'Add a link', 'Add a link']);
@@ -52,7 +71,17 @@ describe('adding', () => {
   test('links from elsewhere are put in together and taken together', () => {
     const { actions, site, at } = start();
     at('Give');
-    actions.insert({ items: ['Donate', 'Adopt a nest'].map((label) => ({ id: label.slice(0, 3), label, target: { kind: 'none' }, children: [] })) }, 'Paste links');
+    actions.insert(
+      {
+        items: ['Donate', 'Adopt a nest'].map((label) => ({
+          id: label.slice(0, 3),
+          label,
+          target: { kind: 'none' },
+          children: [],
+        })),
+      },
+      'Paste links',
+    );
     expect(lines(site()).slice(-5)).toEqual(['-Give', '-Donate', '-Adopt a nest', 'News', 'Contact']);
     expect(actions.selectedIds()).toHaveLength(2);
     expect(caretLabel(site())).toBe('Donate');
@@ -62,10 +91,15 @@ describe('adding', () => {
 describe('taking several lines', () => {
   test('a range is what stands between anchor and caret, as it is seen', () => {
     const { actions, site, at } = start();
-    setFolded((folded) => { folded.add(idOf(site(), 'Visit')); });
+    setFolded((folded) => {
+      folded.add(idOf(site(), 'Visit'));
+    });
     at('Visit');
     selectTo(idOf(site(), 'Birds'), actions.visibleIds());
-    expect(actions.selectedIds().map((id) => itemsOf(site()).get(id)?.item.label)).toEqual(['Visit', 'Birds']);
+    expect(actions.selectedIds().map((id) => itemsOf(site()).get(id)?.item.label)).toEqual([
+      'Visit',
+      'Birds',
+    ]);
     actions.selectAll();
     expect(actions.selectedIds()).toHaveLength(22 - 7);
   });
@@ -84,7 +118,9 @@ describe('taking several lines', () => {
   });
   test('nesting unfolds the parent, so that what was nested is seen', () => {
     const { actions, site, at } = start();
-    setFolded((folded) => { folded.add(idOf(site(), 'Join in')); });
+    setFolded((folded) => {
+      folded.add(idOf(site(), 'Join in'));
+    });
     at('News');
     actions.step('in', 'label');
     expect(linksStore.getState().folded.has(idOf(site(), 'Join in'))).toBe(false);
@@ -95,7 +131,12 @@ describe('taking several lines', () => {
     at('Birds');
     selectTo(idOf(site(), 'Learn'), actions.visibleIds());
     actions.remove();
-    expect(lines(site()).filter((line) => !line.startsWith('-'))).toEqual(['Visit', 'Join in', 'News', 'Contact']);
+    expect(lines(site()).filter((line) => !line.startsWith('-'))).toEqual([
+      'Visit',
+      'Join in',
+      'News',
+      'Contact',
+    ]);
     expect(caretLabel(site())).toBe('Access for all');
     at('Contact');
     actions.remove();

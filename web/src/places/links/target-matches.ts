@@ -10,7 +10,11 @@ export interface TargetMatch {
 
 const MOST = 8;
 
-interface Entry { readonly words: string; readonly page: Page; readonly section: Page['sections'][number] | null }
+interface Entry {
+  readonly words: string;
+  readonly page: Page;
+  readonly section: Page['sections'][number] | null;
+}
 
 const entriesByPages = new WeakMap<readonly Page[], readonly Entry[]>();
 
@@ -20,7 +24,11 @@ function entriesOf(pages: readonly Page[]): readonly Entry[] {
   if (known) return known;
   const entries = pages.flatMap((page): Entry[] => [
     { words: `${page.title} ${page.path}`.toLowerCase(), page, section: null },
-    ...page.sections.map((section) => ({ words: `${page.title} ${section.title} ${page.path}#${section.id}`.toLowerCase(), page, section })),
+    ...page.sections.map((section) => ({
+      words: `${page.title} ${section.title} ${page.path}#${section.id}`.toLowerCase(),
+      page,
+      section,
+    })),
   ]);
   entriesByPages.set(pages, entries);
   return entries;
@@ -28,7 +36,11 @@ function entriesOf(pages: readonly Page[]): readonly Entry[] {
 
 /** Pages, sections and panels in which every typed word occurs; those that begin with the first one lead. */
 export function matchTargets(site: Site, typed: string): TargetMatch[] {
-  const words = typed.trim().toLowerCase().split(/\s+/).filter((word) => word !== '');
+  const words = typed
+    .trim()
+    .toLowerCase()
+    .split(/\s+/)
+    .filter((word) => word !== '');
   const [first = ''] = words;
   const leading: TargetMatch[] = [];
   const others: TargetMatch[] = [];
@@ -36,13 +48,26 @@ export function matchTargets(site: Site, typed: string): TargetMatch[] {
     if (leading.length >= MOST) break;
     if (!words.every((word) => text.includes(word)) || (section && words.length === 0)) continue;
     const match: TargetMatch = {
-      key: `${page.id}#${section?.id ?? ''}`, title: section ? `${page.title} › ${section.title || section.id}` : page.title,
-      detail: section ? `${page.path}#${section.id}` : page.path, target: { kind: 'page', page: page.id, ...(section ? { section: section.id } : {}) },
+      key: `${page.id}#${section?.id ?? ''}`,
+      title: section ? `${page.title} › ${section.title || section.id}` : page.title,
+      detail: section ? `${page.path}#${section.id}` : page.path,
+      target: { kind: 'page', page: page.id, ...(section ? { section: section.id } : {}) },
     };
     if (text.startsWith(first) || page.path.startsWith(first)) leading.push(match);
     else if (others.length < MOST) others.push(match);
   }
-  const panels = site.pieces.filter((piece) => piece.kind === 'panel' && words.length > 0 && words.every((word) => `opens ${piece.name}`.toLowerCase().includes(word)))
-    .map((piece): TargetMatch => ({ key: piece.id, title: `opens ${piece.name}`, detail: 'panel', target: { kind: 'panel', panel: piece.id } }));
+  const panels = site.pieces
+    .filter(
+      (piece) =>
+        piece.kind === 'panel' &&
+        words.length > 0 &&
+        words.every((word) => `opens ${piece.name}`.toLowerCase().includes(word)),
+    )
+    .map((piece): TargetMatch => ({
+      key: piece.id,
+      title: `opens ${piece.name}`,
+      detail: 'panel',
+      target: { kind: 'panel', panel: piece.id },
+    }));
   return [...panels, ...leading, ...others].slice(0, MOST);
 }

@@ -47,7 +47,21 @@ export function useLinkFetch(site: Site): LinkFetch {
       done++;
       setRunning({ done, of: addresses.length });
       linksStore.setState({ fetched: new Map(found) });
-    }).catch((error: unknown) => { if (!stop.signal.aborted) setFailure((error as Error).message); }).finally(() => { setRunning(null); });
+    })
+      .catch((error: unknown) => {
+        if (!stop.signal.aborted) setFailure((error as Error).message);
+      })
+      .finally(() => {
+        setRunning(null);
+      });
   };
-  return { running, failure, of: addresses.length, start, stop: () => { controller.current?.abort(); } };
+  return {
+    running,
+    failure,
+    of: addresses.length,
+    start,
+    stop: () => {
+      controller.current?.abort();
+    },
+  };
 }

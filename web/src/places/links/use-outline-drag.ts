@@ -18,7 +18,13 @@ function dropAt(x: number, y: number): Drop | null {
   if (y < box.top + EDGE) list.scrollBy(0, -14);
   if (y > box.bottom - EDGE) list.scrollBy(0, 14);
   const rows = [...list.querySelectorAll<HTMLElement>('[data-row]')];
-  const row = element?.closest<HTMLElement>('[data-row]') ?? rows.reduce<HTMLElement | null>((last, next) => (!last || next.getBoundingClientRect().top > last.getBoundingClientRect().top ? next : last), null);
+  const row =
+    element?.closest<HTMLElement>('[data-row]') ??
+    rows.reduce<HTMLElement | null>(
+      (last, next) =>
+        !last || next.getBoundingClientRect().top > last.getBoundingClientRect().top ? next : last,
+      null,
+    );
   const over = row?.dataset['row'];
   if (!row || over === undefined) return { menu: list.dataset['outline'] ?? '' };
   const line = (row.firstElementChild ?? row).getBoundingClientRect();
@@ -30,7 +36,13 @@ function dropAt(x: number, y: number): Drop | null {
 function placeOf(site: Site, drag: Drag, drop: Drop): ItemPlace | null {
   if ('menu' in drop) {
     const menu = site.menus.find((entry) => entry.id === drop.menu);
-    return menu ? { menu: menu.id, parent: null, index: menu.items.filter((item) => drag.kind === 'pages' || !drag.ids.includes(item.id)).length } : null;
+    return menu
+      ? {
+          menu: menu.id,
+          parent: null,
+          index: menu.items.filter((item) => drag.kind === 'pages' || !drag.ids.includes(item.id)).length,
+        }
+      : null;
   }
   return dropPlace(site, drag.kind === 'items' ? drag.ids : [], drop.over, drop.side);
 }
@@ -41,7 +53,9 @@ export function useOutlineDrag(): void {
   const dragging = useLinks((state) => state.drag !== null);
   useEffect(() => {
     if (!dragging) return;
-    const end = () => { linksStore.setState({ drag: null }); };
+    const end = () => {
+      linksStore.setState({ drag: null });
+    };
     const move = (event: PointerEvent) => {
       const { drag } = linksStore.getState();
       const { site } = store.getState();
@@ -56,10 +70,34 @@ export function useOutlineDrag(): void {
       end();
       if (!drag || !site || !place) return;
       const count = drag.ids.length;
-      if (drag.kind === 'items') store.edit({ name: 'move-items', args: { ids: drag.ids, place } }, count === 1 ? 'Move a link' : `Move ${count} links`);
-      else store.edit({ name: 'add-items', args: { place, items: rowLinks(drag.ids.map((id) => findPage(site, id)).filter((page) => page !== null).map((page) => ({ page, section: null }))) } }, `Add ${count === 1 ? 'a page' : `${count} pages`}`);
+      if (drag.kind === 'items')
+        store.edit(
+          { name: 'move-items', args: { ids: drag.ids, place } },
+          count === 1 ? 'Move a link' : `Move ${count} links`,
+        );
+      else
+        store.edit(
+          {
+            name: 'add-items',
+            args: {
+              place,
+              items: rowLinks(
+                drag.ids
+                  .map((id) => findPage(site, id))
+                  .filter((page) => page !== null)
+                  .map((page) => ({ page, section: null })),
+              ),
+            },
+          },
+          `Add ${count === 1 ? 'a page' : `${count} pages`}`,
+        );
     };
-    const key = (event: KeyboardEvent) => { if (event.key === 'Escape') { event.stopPropagation(); end(); } };
+    const key = (event: KeyboardEvent) => {
+      if (event.key === 'Escape') {
+        event.stopPropagation();
+        end();
+      }
+    };
     window.addEventListener('pointermove', move);
     window.addEventListener('pointerup', up);
     window.addEventListener('pointercancel', end);

@@ -1,4 +1,11 @@
-import { buildMenu, createPlainSite, parseSiteFile, SITE_ADDRESS, type Problem, type Site } from '@hamaca/core';
+import {
+  buildMenu,
+  createPlainSite,
+  parseSiteFile,
+  SITE_ADDRESS,
+  type Problem,
+  type Site,
+} from '@hamaca/core';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../controls/button.tsx';
@@ -10,7 +17,8 @@ import { useReadLinks } from '../../workers/use-read-links.ts';
 type LinkSource = 'outline' | 'html';
 
 const EXAMPLES: Readonly<Record<LinkSource, string>> = {
-  outline: 'Visit /visit/\n  Opening hours /visit/opening-hours/\n  Getting here /visit/getting-here/\nBirds /birds/\nContact mailto:hello@marisma.example',
+  outline:
+    'Visit /visit/\n  Opening hours /visit/opening-hours/\n  Getting here /visit/getting-here/\nBirds /birds/\nContact mailto:hello@marisma.example',
   html: '<nav>\n  <ul>\n    <li><a href="/visit/">Visit</a></li>\n  </ul>\n</nav>',
 };
 
@@ -18,7 +26,13 @@ function Problems({ title, problems }: { readonly title: string; readonly proble
   return (
     <div role="alert" className="mb-4 border-l-[3px] border-brick bg-brick-wash px-4 py-2 text-bench">
       <p className="font-semibold">{title}</p>
-      <ul>{problems.slice(0, 8).map((problem, index) => <li key={index} className="break-words">{problem.message}</li>)}</ul>
+      <ul>
+        {problems.slice(0, 8).map((problem, index) => (
+          <li key={index} className="break-words">
+            {problem.message}
+          </li>
+        ))}
+      </ul>
     </div>
   );
 }
@@ -67,41 +81,126 @@ export function NewSitePlace() {
       <main className="mx-auto flex min-h-0 w-full max-w-[1180px] grow flex-col px-6 py-6">
         <div className="mb-4 flex items-baseline justify-between">
           <h1 className="text-[22px] font-semibold">New site</h1>
-          <Button onClick={() => { file.current?.click(); }}>Open a site file…</Button>
-          <input ref={file} type="file" accept=".json,application/json" aria-label="Site file" className="sr-only" tabIndex={-1}
-            onChange={(event) => { void openFile(event.target.files?.[0]); event.target.value = ''; }} />
+          <Button
+            onClick={() => {
+              file.current?.click();
+            }}
+          >
+            Open a site file…
+          </Button>
+          <input
+            ref={file}
+            type="file"
+            accept=".json,application/json"
+            aria-label="Site file"
+            className="sr-only"
+            tabIndex={-1}
+            onChange={(event) => {
+              void openFile(event.target.files?.[0]);
+              event.target.value = '';
+            }}
+          />
         </div>
         {failure && <Problems {...failure} />}
-        <form className="grid min-h-0 grow grid-cols-2 gap-6" onSubmit={(event) => {
-          event.preventDefault();
-          if (ready) void create(createPlainSite({ name: name.trim(), url: url.trim(), menu: { items: built.items }, pages: built.pages }));
-        }}>
+        <form
+          className="grid min-h-0 grow grid-cols-2 gap-6"
+          onSubmit={(event) => {
+            event.preventDefault();
+            if (ready)
+              void create(
+                createPlainSite({
+                  name: name.trim(),
+                  url: url.trim(),
+                  menu: { items: built.items },
+                  pages: built.pages,
+                }),
+              );
+          }}
+        >
           <div className="flex min-h-0 flex-col gap-3">
-            <label className="grid gap-1 text-bench"><span className="font-semibold">Name</span>
-              <input className="field" value={name} maxLength={200} autoFocus placeholder="Marisma Laguna Reserve" onChange={(event) => { setName(event.target.value); }} />
+            <label className="grid gap-1 text-bench">
+              <span className="font-semibold">Name</span>
+              <input
+                className="field"
+                value={name}
+                maxLength={200}
+                autoFocus
+                placeholder="Marisma Laguna Reserve"
+                onChange={(event) => {
+                  setName(event.target.value);
+                }}
+              />
             </label>
-            <label className="grid gap-1 text-bench"><span className="font-semibold">Address <span className="font-normal text-ink-faint">if it has one</span></span>
-              <input className="field" value={url} placeholder="https://marisma.example" aria-invalid={!addressOk(url.trim())} onChange={(event) => { setUrl(event.target.value); }} />
-              {!addressOk(url.trim()) && <span role="alert" className="text-brick">An address starts with https:// or http://.</span>}
+            <label className="grid gap-1 text-bench">
+              <span className="font-semibold">
+                Address <span className="font-normal text-ink-faint">if it has one</span>
+              </span>
+              <input
+                className="field"
+                value={url}
+                placeholder="https://marisma.example"
+                aria-invalid={!addressOk(url.trim())}
+                onChange={(event) => {
+                  setUrl(event.target.value);
+                }}
+              />
+              {!addressOk(url.trim()) && (
+                <span role="alert" className="text-brick">
+                  An address starts with https:// or http://.
+                </span>
+              )}
             </label>
             <fieldset className="flex gap-2 text-bench">
               <legend className="mb-1 font-semibold">Its links</legend>
               {(['outline', 'html'] as const).map((kind) => (
-                <Button key={kind} pressed={from === kind} onClick={() => { setFrom(kind); }}>{kind === 'outline' ? 'Paste an outline' : 'Paste markup of a page'}</Button>
+                <Button
+                  key={kind}
+                  pressed={from === kind}
+                  onClick={() => {
+                    setFrom(kind);
+                  }}
+                >
+                  {kind === 'outline' ? 'Paste an outline' : 'Paste markup of a page'}
+                </Button>
               ))}
             </fieldset>
-            <p className="text-bench text-ink-soft">{from === 'outline'
-              ? 'One link a line, indented where it is nested; the target after the label if you have it.'
-              : 'The whole page or just its navigation. The main menu is looked for and read nested as it is.'}</p>
-            <textarea aria-label={from === 'outline' ? 'Outline of links' : 'Markup'} value={text} spellCheck={false} placeholder={EXAMPLES[from]} onChange={(event) => { setText(event.target.value); setChosen(null); }}
-              className="min-h-40 grow resize-none rounded-[3px] border border-twine bg-white p-3 font-mono text-[13px] leading-5 placeholder:text-ink-faint/70" />
+            <p className="text-bench text-ink-soft">
+              {from === 'outline'
+                ? 'One link a line, indented where it is nested; the target after the label if you have it.'
+                : 'The whole page or just its navigation. The main menu is looked for and read nested as it is.'}
+            </p>
+            <textarea
+              aria-label={from === 'outline' ? 'Outline of links' : 'Markup'}
+              value={text}
+              spellCheck={false}
+              placeholder={EXAMPLES[from]}
+              onChange={(event) => {
+                setText(event.target.value);
+                setChosen(null);
+              }}
+              className="min-h-40 grow resize-none rounded-[3px] border border-twine bg-white p-3 font-mono text-[13px] leading-5 placeholder:text-ink-faint/70"
+            />
             <div className="flex items-center gap-3">
-              <Button type="submit" tone="strong" disabled={!ready}>Create the site</Button>
-              <span className="text-bench text-ink-faint">{name.trim() === '' ? 'It needs a name.' : links.length === 0 ? 'It starts with an empty menu; links can be added later.' : `with ${links.length} links and ${built.pages.length} pages`}</span>
+              <Button type="submit" tone="strong" disabled={!ready}>
+                Create the site
+              </Button>
+              <span className="text-bench text-ink-faint">
+                {name.trim() === ''
+                  ? 'It needs a name.'
+                  : links.length === 0
+                    ? 'It starts with an empty menu; links can be added later.'
+                    : `with ${links.length} links and ${built.pages.length} pages`}
+              </span>
             </div>
           </div>
           <Understood links={links} notes={[...notes, ...built.notes]} busy={read.busy}>
-            {read.menus.length > 1 && <FoundMenus menus={read.menus} chosen={chosen ?? read.menus.findIndex((menu) => menu.main)} onChoose={setChosen} />}
+            {read.menus.length > 1 && (
+              <FoundMenus
+                menus={read.menus}
+                chosen={chosen ?? read.menus.findIndex((menu) => menu.main)}
+                onChoose={setChosen}
+              />
+            )}
           </Understood>
         </form>
       </main>

@@ -27,8 +27,23 @@ function LiveStrip({ site }: { readonly site: Site }) {
   const classes = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot)), [lit, site]);
   const scale = Math.min(1, Math.max(0.4, room.width / PAGE));
   return (
-    <div ref={ref} className="sticky top-0 z-20 flex shrink-0 justify-center border-b border-twine bg-surround px-3 py-2" style={{ height: SHOWN * scale + 17 }}>
-      {output && scene && room.width > 0 && <Stage site={site} output={output} scene={scene} label="Header" width={Math.max(PAGE, Math.floor(room.width / scale))} height={SHOWN} scale={scale} lit={classes} />}
+    <div
+      ref={ref}
+      className="sticky top-0 z-20 flex shrink-0 justify-center border-b border-twine bg-surround px-3 py-2"
+      style={{ height: SHOWN * scale + 17 }}
+    >
+      {output && scene && room.width > 0 && (
+        <Stage
+          site={site}
+          output={output}
+          scene={scene}
+          label="Header"
+          width={Math.max(PAGE, Math.floor(room.width / scale))}
+          height={SHOWN}
+          scale={scale}
+          lit={classes}
+        />
+      )}
     </div>
   );
 }
@@ -39,7 +54,9 @@ export function PalettePlace() {
   const [params] = useSearchParams();
   const asked = params.get('swatch');
   const [selected, setSelected] = useState<string | null>(asked);
-  const swatch = site.palette.some((entry) => entry.id === selected) ? selected : (site.palette[0]?.id ?? null);
+  const swatch = site.palette.some((entry) => entry.id === selected)
+    ? selected
+    : (site.palette[0]?.id ?? null);
   return (
     <main className="h-full overflow-auto">
       <LiveStrip site={site} />

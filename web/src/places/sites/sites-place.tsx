@@ -40,21 +40,43 @@ function OpenProblems({ id }: { readonly id: string }) {
   const { data } = useSWR(['site', id], () => fetchSite(id));
   const count = useMemo(() => (data ? checkLinks(data.site).length : null), [data]);
   if (count === null) return null;
-  return <Link to={`/sites/${id}/checks`} className="text-bench text-ink-faint tabular hover:underline">{count === 0 ? '✓ no open problems' : `${count} open ${count === 1 ? 'problem' : 'problems'}`}</Link>;
+  return (
+    <Link to={`/sites/${id}/checks`} className="text-bench text-ink-faint tabular hover:underline">
+      {count === 0 ? '✓ no open problems' : `${count} open ${count === 1 ? 'problem' : 'problems'}`}
+    </Link>
+  );
 }
 
 function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelete: () => void }) {
   return (
     <li className="w-[740px] max-w-full border border-twine bg-white">
-      <Link to={`/sites/${site.id}/bench/header`} aria-label={`Open ${site.name}`} className="block"><Miniature id={site.id} /></Link>
+      <Link to={`/sites/${site.id}/bench/header`} aria-label={`Open ${site.name}`} className="block">
+        <Miniature id={site.id} />
+      </Link>
       <div className="flex items-center gap-4 px-4 py-2.5">
-        <Link to={`/sites/${site.id}/bench/header`} className="font-semibold hover:underline">{site.name}</Link>
-        <span className="text-bench text-ink-faint tabular">last edit {dateFormat.format(new Date(site.updatedAt))}</span>
+        <Link to={`/sites/${site.id}/bench/header`} className="font-semibold hover:underline">
+          {site.name}
+        </Link>
+        <span className="text-bench text-ink-faint tabular">
+          last edit {dateFormat.format(new Date(site.updatedAt))}
+        </span>
         <OpenProblems id={site.id} />
         <span className="ml-auto flex gap-1">
-          <Link to={`/sites/${site.id}/links`} className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen">Links</Link>
-          <Link to={`/sites/${site.id}/hand-off`} className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen">Hand-off</Link>
-          <Button tone="quiet" onClick={onDelete}>Delete</Button>
+          <Link
+            to={`/sites/${site.id}/links`}
+            className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen"
+          >
+            Links
+          </Link>
+          <Link
+            to={`/sites/${site.id}/hand-off`}
+            className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen"
+          >
+            Hand-off
+          </Link>
+          <Button tone="quiet" onClick={onDelete}>
+            Delete
+          </Button>
         </span>
       </div>
     </li>
@@ -63,12 +85,25 @@ function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelet
 
 /** All sites, each drawn live. */
 export function SitesPlace() {
-  const { data: sites, error, mutate } = useSWR('sites', fetchSites, { refreshInterval: (latest) => (latest ? 0 : 3000) });
+  const {
+    data: sites,
+    error,
+    mutate,
+  } = useSWR('sites', fetchSites, { refreshInterval: (latest) => (latest ? 0 : 3000) });
   const navigate = useNavigate();
   const remove = async (site: SiteSummary) => {
     await deleteSite(site.id);
     await mutate();
-    notify({ tone: 'info', text: WORDS.deleted(site.name), action: { label: WORDS.restore, run: () => { void restoreSite(site.id).then(() => mutate()); } } });
+    notify({
+      tone: 'info',
+      text: WORDS.deleted(site.name),
+      action: {
+        label: WORDS.restore,
+        run: () => {
+          void restoreSite(site.id).then(() => mutate());
+        },
+      },
+    });
   };
   return (
     <div className="flex h-full flex-col">
@@ -77,12 +112,29 @@ export function SitesPlace() {
         <div className="mx-auto max-w-[1180px] px-6 py-8">
           <div className="mb-5 flex items-center gap-4">
             <h1 className="text-[22px] font-semibold">Sites</h1>
-            <Button tone="strong" onClick={() => { void navigate('/new'); }}>New site</Button>
+            <Button
+              tone="strong"
+              onClick={() => {
+                void navigate('/new');
+              }}
+            >
+              New site
+            </Button>
           </div>
-          {error !== undefined && sites === undefined && <p role="alert" className="text-brick">{WORDS.serverAway}</p>}
-          {sites?.length === 0 && <p className="text-ink-soft">No sites yet. Start one from an outline of its links or from its markup.</p>}
+          {error !== undefined && sites === undefined && (
+            <p role="alert" className="text-brick">
+              {WORDS.serverAway}
+            </p>
+          )}
+          {sites?.length === 0 && (
+            <p className="text-ink-soft">
+              No sites yet. Start one from an outline of its links or from its markup.
+            </p>
+          )}
           <ul className="flex flex-wrap gap-5">
-            {sites?.map((site) => <Card key={site.id} site={site} onDelete={() => void remove(site)} />)}
+            {sites?.map((site) => (
+              <Card key={site.id} site={site} onDelete={() => void remove(site)} />
+            ))}
           </ul>
         </div>
       </main>
