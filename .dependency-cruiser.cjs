@@ -1,32 +1,69 @@
-/** Arrows point one way: base; colour, text; document; migrate, load, edit, resolve, links; layout; compile; check; exchange, starters. */
+/**
+ * Arrows point one way. Inside core: base; colour, text, print; values; kinds/properties; model; kinds; migrate, load;
+ * resolve; links; edit, layout; output; check; formats, starters.
+ */
+const floor = ['base', 'colour', 'text', 'print', 'values', 'kinds/properties', 'model'];
 const below = {
   base: [],
   colour: ['base'],
   text: ['base'],
-  document: ['base', 'colour', 'text'],
+  print: ['base'],
+  values: ['base', 'colour', 'text'],
+  'kinds/properties': ['base', 'values'],
+  model: ['base', 'colour', 'text', 'values', 'kinds/properties'],
+  kinds: floor,
   migrate: ['base'],
-  load: ['base', 'document', 'migrate'],
-  links: ['base', 'document'],
-  resolve: ['base', 'colour', 'text', 'document'],
-  edit: ['base', 'colour', 'text', 'document', 'load', 'resolve', 'links'],
-  layout: ['base', 'colour', 'text', 'document', 'resolve', 'links'],
-  compile: ['base', 'colour', 'text', 'document', 'resolve', 'links', 'layout'],
-  check: ['base', 'colour', 'text', 'document', 'resolve', 'links', 'edit', 'layout', 'compile'],
-  exchange: ['base', 'colour', 'text', 'document', 'load', 'resolve', 'links', 'layout', 'compile'],
-  starters: ['base', 'document', 'migrate', 'edit'],
+  load: ['base', 'model', 'kinds', 'migrate'],
+  resolve: [...floor, 'kinds'],
+  links: ['base', 'values', 'model', 'kinds'],
+  edit: [...floor, 'kinds', 'load', 'resolve', 'links'],
+  layout: [...floor, 'kinds', 'resolve', 'links'],
+  output: [...floor, 'kinds', 'resolve', 'links', 'layout'],
+  check: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout', 'output'],
+  formats: [...floor, 'kinds', 'load', 'resolve', 'links', 'layout', 'output'],
+  starters: [...floor, 'kinds', 'migrate', 'edit'],
 };
 
 const layerRules = Object.entries(below).map(([layer, allowed]) => ({
-  name: `core-${layer}`,
+  name: `core-${layer.replace('/', '-')}`,
   severity: 'error',
   comment: `core/${layer} uses only ${allowed.join(', ') || 'nothing'} beneath it`,
-  from: { path: `^core/src/${layer}/`, pathNot: '\\.test\\.ts$' },
+  from: {
+    path: `^core/src/${layer}/`,
+    pathNot: layer === 'kinds' ? '\\.test\\.ts$|^core/src/kinds/properties/' : '\\.test\\.ts$',
+  },
   to: { path: '^core/src/', pathNot: `^core/src/(${[layer, ...allowed].join('|')})/` },
 }));
+
+/** Inside web: places stand beside one another; everything they share lies beneath them. */
+const webRules = [
+  {
+    name: 'web-places-apart',
+    severity: 'error',
+    comment: 'a place imports no other place',
+    from: { path: '^web/src/places/([^/]+)/' },
+    to: { path: '^web/src/places/', pathNot: '^web/src/places/$1/' },
+  },
+  {
+    name: 'web-floor',
+    severity: 'error',
+    comment: 'stores, media and words know nothing of the interface',
+    from: { path: '^web/src/(store|media|words)/' },
+    to: { path: '^web/src/(app|ui|stage|places)/' },
+  },
+  {
+    name: 'web-shared',
+    severity: 'error',
+    comment: 'controls and the stage know no place',
+    from: { path: '^web/src/(ui|stage|workers)/' },
+    to: { path: '^web/src/places/' },
+  },
+];
 
 module.exports = {
   forbidden: [
     ...layerRules,
+    ...webRules,
     { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'core-is-alone',

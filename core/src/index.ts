@@ -21,21 +21,21 @@ export {
   type Stack,
   type Typeface,
 } from './text/typefaces.ts';
-export { PART_LABELS, SLOTS, slotsOf, type OwnerKind } from './document/catalogue.ts';
-export { LIMITS } from './document/limits.ts';
-export type { BandKey, Cell, Look, SlotLook, SlotRef, Values } from './document/look.ts';
-export type { Part, PartKindName } from './document/part.ts';
-export { createButton, type Button } from './document/parts/button.ts';
-export { createImage, type Image } from './document/parts/image.ts';
-export { createLogo, type Logo } from './document/parts/logo.ts';
-export { createMenuPart, type MenuPart } from './document/parts/menu.ts';
-export { createOpener, type Opener } from './document/parts/opener.ts';
-export { createRule, type Rule } from './document/parts/rule.ts';
-export { createSearch, type Search } from './document/parts/search.ts';
-export { createShortcut, type Shortcut } from './document/parts/shortcut.ts';
-export { createSocial, SOCIAL_COLOURS, type Social, type SocialLink } from './document/parts/social.ts';
-export { createText, type Text, type TextEntry } from './document/parts/text.ts';
-export type { Piece } from './document/piece.ts';
+export { PART_LABELS, SLOTS, slotsOf, type OwnerKind } from './kinds/catalogue.ts';
+export { LIMITS } from './model/limits.ts';
+export type { BandKey, Cell, Look, SlotLook, SlotRef, Values } from './model/look.ts';
+export type { Part, PartKindName } from './kinds/part.ts';
+export { createButton, type Button } from './kinds/parts/button.ts';
+export { createImage, type Image } from './kinds/parts/image.ts';
+export { createLogo, type Logo } from './kinds/parts/logo.ts';
+export { createMenuPart, type MenuPart } from './kinds/parts/menu.ts';
+export { createOpener, type Opener } from './kinds/parts/opener.ts';
+export { createRule, type Rule } from './kinds/parts/rule.ts';
+export { createSearch, type Search } from './kinds/parts/search.ts';
+export { createShortcut, type Shortcut } from './kinds/parts/shortcut.ts';
+export { createSocial, SOCIAL_COLOURS, type Social, type SocialLink } from './kinds/parts/social.ts';
+export { createText, type Text, type TextEntry } from './kinds/parts/text.ts';
+export type { Piece } from './kinds/piece.ts';
 export {
   ARRANGEMENT_IDS,
   ARRANGEMENTS,
@@ -45,8 +45,8 @@ export {
   type Header,
   type Row,
   type Zone,
-} from './document/pieces/header.ts';
-export type { Panel } from './document/pieces/panel.ts';
+} from './kinds/pieces/header.ts';
+export type { Panel } from './kinds/pieces/panel.ts';
 export {
   FOCUS_RING,
   PROPERTIES,
@@ -56,25 +56,19 @@ export {
   type Property,
   type PropertyGroup,
   type PropertyId,
-} from './document/properties.ts';
-export { acceptsValue, allowedValue } from './document/accepts.ts';
-export { isCleanSvg } from './document/clean-svg.ts';
-export type { Band, Icon, Menu, Page, Scene, Section, Site, TypeStyle } from './document/site.ts';
+} from './kinds/properties/properties.ts';
+export { acceptsValue, allowedValue } from './values/accepts.ts';
+export { isCleanSvg } from './model/clean-svg.ts';
+export type { Band, Icon, Menu, Page, Scene, Section, Site, TypeStyle } from './model/site.ts';
 export {
   ITEM_ROLES,
   type ItemField,
   type ItemFields,
   type ItemRole,
   type MenuItem,
-} from './document/menu-item.ts';
-export {
-  DERIVATIONS,
-  isDerived,
-  type Derivation,
-  type DerivedSwatch,
-  type Swatch,
-} from './document/swatch.ts';
-export type { SlotKind } from './document/slot.ts';
+} from './model/menu-item.ts';
+export { DERIVATIONS, isDerived, type Derivation, type DerivedSwatch, type Swatch } from './model/swatch.ts';
+export type { SlotKind } from './model/slot.ts';
 export {
   LEVELS,
   levelCount,
@@ -84,11 +78,11 @@ export {
   type Level,
   type LevelKey,
   type State,
-} from './document/states.ts';
-export { NO_TARGET, type Target } from './document/target.ts';
-export { TOKENS } from './document/faults.ts';
-export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS } from './document/url.ts';
-export { readLength, toPixels, type LengthValue } from './document/length.ts';
+} from './model/states.ts';
+export { NO_TARGET, type Target } from './model/target.ts';
+export { TOKENS } from './model/faults.ts';
+export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS } from './model/url.ts';
+export { readLength, toPixels, type LengthValue } from './values/length.ts';
 export {
   coloursIn,
   isColourValue,
@@ -102,7 +96,7 @@ export {
   type Shadow,
   type ShadowValue,
   type Value,
-} from './document/values.ts';
+} from './values/values.ts';
 export {
   findHeader,
   findIcon,
@@ -125,9 +119,9 @@ export {
   type Owner,
   type PlacedItem,
   type Placement,
-} from './document/walk.ts';
-export { LANDSCAPE } from './document/scene.ts';
-export { wearsSlot } from './document/worn.ts';
+} from './kinds/walk.ts';
+export { LANDSCAPE } from './model/scene.ts';
+export { wearsSlot } from './kinds/worn.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
 export { printSiteFile } from './load/print-site.ts';
@@ -190,13 +184,13 @@ export {
   type FitLine,
   type FitSegment,
 } from './layout/fit.ts';
-export { checkLinks, checkTypedLabel, shownDepth, unreachedPages } from './check/check-links.ts';
+export { checkLinks, checkTypedLabel, shownDepth, unreachedPages } from './check/links/check-links.ts';
 export type { FetchedLink, Finding, Fix, Outcome } from './check/finding.ts';
-export { LINK_RULES, RULE_LABELS } from './check/link-rules.ts';
-export { compileHeader, type Compiled } from './compile/compile.ts';
-export type { CompileOptions } from './compile/context.ts';
-export { headerNames, type Names } from './compile/names.ts';
-export { handOffFiles, type HandOffFile } from './exchange/hand-off.ts';
+export { LINK_RULES, RULE_LABELS } from './check/links/link-rules.ts';
+export { compileHeader, type Compiled } from './output/compile.ts';
+export type { CompileOptions } from './output/context.ts';
+export { headerNames, type Names } from './output/names.ts';
+export { handOffFiles, type HandOffFile } from './formats/archive/hand-off.ts';
 export {
   KIND_WORDS,
   readHtmlLinks,
@@ -204,14 +198,14 @@ export {
   type FoundMenu,
   type MenuKind,
   type MenuPlace,
-} from './exchange/html-menus.ts';
+} from './formats/links/html-menus.ts';
 export {
   LINK_FORMAT_NAMES,
   LINK_FORMATS,
   guessLinkFormat,
   type LinkFormat,
   type LinkFormatName,
-} from './exchange/link-formats.ts';
+} from './formats/links/link-formats.ts';
 export {
   asSwatches,
   printPaletteCss,
@@ -219,11 +213,17 @@ export {
   readPalette,
   type NamedColour,
   type ReadPalette,
-} from './exchange/palette-files.ts';
-export { printDesignTokens } from './exchange/design-tokens.ts';
-export { printBranches, readBranches } from './exchange/branches.ts';
-export { sniffEncoding } from './exchange/encoding.ts';
-export { commonFolder, filePages, pathOfFile, readPageFacts, type PageFacts } from './exchange/page-facts.ts';
+} from './formats/palette/palette-files.ts';
+export { printDesignTokens } from './formats/palette/design-tokens.ts';
+export { printBranches, readBranches } from './formats/links/branches.ts';
+export { sniffEncoding } from './formats/pages/encoding.ts';
+export {
+  commonFolder,
+  filePages,
+  pathOfFile,
+  readPageFacts,
+  type PageFacts,
+} from './formats/pages/page-facts.ts';
 export {
   isGzip,
   isZip,
@@ -233,10 +233,10 @@ export {
   UNPACK_LIMITS,
   type Archive,
   type ArchiveFile,
-} from './exchange/unpack.ts';
-export { printLines, printOutline, readOutline } from './exchange/outline.ts';
-export { readSitemap, sitemapPages, type ReadSitemap } from './exchange/sitemap.ts';
-export { zipFiles } from './exchange/zip.ts';
+} from './formats/pages/unpack.ts';
+export { printLines, printOutline, readOutline } from './formats/links/outline.ts';
+export { readSitemap, sitemapPages, type ReadSitemap } from './formats/pages/sitemap.ts';
+export { zipFiles } from './formats/archive/zip.ts';
 export { applyStarter } from './starters/apply.ts';
 export { STARTERS } from './starters/designs.ts';
 export { STARTER_TAGS, type Starter, type StarterTag } from './starters/starter.ts';

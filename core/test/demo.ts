@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { parseSiteFile } from '../src/load/load-site.ts';
-import type { Site } from '../src/document/site.ts';
-import { findHeader } from '../src/document/walk.ts';
-import type { Header } from '../src/document/pieces/header.ts';
+import type { Site } from '../src/model/site.ts';
+import { findHeader } from '../src/kinds/walk.ts';
+import type { Header } from '../src/kinds/pieces/header.ts';
 import type { FontMetrics } from '../src/text/font-table.ts';
 import { createMeasurer } from '../src/text/measure.ts';
 import { TYPEFACES } from '../src/text/typefaces.ts';

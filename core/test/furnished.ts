@@ -1,11 +1,11 @@
 /* eslint-disable @typescript-eslint/no-explicit-any -- a raw document is changed */
-import { createImage } from '../src/document/parts/image.ts';
-import { createRule } from '../src/document/parts/rule.ts';
-import { createSearch } from '../src/document/parts/search.ts';
-import { createShortcut } from '../src/document/parts/shortcut.ts';
-import { createSocial } from '../src/document/parts/social.ts';
-import { createText } from '../src/document/parts/text.ts';
-import { createRow } from '../src/document/pieces/header.ts';
+import { createImage } from '../src/kinds/parts/image.ts';
+import { createRule } from '../src/kinds/parts/rule.ts';
+import { createSearch } from '../src/kinds/parts/search.ts';
+import { createShortcut } from '../src/kinds/parts/shortcut.ts';
+import { createSocial } from '../src/kinds/parts/social.ts';
+import { createText } from '../src/kinds/parts/text.ts';
+import { createRow } from '../src/kinds/pieces/header.ts';
 
 export const REED =
   '<svg viewBox="0 0 24 24"><path fill="none" stroke="currentColor" stroke-width="2" d="M6 20V6m6 14V3m6 17V9"/></svg>';

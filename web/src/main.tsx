@@ -1,9 +1,9 @@
 import { StrictMode, Suspense, lazy } from 'react';
 import { createRoot } from 'react-dom/client';
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router';
-import { CommandsProvider } from './commands/use-commands.tsx';
-import { Notices } from './shell/notices.tsx';
-import { SiteFrame } from './shell/site-frame.tsx';
+import { CommandsProvider } from './app/commands/use-commands.tsx';
+import { Notices } from './app/notices.tsx';
+import { SiteFrame } from './app/site-frame.tsx';
 import './theme.css';
 
 const SitesPlace = lazy(async () => ({

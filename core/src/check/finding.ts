@@ -1,6 +1,6 @@
 import type { Edit } from '../edit/operations.ts';
-import type { Menu, Site } from '../document/site.ts';
-import type { PlacedItem } from '../document/walk.ts';
+import type { Menu, Site } from '../model/site.ts';
+import type { PlacedItem } from '../kinds/walk.ts';
 
 /** How a check came out where it did not pass: it fails, it should be looked at, or it cannot be known. */
 export type Outcome = 'fail' | 'look' | 'unknown';

@@ -1,5 +1,5 @@
 import { fail, succeed, type Result } from '../base/result.ts';
-import type { Site } from '../document/site.ts';
+import type { Site } from '../model/site.ts';
 import { loadSite } from '../load/load-site.ts';
 import { applyPatch, type JsonPatch } from './json-patch.ts';
 import type { RanEdit } from './operations.ts';

@@ -1,5 +1,5 @@
 import { type Result } from '../base/result.ts';
-import type { Site } from '../document/site.ts';
+import type { Site } from '../model/site.ts';
 import { applyPatch, type JsonPatch, type PatchOperation } from './json-patch.ts';
 
 /** A patch under construction: each operation is applied at once, so that the next one sees its result. */

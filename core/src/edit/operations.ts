@@ -1,5 +1,5 @@
 import { succeed, type Result } from '../base/result.ts';
-import type { Site } from '../document/site.ts';
+import type { Site } from '../model/site.ts';
 import type { EditOperation } from './draft.ts';
 import { applyPatch, type JsonPatch } from './json-patch.ts';
 import { setDesign } from './operations/design.ts';

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
-import type { Site } from '../document/site.ts';
-import { createRow } from '../document/pieces/header.ts';
-import { createText } from '../document/parts/text.ts';
-import { findHeader, headerParts } from '../document/walk.ts';
+import type { Site } from '../model/site.ts';
+import { createRow } from '../kinds/pieces/header.ts';
+import { createText } from '../kinds/parts/text.ts';
+import { findHeader, headerParts } from '../kinds/walk.ts';
 import { resolve } from '../resolve/resolve.ts';
 import { runEdit, type Edit } from './operations.ts';
 

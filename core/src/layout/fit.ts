@@ -1,11 +1,11 @@
-import { ZONES, type Header, type Row, type Zone } from '../document/pieces/header.ts';
-import type { Site } from '../document/site.ts';
-import { isLength, toPixels } from '../document/length.ts';
+import { ZONES, type Header, type Row, type Zone } from '../kinds/pieces/header.ts';
+import type { Site } from '../model/site.ts';
+import { isLength, toPixels } from '../values/length.ts';
 import { foldingPanel } from '../resolve/backdrop.ts';
 import { bandEnd, resolve } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
 import { partExtent, sumExtents, widthOf, type Extent } from './part-width.ts';
-import type { Part } from '../document/part.ts';
+import type { Part } from '../kinds/part.ts';
 
 /** Room below which a row is called tight, in px: what a longer translation or a wider fallback face may take. */
 export const TIGHT_ROOM = 24;

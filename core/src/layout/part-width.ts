@@ -1,15 +1,15 @@
-import type { MenuPart } from '../document/parts/menu.ts';
-import type { Part } from '../document/part.ts';
-import type { Image } from '../document/parts/image.ts';
-import type { Logo } from '../document/parts/logo.ts';
-import type { Search } from '../document/parts/search.ts';
-import type { Text } from '../document/parts/text.ts';
-import type { PropertyId } from '../document/properties.ts';
-import type { Site } from '../document/site.ts';
-import type { Level, State } from '../document/states.ts';
-import { isLength, toPixels } from '../document/length.ts';
-import type { MenuItem } from '../document/menu-item.ts';
-import { shownItems } from '../document/walk.ts';
+import type { MenuPart } from '../kinds/parts/menu.ts';
+import type { Part } from '../kinds/part.ts';
+import type { Image } from '../kinds/parts/image.ts';
+import type { Logo } from '../kinds/parts/logo.ts';
+import type { Search } from '../kinds/parts/search.ts';
+import type { Text } from '../kinds/parts/text.ts';
+import type { PropertyId } from '../kinds/properties/properties.ts';
+import type { Site } from '../model/site.ts';
+import type { Level, State } from '../model/states.ts';
+import { isLength, toPixels } from '../values/length.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import { shownItems } from '../kinds/walk.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
 

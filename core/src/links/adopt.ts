@@ -1,8 +1,8 @@
 import { countingIds, uniqueName, type IdSource } from '../base/ids.ts';
-import type { MenuItem } from '../document/menu-item.ts';
-import type { Page, Site } from '../document/site.ts';
-import { NO_TARGET, type Target } from '../document/target.ts';
-import { findIcon, findPage, findPiece, idsOf, pagesByPath } from '../document/walk.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import type { Page, Site } from '../model/site.ts';
+import { NO_TARGET, type Target } from '../model/target.ts';
+import { findIcon, findPage, findPiece, idsOf, pagesByPath } from '../kinds/walk.ts';
 
 /** Changes every link of some branches, parents before children. Depth is bounded by the document. */
 export function mapItems(items: readonly MenuItem[], change: (item: MenuItem) => MenuItem): MenuItem[] {

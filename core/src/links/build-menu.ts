@@ -1,7 +1,7 @@
 import { countingIds, slugify, uniqueName } from '../base/ids.ts';
-import type { MenuItem } from '../document/menu-item.ts';
-import type { Page } from '../document/site.ts';
-import { NO_TARGET, type Target } from '../document/target.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import type { Page } from '../model/site.ts';
+import { NO_TARGET, type Target } from '../model/target.ts';
 import type { ImportNote, LinkLine } from './link-line.ts';
 import { parseTarget } from './target.ts';
 

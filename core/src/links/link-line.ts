@@ -1,4 +1,4 @@
-import type { ItemFields } from '../document/menu-item.ts';
+import type { ItemFields } from '../model/menu-item.ts';
 
 /** What a format may say of a link besides label and target. */
 export type LineFields = Pick<

@@ -1,6 +1,6 @@
-import type { MenuItem } from '../document/menu-item.ts';
-import type { Site } from '../document/site.ts';
-import { walkMenu } from '../document/walk.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import type { Site } from '../model/site.ts';
+import { walkMenu } from '../kinds/walk.ts';
 import type { LineFields, LinkLine } from './link-line.ts';
 import { hrefOf } from './target.ts';
 

@@ -1,5 +1,5 @@
 import { sameJson } from '../base/json.ts';
-import type { MenuItem } from '../document/menu-item.ts';
+import type { MenuItem } from '../model/menu-item.ts';
 
 /** What a merge makes of a menu, and how many links it added or found again. */
 export interface Merged {

@@ -1,5 +1,5 @@
-import type { MenuItem } from '../document/menu-item.ts';
-import type { Icon, Page } from '../document/site.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import type { Icon, Page } from '../model/site.ts';
 
 /** Links from elsewhere: with the pages their targets name and the icons they show, where the site has none of them yet. */
 export interface NewItems {

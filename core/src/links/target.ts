@@ -1,8 +1,8 @@
 import { fail, succeed, type Result } from '../base/result.ts';
-import type { Site } from '../document/site.ts';
-import { NO_TARGET, type Target } from '../document/target.ts';
-import { refuseUrl } from '../document/url.ts';
-import { findPage, findPiece, pagesByPath, pagesByTitle } from '../document/walk.ts';
+import type { Site } from '../model/site.ts';
+import { NO_TARGET, type Target } from '../model/target.ts';
+import { refuseUrl } from '../model/url.ts';
+import { findPage, findPiece, pagesByPath, pagesByTitle } from '../kinds/walk.ts';
 
 const MAIL = /^[^\s@<>"]+@[^\s@<>"]+\.[^\s@<>"]+$/;
 const PHONE = /^\+?[\d\s()./-]{6,24}$/;

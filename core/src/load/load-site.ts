@@ -2,10 +2,10 @@ import { ValidationError } from 'yup';
 import { jsonDepth } from '../base/json.ts';
 import { toPointer } from '../base/json-pointer.ts';
 import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
-import { checkIntegrity } from '../document/integrity.ts';
-import { LIMITS } from '../document/limits.ts';
-import { siteSchema } from '../document/schema.ts';
-import type { Site } from '../document/site.ts';
+import { checkIntegrity } from '../kinds/integrity.ts';
+import { LIMITS } from '../model/limits.ts';
+import { siteSchema } from '../kinds/schema.ts';
+import type { Site } from '../model/site.ts';
 import { migrate } from '../migrate/migrate.ts';
 
 /** Most problems reported at once; more would not be read. */

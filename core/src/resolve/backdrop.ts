@@ -1,18 +1,18 @@
 import { layOver, parseColour, withAlpha, type Rgba } from '../colour/colour.ts';
 import { contrastRatio, nearestPassing, requiredRatio, type Layering } from '../colour/contrast.ts';
 import { mixColours } from '../colour/mix.ts';
-import { sceneColours } from '../document/scene.ts';
-import type { SlotRef } from '../document/look.ts';
-import type { Header } from '../document/pieces/header.ts';
-import type { Panel } from '../document/pieces/panel.ts';
-import type { Scene, Site } from '../document/site.ts';
-import type { Level, State } from '../document/states.ts';
-import { isLength, toPixels } from '../document/length.ts';
-import { isColourValue, type PaintValue, type Value } from '../document/values.ts';
-import { openedPanel, ownersOf, slotKind, type Owner } from '../document/walk.ts';
+import { sceneColours } from '../model/scene.ts';
+import type { SlotRef } from '../model/look.ts';
+import type { Header } from '../kinds/pieces/header.ts';
+import type { Panel } from '../kinds/pieces/panel.ts';
+import type { Scene, Site } from '../model/site.ts';
+import type { Level, State } from '../model/states.ts';
+import { isLength, toPixels } from '../values/length.ts';
+import { isColourValue, type PaintValue, type Value } from '../values/values.ts';
+import { openedPanel, ownersOf, slotKind, type Owner } from '../kinds/walk.ts';
 import { colourOf } from './colours.ts';
 import { resolve } from './resolve.ts';
-import type { PropertyId } from '../document/properties.ts';
+import type { PropertyId } from '../kinds/properties/properties.ts';
 
 /** Where and in which state a slot is looked at. */
 export interface Situation extends SlotRef {

@@ -1,7 +1,7 @@
 import { fail, succeed, type Result } from '../base/result.ts';
 import { parseColour } from '../colour/colour.ts';
-import type { Site } from '../document/site.ts';
-import { ROLES, type ColourValue, type Role } from '../document/values.ts';
+import type { Site } from '../model/site.ts';
+import { ROLES, type ColourValue, type Role } from '../values/values.ts';
 import { findSwatch } from './colours.ts';
 
 type Palette = Pick<Site, 'palette'>;

@@ -1,9 +1,9 @@
 import { parseColour, withAlpha, type Rgba } from '../colour/colour.ts';
 import { mixColours } from '../colour/mix.ts';
 import { memoise } from '../base/memo.ts';
-import type { Site } from '../document/site.ts';
-import { isDerived, type DerivedSwatch, type Swatch } from '../document/swatch.ts';
-import { coloursIn, type ColourValue, type Role, type Value } from '../document/values.ts';
+import type { Site } from '../model/site.ts';
+import { isDerived, type DerivedSwatch, type Swatch } from '../model/swatch.ts';
+import { coloursIn, type ColourValue, type Role, type Value } from '../values/values.ts';
 
 /** One step of how a colour is found: a role, a swatch, the swatch that one follows, or the literal at the end. */
 export type ColourStep =

@@ -1,5 +1,5 @@
 import { fail, succeed, type Result } from '../base/result.ts';
-import type { Site } from '../document/site.ts';
+import type { Site } from '../model/site.ts';
 import {
   LINE_STYLES,
   type GradientStop,
@@ -8,7 +8,7 @@ import {
   type PaintValue,
   type Shadow,
   type ShadowValue,
-} from '../document/values.ts';
+} from '../values/values.ts';
 import { formatColourValue, parseColourText } from './colour-text.ts';
 
 /*

@@ -1,11 +1,11 @@
-import { PART_LABELS, slotsOf } from '../document/catalogue.ts';
-import type { Cell, SlotRef } from '../document/look.ts';
-import type { PropertyId } from '../document/properties.ts';
-import type { Site } from '../document/site.ts';
-import type { SlotKind } from '../document/slot.ts';
-import type { LevelKey } from '../document/states.ts';
-import { coloursIn, type Role } from '../document/values.ts';
-import { ownersOf, slotKind, type Owner } from '../document/walk.ts';
+import { PART_LABELS, slotsOf } from '../kinds/catalogue.ts';
+import type { Cell, SlotRef } from '../model/look.ts';
+import type { PropertyId } from '../kinds/properties/properties.ts';
+import type { Site } from '../model/site.ts';
+import type { SlotKind } from '../model/slot.ts';
+import type { LevelKey } from '../model/states.ts';
+import { coloursIn, type Role } from '../values/values.ts';
+import { ownersOf, slotKind, type Owner } from '../kinds/walk.ts';
 import { colourTrail } from './colours.ts';
 import type { Origin, Question, Resolved } from './resolve.ts';
 

@@ -1,8 +1,8 @@
 import { layOver, parseColour, type Rgba } from '../colour/colour.ts';
 import { contrastRatio } from '../colour/contrast.ts';
 import { colourDistance } from '../colour/mix.ts';
-import type { Site } from '../document/site.ts';
-import { coloursIn, ROLES, type ColourValue } from '../document/values.ts';
+import type { Site } from '../model/site.ts';
+import { coloursIn, ROLES, type ColourValue } from '../values/values.ts';
 import { colourOf, swatchColour } from './colours.ts';
 import { lookCells } from './reaches.ts';
 

@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
 import { formatColour } from '../colour/colour.ts';
-import type { Site } from '../document/site.ts';
-import type { Swatch } from '../document/swatch.ts';
+import type { Site } from '../model/site.ts';
+import type { Swatch } from '../model/swatch.ts';
 import { loadSite } from '../load/load-site.ts';
 import { runEdit, type Edit } from '../edit/operations.ts';
 import { colourOf, colourTrail, swatchColour, swatchFamily, usesRole, usesSwatch } from './colours.ts';
@@ -10,7 +10,7 @@ import { contrastTable, looseColours } from './palette-check.ts';
 import { familiesOf, lookCells, reachOf, rolesOf } from './reaches.ts';
 import { originSteps, ownerName, slotName } from './origin.ts';
 import { effectiveLook, resolve, sameAs } from './resolve.ts';
-import { ownersOf, slotKind } from '../document/walk.ts';
+import { ownersOf, slotKind } from '../kinds/walk.ts';
 
 const run = (site: Site, ...edits: Edit[]): Site =>
   edits.reduce((now, edit) => {

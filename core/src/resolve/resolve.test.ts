@@ -1,12 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
 import { formatColour } from '../colour/colour.ts';
-import type { Site } from '../document/site.ts';
-import type { SlotLook } from '../document/look.ts';
-import { PROPERTY_IDS } from '../document/properties.ts';
-import { SLOTS } from '../document/catalogue.ts';
-import type { State } from '../document/states.ts';
-import { ownersOf, slotKind } from '../document/walk.ts';
+import type { Site } from '../model/site.ts';
+import type { SlotLook } from '../model/look.ts';
+import { PROPERTY_IDS } from '../kinds/properties/properties.ts';
+import { SLOTS } from '../kinds/catalogue.ts';
+import type { State } from '../model/states.ts';
+import { ownersOf, slotKind } from '../kinds/walk.ts';
 import { runEdit } from '../edit/operations.ts';
 import type { CellValue } from '../edit/operations/look.ts';
 import { contrastOf, foldingPanel, backdropOf, passingColour } from './backdrop.ts';

@@ -1,11 +1,11 @@
 import { memoise } from '../base/memo.ts';
-import type { SlotLook, SlotRef, Values } from '../document/look.ts';
-import { property, type PropertyId } from '../document/properties.ts';
-import type { Site } from '../document/site.ts';
-import type { SlotKind } from '../document/slot.ts';
-import { STATES, type Level, type LevelKey, type State } from '../document/states.ts';
-import { isTypeLink, type Value } from '../document/values.ts';
-import { ownersOf, slotKind } from '../document/walk.ts';
+import type { SlotLook, SlotRef, Values } from '../model/look.ts';
+import { property, type PropertyId } from '../kinds/properties/properties.ts';
+import type { Site } from '../model/site.ts';
+import type { SlotKind } from '../model/slot.ts';
+import { STATES, type Level, type LevelKey, type State } from '../model/states.ts';
+import { isTypeLink, type Value } from '../values/values.ts';
+import { ownersOf, slotKind } from '../kinds/walk.ts';
 
 /**
  * Where a value comes from: a cell of the look (`as`: of the slot it looks the same as), the slot it stands in, the

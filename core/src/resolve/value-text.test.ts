@@ -1,8 +1,8 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
-import { acceptsValue } from '../document/accepts.ts';
-import { property, PROPERTY_IDS, type PropertyId } from '../document/properties.ts';
-import type { Value } from '../document/values.ts';
+import { acceptsValue } from '../values/accepts.ts';
+import { property, PROPERTY_IDS, type PropertyId } from '../kinds/properties/properties.ts';
+import type { Value } from '../values/values.ts';
 import { formatValue, parseValue, stepValue } from './value-text.ts';
 
 const typed = (id: PropertyId, text: string): Value | null => {

@@ -1,10 +1,10 @@
 import { fail, succeed, type Result } from '../base/result.ts';
 import { slugify } from '../base/ids.ts';
-import { acceptsValue, allowedUnits } from '../document/accepts.ts';
-import { parseLength, printLength, readLength, unitsOf, type LengthValue } from '../document/length.ts';
-import { FOCUS_RING, property, type Property, type PropertyId } from '../document/properties.ts';
-import type { Site } from '../document/site.ts';
-import { isTypeLink, type Value } from '../document/values.ts';
+import { acceptsValue, allowedUnits } from '../values/accepts.ts';
+import { parseLength, printLength, readLength, unitsOf, type LengthValue } from '../values/length.ts';
+import { FOCUS_RING, property, type Property, type PropertyId } from '../kinds/properties/properties.ts';
+import type { Site } from '../model/site.ts';
+import { isTypeLink, type Value } from '../values/values.ts';
 import { findStack, findTypeface, STACKS, TYPEFACES } from '../text/typefaces.ts';
 import { formatColourValue, parseColourText } from './colour-text.ts';
 import {

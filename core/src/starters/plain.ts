@@ -1,9 +1,9 @@
-import type { Menu, Page, Site } from '../document/site.ts';
-import { createLogo } from '../document/parts/logo.ts';
-import { createMenuPart } from '../document/parts/menu.ts';
-import { createOpener } from '../document/parts/opener.ts';
-import { createRow } from '../document/pieces/header.ts';
-import { createPanel } from '../document/pieces/panel.ts';
+import type { Menu, Page, Site } from '../model/site.ts';
+import { createLogo } from '../kinds/parts/logo.ts';
+import { createMenuPart } from '../kinds/parts/menu.ts';
+import { createOpener } from '../kinds/parts/opener.ts';
+import { createRow } from '../kinds/pieces/header.ts';
+import { createPanel } from '../kinds/pieces/panel.ts';
 import { FORMAT_VERSION } from '../migrate/migrate.ts';
 
 /** What a new site starts from. */

@@ -1,8 +1,8 @@
-import type { Arrangement } from '../document/pieces/header.ts';
-import type { Look, SlotLook, Values } from '../document/look.ts';
-import type { PartKindName } from '../document/part.ts';
-import type { LevelKey, State } from '../document/states.ts';
-import type { TypeStyle } from '../document/site.ts';
+import type { Arrangement } from '../kinds/pieces/header.ts';
+import type { Look, SlotLook, Values } from '../model/look.ts';
+import type { PartKindName } from '../kinds/part.ts';
+import type { LevelKey, State } from '../model/states.ts';
+import type { TypeStyle } from '../model/site.ts';
 
 /** What a starting design has, to choose by. */
 export const STARTER_TAGS = [

@@ -1,13 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER, measure } from '../../../core/test/demo.ts';
 import { fitLine, itemsOf, PROPERTY_GROUPS, runEdit } from '@hamaca/core';
-import { cellOf, readSheet, suggestColour } from './bench/sheet-model.ts';
-import { drawRope, ropeY } from './bench/rope.ts';
-import { copyBranches, pastedLinks } from './links/clipboard.ts';
-import { dropPlace, outlineRows, placeAfter } from './links/outline-rows.ts';
-import { pageRows, parseSections } from './links/page-rows.ts';
-import { matchTargets } from './links/target-matches.ts';
-import { COMMANDS, findCommand, runKeys, type CommandContext } from '../commands/commands.ts';
+import { cellOf, readSheet, suggestColour } from './bench/sheet/sheet-model.ts';
+import { drawRope, ropeY } from './bench/widths/rope.ts';
+import { copyBranches, pastedLinks } from './links/outline/clipboard.ts';
+import { dropPlace, outlineRows, placeAfter } from './links/outline/outline-rows.ts';
+import { pageRows, parseSections } from './links/pages/page-rows.ts';
+import { matchTargets } from './links/outline/target-matches.ts';
+import { COMMANDS, findCommand, runKeys, type CommandContext } from '../app/commands/commands.ts';
 import { sceneMarkup } from '../stage/scenes.ts';
 
 const scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' } as const;

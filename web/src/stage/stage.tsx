@@ -1,7 +1,7 @@
 import { slotsOf, ownersOf, type Compiled, type Level, type Scene, type Site } from '@hamaca/core';
 import { useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
-import { useCommands } from '../commands/use-commands.tsx';
-import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from '../frame/protocol.ts';
+import { useCommands } from '../app/commands/use-commands.tsx';
+import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from './frame/protocol.ts';
 import { sceneMarkup } from './scenes.ts';
 import { slotClass } from './slot-class.ts';
 

@@ -1,6 +1,6 @@
 import { refuse, succeed } from '../../base/result.ts';
-import type { Band, Site } from '../../document/site.ts';
-import { itemsOf, ownersOf, placedParts } from '../../document/walk.ts';
+import type { Band, Site } from '../../model/site.ts';
+import { itemsOf, ownersOf, placedParts } from '../../kinds/walk.ts';
 import { lookCells } from '../../resolve/reaches.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
 import { setLook } from './look.ts';

@@ -1,8 +1,8 @@
 import { refuse, succeed } from '../../base/result.ts';
-import type { Header } from '../../document/pieces/header.ts';
-import type { Panel } from '../../document/pieces/panel.ts';
-import type { Icon, TypeStyle } from '../../document/site.ts';
-import { headerParts } from '../../document/walk.ts';
+import type { Header } from '../../kinds/pieces/header.ts';
+import type { Panel } from '../../kinds/pieces/panel.ts';
+import type { Icon, TypeStyle } from '../../model/site.ts';
+import { headerParts } from '../../kinds/walk.ts';
 import type { EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';
 import { iconsPatch } from './items.ts';

@@ -1,10 +1,10 @@
 import { countingIds } from '../../base/ids.ts';
 import { refuse, succeed, type Result } from '../../base/result.ts';
-import { LIMITS } from '../../document/limits.ts';
-import type { ItemFields, MenuItem } from '../../document/menu-item.ts';
-import type { Icon, Site } from '../../document/site.ts';
-import type { Target } from '../../document/target.ts';
-import { findIcon, findPage, idsOf, itemsOf, walkMenu, type PlacedItem } from '../../document/walk.ts';
+import { LIMITS } from '../../model/limits.ts';
+import type { ItemFields, MenuItem } from '../../model/menu-item.ts';
+import type { Icon, Site } from '../../model/site.ts';
+import type { Target } from '../../model/target.ts';
+import { findIcon, findPage, idsOf, itemsOf, walkMenu, type PlacedItem } from '../../kinds/walk.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import { mergeItems } from '../../links/merge.ts';
 import type { NewItems } from '../../links/new-items.ts';

@@ -1,11 +1,11 @@
 import { refuse, succeed } from '../../base/result.ts';
 import { escapeSegment } from '../../base/json-pointer.ts';
 import { isRecord } from '../../base/json.ts';
-import type { Cell } from '../../document/look.ts';
-import { property } from '../../document/properties.ts';
-import { acceptsValue, allowedValue } from '../../document/accepts.ts';
-import type { Value } from '../../document/values.ts';
-import { ownersOf, slotKind } from '../../document/walk.ts';
+import type { Cell } from '../../model/look.ts';
+import { property } from '../../kinds/properties/properties.ts';
+import { acceptsValue, allowedValue } from '../../values/accepts.ts';
+import type { Value } from '../../values/values.ts';
+import { ownersOf, slotKind } from '../../kinds/walk.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
 import { getAt } from '../json-patch.ts';
 

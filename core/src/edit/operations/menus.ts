@@ -1,7 +1,7 @@
 import { countingIds, uniqueTitle } from '../../base/ids.ts';
 import { refuse, succeed, type Result } from '../../base/result.ts';
-import type { Menu, Site } from '../../document/site.ts';
-import { idsOf, placedParts } from '../../document/walk.ts';
+import type { Menu, Site } from '../../model/site.ts';
+import { idsOf, placedParts } from '../../kinds/walk.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import type { EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';

@@ -1,9 +1,9 @@
 import { uniqueName } from '../../base/ids.ts';
 import { refuse, succeed } from '../../base/result.ts';
-import { LIMITS } from '../../document/limits.ts';
-import type { Page, Site } from '../../document/site.ts';
-import type { Target } from '../../document/target.ts';
-import { idsOf, itemsOf, pagesByPath, placedParts } from '../../document/walk.ts';
+import { LIMITS } from '../../model/limits.ts';
+import type { Page, Site } from '../../model/site.ts';
+import type { Target } from '../../model/target.ts';
+import { idsOf, itemsOf, pagesByPath, placedParts } from '../../kinds/walk.ts';
 import { titleOf } from '../../links/page-title.ts';
 import type { EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';

@@ -1,7 +1,7 @@
 import { refuse, succeed } from '../../base/result.ts';
 import { parseColour } from '../../colour/colour.ts';
-import type { Site } from '../../document/site.ts';
-import { isDerived, type Derivation, type Swatch } from '../../document/swatch.ts';
+import type { Site } from '../../model/site.ts';
+import { isDerived, type Derivation, type Swatch } from '../../model/swatch.ts';
 import {
   coloursIn,
   mapColours,
@@ -9,7 +9,7 @@ import {
   type ColourValue,
   type Role,
   type Value,
-} from '../../document/values.ts';
+} from '../../values/values.ts';
 import { swatchFamily } from '../../resolve/colours.ts';
 import { lookCells, type LookCell } from '../../resolve/reaches.ts';
 import { startDraft, type EditOperation } from '../draft.ts';

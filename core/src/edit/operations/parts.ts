@@ -1,9 +1,9 @@
 import { countingIds } from '../../base/ids.ts';
 import { refuse, succeed } from '../../base/result.ts';
-import type { Part } from '../../document/part.ts';
-import type { Row, Zone } from '../../document/pieces/header.ts';
-import type { Icon, Site } from '../../document/site.ts';
-import { idsOf, ownersOf, placedParts, rowParts } from '../../document/walk.ts';
+import type { Part } from '../../kinds/part.ts';
+import type { Row, Zone } from '../../kinds/pieces/header.ts';
+import type { Icon, Site } from '../../model/site.ts';
+import { idsOf, ownersOf, placedParts, rowParts } from '../../kinds/walk.ts';
 import type { EditOperation } from '../draft.ts';
 import { getAt, type PatchOperation } from '../json-patch.ts';
 import { iconsPatch } from './items.ts';

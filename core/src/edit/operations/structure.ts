@@ -1,7 +1,7 @@
 import { refuse, succeed } from '../../base/result.ts';
-import type { Icon, Site, TypeStyle } from '../../document/site.ts';
-import type { SlotRef } from '../../document/look.ts';
-import { idsOf, ownersOf, slotKind } from '../../document/walk.ts';
+import type { Icon, Site, TypeStyle } from '../../model/site.ts';
+import type { SlotRef } from '../../model/look.ts';
+import { idsOf, ownersOf, slotKind } from '../../kinds/walk.ts';
 import type { Typeface } from '../../text/typefaces.ts';
 import { familiesOf, reachOf } from '../../resolve/reaches.ts';
 import { sameAs } from '../../resolve/resolve.ts';

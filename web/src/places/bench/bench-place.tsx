@@ -1,20 +1,20 @@
 import { bandAt, findHeader, slotKind, type Header, type Panel, type Scene, type Site } from '@hamaca/core';
 import { memo, useEffect, useRef, useState } from 'react';
-import { CommandButton } from '../../commands/command-button.tsx';
-import { Choice } from '../../controls/choice.tsx';
-import { useFonts } from '../../state/fonts.ts';
-import { useSite, useSiteState } from '../../state/open-site.tsx';
+import { CommandButton } from '../../app/commands/command-button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { useFonts } from '../../media/fonts.ts';
+import { useSite, useSiteState } from '../../store/open-site.tsx';
 import { benchStore, TALL_BELOW, useBench, type Turn } from './bench-state.ts';
-import { LookSheet } from './look-sheet.tsx';
-import { PartSettings } from './part-settings.tsx';
-import { PartsOutline } from './parts-outline.tsx';
-import { Pins } from './pins.tsx';
-import { StageArea } from './stage-area.tsx';
-import { Starters } from './starters.tsx';
-import { SwatchTray } from './swatch-tray.tsx';
+import { LookSheet } from './sheet/look-sheet.tsx';
+import { PartSettings } from './settings/part-settings.tsx';
+import { PartsOutline } from './outline/parts-outline.tsx';
+import { Pins } from './stage/pins.tsx';
+import { StageArea } from './stage/stage-area.tsx';
+import { Starters } from './stage/starters.tsx';
+import { SwatchTray } from './sheet/swatch-tray.tsx';
 import { useBenchCommands } from './use-bench-commands.ts';
 import { useDrag } from './use-drag.ts';
-import { WidthLine } from './width-line.tsx';
+import { WidthLine } from './widths/width-line.tsx';
 
 function panelOf(site: Site): Panel | null {
   return site.pieces.find((piece) => piece.kind === 'panel') ?? null;

@@ -2,10 +2,10 @@ import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER } from '../../../../core/test/demo.ts';
 import { NETWORKS, ownersOf, runEdit, type Edit, type Scene, type Site } from '@hamaca/core';
 import { readFileSync } from 'node:fs';
-import { dropAt, placeOf, placesOf, stepPlace, type Box } from './part-moves.ts';
-import { clearRange, copyLook, pasteRange, rangeText } from './sheet-edits.ts';
-import { rangeOf, readSheet, shownStates, type Sheet } from './sheet-model.ts';
-import { NEW_PARTS, refusePart } from './part-kinds.ts';
+import { dropAt, placeOf, placesOf, stepPlace, type Box } from './outline/part-moves.ts';
+import { clearRange, copyLook, pasteRange, rangeText } from './sheet/sheet-edits.ts';
+import { rangeOf, readSheet, shownStates, type Sheet } from './sheet/sheet-model.ts';
+import { NEW_PARTS, refusePart } from './outline/part-kinds.ts';
 
 const scene: Scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' };
 const view = (owner: string, slot: string, more: Partial<Parameters<typeof readSheet>[1]> = {}) => ({

@@ -1,7 +1,7 @@
 import { idsOf, uniqueName, type Site } from '@hamaca/core';
 import { useEffect, useMemo } from 'react';
-import { useCommandActions } from '../../commands/use-commands.tsx';
-import { useEdit, useSiteState } from '../../state/open-site.tsx';
+import { useCommandActions } from '../../app/commands/use-commands.tsx';
+import { useEdit, useSiteState } from '../../store/open-site.tsx';
 import { benchStore, showStarters } from './bench-state.ts';
 
 const isTyping = (target: EventTarget | null) =>

@@ -1,11 +1,11 @@
 import { checkLinks, itemsOf, LINK_RULES, RULE_LABELS, type Finding } from '@hamaca/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { Button } from '../../controls/button.tsx';
-import { useEdit, useSite, useSiteState } from '../../state/open-site.tsx';
-import { FindingLine } from '../links/finding-line.tsx';
+import { Button } from '../../ui/button.tsx';
+import { useEdit, useSite, useSiteState } from '../../store/open-site.tsx';
+import { FindingLine } from '../links/problems/finding-line.tsx';
 import { enterSite, showLink, useLinks } from '../links/links-state.ts';
-import { FetchBar } from '../links/problems-pane.tsx';
+import { FetchBar } from '../links/problems/problems-pane.tsx';
 
 /** Most findings of one check drawn. */
 const MOST = 200;

@@ -1,11 +1,11 @@
 import { compileHeader, findHeader } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
-import { CommandButton } from '../../commands/command-button.tsx';
-import { Button } from '../../controls/button.tsx';
-import { Code, type CodeLanguage } from '../../controls/code.tsx';
-import { useFonts } from '../../state/fonts.ts';
-import { notify } from '../../state/notices.ts';
-import { useSite, useSiteState } from '../../state/open-site.tsx';
+import { CommandButton } from '../../app/commands/command-button.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Code, type CodeLanguage } from '../../ui/code.tsx';
+import { useFonts } from '../../media/fonts.ts';
+import { notify } from '../../store/notices.ts';
+import { useSite, useSiteState } from '../../store/open-site.tsx';
 import { WORDS } from '../../words/words.ts';
 
 interface Block {

@@ -1,20 +1,20 @@
 import { checkLinks, findHeader, ownersOf } from '@hamaca/core';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
-import { useCommandActions } from '../../commands/use-commands.tsx';
-import { Button } from '../../controls/button.tsx';
-import { useRoom } from '../../controls/use-room.ts';
-import { useFonts } from '../../state/fonts.ts';
-import { useSite, useSiteState, useSiteStore } from '../../state/open-site.tsx';
+import { useCommandActions } from '../../app/commands/use-commands.tsx';
+import { Button } from '../../ui/button.tsx';
+import { useRoom } from '../../ui/use-room.ts';
+import { useFonts } from '../../media/fonts.ts';
+import { useSite, useSiteState, useSiteStore } from '../../store/open-site.tsx';
 import { Stage } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
-import { ImportDialog } from './import-dialog.tsx';
+import { ImportDialog } from './import/import-dialog.tsx';
 import { enterSite, linksStore, useLinks } from './links-state.ts';
-import { MenuLine, MenuTabs } from './menu-line.tsx';
-import { createOutlineActions } from './outline-actions.ts';
-import { findingsByItem, Outline } from './outline.tsx';
-import { PagesPane } from './pages-pane.tsx';
-import { ProblemsPane } from './problems-pane.tsx';
-import { useOutlineDrag } from './use-outline-drag.ts';
+import { MenuLine, MenuTabs } from './outline/menu-line.tsx';
+import { createOutlineActions } from './outline/outline-actions.ts';
+import { findingsByItem, Outline } from './outline/outline.tsx';
+import { PagesPane } from './pages/pages-pane.tsx';
+import { ProblemsPane } from './problems/problems-pane.tsx';
+import { useOutlineDrag } from './outline/use-outline-drag.ts';
 
 const PREVIEW = { width: 1240, height: 300 } as const;
 

@@ -8,10 +8,10 @@ import {
 } from '@hamaca/core';
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { Button } from '../../controls/button.tsx';
-import { PlainBar } from '../../shell/top-bar.tsx';
-import { ApiError, createSite } from '../../state/api.ts';
-import { FoundMenus, Understood } from '../../controls/understood.tsx';
+import { Button } from '../../ui/button.tsx';
+import { PlainBar } from '../../app/top-bar.tsx';
+import { ApiError, createSite } from '../../store/api.ts';
+import { FoundMenus, Understood } from '../../ui/understood.tsx';
 import { useReadLinks } from '../../workers/use-read-links.ts';
 
 type LinkSource = 'outline' | 'html';

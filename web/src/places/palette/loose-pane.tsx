@@ -7,9 +7,9 @@ import {
   type Site,
 } from '@hamaca/core';
 import { useMemo } from 'react';
-import { Button } from '../../controls/button.tsx';
-import { swatchOf } from '../../state/new-swatch.ts';
-import { useEdit } from '../../state/open-site.tsx';
+import { Button } from '../../ui/button.tsx';
+import { swatchOf } from '../../store/new-swatch.ts';
+import { useEdit } from '../../store/open-site.tsx';
 
 const relinkOf = ({ literal, near }: LooseColour): Relink[] =>
   near ? [{ literal, swatch: near.swatch, ...(near.alpha < 1 ? { alpha: near.alpha } : {}) }] : [];

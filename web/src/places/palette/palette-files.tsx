@@ -11,11 +11,11 @@ import {
 } from '@hamaca/core';
 import { DropdownMenu } from 'radix-ui';
 import { useMemo, useRef, useState } from 'react';
-import { Button } from '../../controls/button.tsx';
-import { SheetDialog } from '../../controls/sheet-dialog.tsx';
-import { saveFile } from '../../state/files.ts';
-import { notify } from '../../state/notices.ts';
-import { useEdit } from '../../state/open-site.tsx';
+import { Button } from '../../ui/button.tsx';
+import { SheetDialog } from '../../ui/sheet-dialog.tsx';
+import { saveFile } from '../../media/files.ts';
+import { notify } from '../../store/notices.ts';
+import { useEdit } from '../../store/open-site.tsx';
 import { readPicture } from '../../workers/run-read-picture.ts';
 
 /** Colours looked for in a picture, and the largest text that is read as a palette, in bytes. */

@@ -1,12 +1,12 @@
 import { findHeader, type Site } from '@hamaca/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useRoom } from '../../controls/use-room.ts';
+import { useRoom } from '../../ui/use-room.ts';
 import { slotClass } from '../../stage/slot-class.ts';
 import { Stage } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
-import { useFonts } from '../../state/fonts.ts';
-import { useSite } from '../../state/open-site.tsx';
+import { useFonts } from '../../media/fonts.ts';
+import { useSite } from '../../store/open-site.tsx';
 import { useBench } from '../bench/bench-state.ts';
 import { ContrastPane } from './contrast-pane.tsx';
 import { LoosePane } from './loose-pane.tsx';

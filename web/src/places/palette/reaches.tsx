@@ -2,10 +2,10 @@ import { formatValue, property, reachOf, slotName, type OriginLink, type Site } 
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { Button } from '../../controls/button.tsx';
-import { useSiteState } from '../../state/open-site.tsx';
+import { Button } from '../../ui/button.tsx';
+import { useSiteState } from '../../store/open-site.tsx';
 import { benchStore, selectSlot } from '../bench/bench-state.ts';
-import { openCell } from '../bench/cell-strip.tsx';
+import { openCell } from '../bench/sheet/cell-strip.tsx';
 
 type Source = Exclude<OriginLink, { kind: 'cell' }>;
 

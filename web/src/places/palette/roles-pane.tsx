@@ -8,8 +8,8 @@ import {
   type Role,
   type Site,
 } from '@hamaca/core';
-import { TextField } from '../../controls/text-field.tsx';
-import { useEdit, useSiteStore } from '../../state/open-site.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { useEdit, useSiteStore } from '../../store/open-site.tsx';
 import { ReachButton } from './reaches.tsx';
 
 /** What each role is for. */

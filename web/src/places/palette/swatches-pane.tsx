@@ -11,12 +11,12 @@ import {
   type Site,
   type Swatch,
 } from '@hamaca/core';
-import { Button } from '../../controls/button.tsx';
-import { Choice } from '../../controls/choice.tsx';
-import { ColourEditor } from '../../controls/colour-editor.tsx';
-import { TextField } from '../../controls/text-field.tsx';
-import { newSwatch } from '../../state/new-swatch.ts';
-import { useEdit, useSiteStore } from '../../state/open-site.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { ColourEditor } from '../../ui/colour-editor.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { newSwatch } from '../../store/new-swatch.ts';
+import { useEdit, useSiteStore } from '../../store/open-site.tsx';
 import { PaletteFiles } from './palette-files.tsx';
 import { Reaches, useLight } from './reaches.tsx';
 

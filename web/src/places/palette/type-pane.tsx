@@ -17,12 +17,12 @@ import {
   type TypeStyle,
 } from '@hamaca/core';
 import { useEffect, useRef, useState } from 'react';
-import { Button } from '../../controls/button.tsx';
-import { Choice } from '../../controls/choice.tsx';
-import { TextField } from '../../controls/text-field.tsx';
-import { uploadFont } from '../../state/api.ts';
-import { notify } from '../../state/notices.ts';
-import { useEdit } from '../../state/open-site.tsx';
+import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
+import { TextField } from '../../ui/text-field.tsx';
+import { uploadFont } from '../../store/api.ts';
+import { notify } from '../../store/notices.ts';
+import { useEdit } from '../../store/open-site.tsx';
 import { ReachButton } from './reaches.tsx';
 
 /** The site's own words for specimens: the labels of its first menu. */

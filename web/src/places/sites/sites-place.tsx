@@ -2,13 +2,13 @@ import { checkLinks, findHeader } from '@hamaca/core';
 import { useMemo } from 'react';
 import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
-import { Button } from '../../controls/button.tsx';
-import { PlainBar } from '../../shell/top-bar.tsx';
+import { Button } from '../../ui/button.tsx';
+import { PlainBar } from '../../app/top-bar.tsx';
 import { Stage } from '../../stage/stage.tsx';
 import { useStageOutput } from '../../stage/use-compiled.ts';
-import { deleteSite, fetchSite, fetchSites, restoreSite, type SiteSummary } from '../../state/api.ts';
-import { useFonts } from '../../state/fonts.ts';
-import { notify } from '../../state/notices.ts';
+import { deleteSite, fetchSite, fetchSites, restoreSite, type SiteSummary } from '../../store/api.ts';
+import { useFonts } from '../../media/fonts.ts';
+import { notify } from '../../store/notices.ts';
 import { WORDS } from '../../words/words.ts';
 
 const WIDE = { width: 1180, height: 250, scale: 0.5 } as const;

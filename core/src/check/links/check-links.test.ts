@@ -1,0 +1,288 @@
+import { describe, expect, test } from '@jest/globals';
+import { DEMO } from '../../../test/demo.ts';
+import type { MenuItem } from '../../model/menu-item.ts';
+import type { Site } from '../../model/site.ts';
+import type { Target } from '../../model/target.ts';
+import { ownersOf } from '../../kinds/walk.ts';
+import { runEdit } from '../../edit/operations.ts';
+import { checkLinks, unreachedPages } from './check-links.ts';
+import type { FetchedLink } from '../finding.ts';
+import { LINK_RULES, RULE_LABELS } from './link-rules.ts';
+
+const url = (address: string): Target => ({ kind: 'url', url: address });
+const page = (id: string, section?: string): Target => ({
+  kind: 'page',
+  page: id,
+  ...(section === undefined ? {} : { section }),
+});
+const link = (label: string, target: Target, more: Partial<MenuItem> = {}): MenuItem => ({
+  id: `t-${label.slice(0, 20)}-${JSON.stringify(target).length}`,
+  label,
+  target,
+  children: [],
+  ...more,
+});
+const ITEMS = page('page-visit');
+
+/** The demo with one menu of these links and an inventory that knows two pages more. */
+const siteWith = (items: readonly MenuItem[], name = 'Test'): Site => ({
+  ...DEMO,
+  menus: [{ id: 'test', name, items }, ...DEMO.menus.slice(0, 1)],
+  pages: [...DEMO.pages, { id: 'page-guess', path: '/guess/', title: 'Guess', sections: [], listed: false }],
+});
+
+interface Sample {
+  readonly fails: readonly MenuItem[];
+  readonly passes: readonly MenuItem[];
+  readonly menu?: string;
+  readonly fetched?: FetchedLink;
+  readonly fixes?: true;
+}
+const fetched = (address: string, more: Partial<FetchedLink>): FetchedLink => ({
+  url: address,
+  status: 200,
+  finalUrl: address,
+  error: null,
+  permanent: false,
+  ...more,
+});
+
+/** For every check links that fail it and links that pass it: a new check without samples fails here. */
+const SAMPLES: Readonly<Record<string, Sample>> = {
+  'no-target': {
+    fails: [link('Visit', { kind: 'none' })],
+    passes: [
+      link('Visit', ITEMS),
+      link('Plan', { kind: 'none' }, { role: 'heading' }),
+      link('More', { kind: 'none' }, { children: [link('Hours', page('page-visit-opening-hours'))] }),
+    ],
+  },
+  'path-unknown': {
+    fails: [link('Boats', url('/boats/')), link('News', url('/news'))],
+    passes: [link('News', page('page-news')), link('Find', url('/find/?q=1'))],
+  },
+  'page-unlisted': { fails: [link('Guess', page('page-guess'))], passes: [link('News', page('page-news'))] },
+  'section-missing': {
+    fails: [
+      link('By train', page('page-visit-getting-here', 'By_Train')),
+      link('Bus', page('page-visit-getting-here', 'bus')),
+      link('Ferry', { kind: 'section', section: 'ferry' }),
+      link('Log', page('page-news', 'log')),
+    ],
+    passes: [
+      link('By train', page('page-visit-getting-here', 'by-train')),
+      link('Top', { kind: 'section', section: 'top' }),
+    ],
+  },
+  'scheme-missing': {
+    fails: [link('Orilla', url('www.orilla.example/music')), link('Heron', url('heron.example'))],
+    passes: [link('Orilla', url('https://www.orilla.example/')), link('File', url('map.pdf'))],
+    fixes: true,
+  },
+  'refused-scheme': {
+    fails: [link('Run', url('javascript:alert(1)'))],
+    passes: [link('Files', url('ftp://files.example/'))],
+    fixes: true,
+  },
+  placeholder: {
+    fails: [
+      link('Shop', url('#')),
+      link('Page 1', ITEMS),
+      link('Menu item', ITEMS),
+      link('Lorem ipsum', ITEMS),
+      link('Old', url('/sample-page/')),
+      link('Ex', url('https://example.com/')),
+    ],
+    passes: [link('Item lending', ITEMS), link('Pages of history', ITEMS)],
+  },
+  'own-host': {
+    fails: [
+      link('News', url('https://www.marisma.example/news/#latest')),
+      link('Find', url('https://marisma.example/find')),
+    ],
+    passes: [link('Orilla', url('https://orilla.example/'))],
+    fixes: true,
+  },
+  insecure: {
+    fails: [link('Orilla', url('http://orilla.example/'))],
+    passes: [link('Orilla', url('https://orilla.example/'))],
+    fixes: true,
+  },
+  'social-front-page': {
+    fails: [link('Videos', url('https://www.youtube.com/')), link('Pond', url('https://pond.example'))],
+    passes: [link('Pond', url('https://pond.example/@marisma'))],
+    menu: 'Social',
+  },
+  'mail-unreachable': {
+    fails: [
+      link('Write', { kind: 'mail', address: 'hello@marisma' }),
+      link('Write', { kind: 'mail', address: 'a b@marisma.example' }),
+    ],
+    passes: [link('Write', { kind: 'mail', address: 'hello@marisma.example' })],
+  },
+  'phone-undialable': {
+    fails: [
+      link('Call', { kind: 'phone', number: 'CALL-NOW' }),
+      link('Call', { kind: 'phone', number: '+34 (0)955 010 203' }),
+      link('Call', { kind: 'phone', number: '12' }),
+      link('Call', { kind: 'phone', number: '0955 010 203' }),
+    ],
+    passes: [
+      link('Call', { kind: 'phone', number: '+34 955 010 203' }),
+      link('Help', { kind: 'phone', number: '112' }),
+    ],
+  },
+  'repeated-target': {
+    fails: [link('Visit', ITEMS), link('Plan a visit', ITEMS)].slice(0, 2),
+    passes: [link('Visit', ITEMS, { children: [link('Overview', ITEMS)] }), link('News', page('page-news'))],
+  },
+  'label-empty': {
+    fails: [link(' ', ITEMS), link('Hides', page('page-news'), { labelHidden: true })],
+    passes: [
+      link('', { kind: 'none' }, { role: 'divider' }),
+      link('Search', ITEMS, { labelHidden: true, image: '/search.png' }),
+    ],
+  },
+  'label-vague': {
+    fails: [link('Click here', ITEMS), link('Read more …', page('page-news'))],
+    passes: [link('Here be herons', ITEMS)],
+    fixes: true,
+  },
+  'label-long': {
+    fails: [link('Everything there is to know about the reserve', ITEMS)],
+    passes: [link('Know the reserve', ITEMS)],
+  },
+  'label-capitals': {
+    fails: [link('OPENING HOURS', ITEMS)],
+    passes: [link('FAQ', ITEMS), link('Visit LNEC today', page('page-news'))],
+    fixes: true,
+  },
+  'label-shared': {
+    fails: [link('Hours', ITEMS), link('hours', page('page-news'))],
+    passes: [link('Hours', ITEMS), link('News', page('page-news'))],
+  },
+  'name-differs': {
+    fails: [link('Send', ITEMS, { name: 'Submit the form' })],
+    passes: [
+      link('Send', ITEMS, { name: 'Send us a message' }),
+      link('Send', page('page-news'), { name: 'Mail', labelHidden: true, image: '/m.png' }),
+    ],
+    fixes: true,
+  },
+  'new-tab-silent': {
+    fails: [link('Pond', url('https://pond.example/m'), { newTab: true })],
+    passes: [link('Pond', url('https://pond.example/m'), { newTab: true, title: 'Opens in a new tab' })],
+    fixes: true,
+  },
+  'not-shown': { fails: [], passes: [link('Visit', ITEMS)] },
+  redirected: {
+    fails: [link('Old', url('https://orilla.example/old'))],
+    passes: [link('New', url('https://orilla.example/new'))],
+    fetched: fetched('https://orilla.example/old', {
+      finalUrl: 'https://orilla.example/new',
+      permanent: true,
+    }),
+    fixes: true,
+  },
+  unanswered: {
+    fails: [link('Gone', url('https://orilla.example/gone'))],
+    passes: [link('New', url('https://orilla.example/new'))],
+    fetched: fetched('https://orilla.example/gone', { status: 404 }),
+  },
+};
+
+const findingsOf = (site: Site, rule: string, sample: Sample) =>
+  checkLinks(site, new Map(sample.fetched ? [[sample.fetched.url, sample.fetched]] : [])).filter(
+    (finding) => finding.rule === rule && finding.menu === 'test',
+  );
+
+describe.each(LINK_RULES.map((rule) => rule.id))('%s', (rule) => {
+  const sample = SAMPLES[rule] as Sample;
+  test('passes what is right', () => {
+    expect(findingsOf(siteWith(sample.passes, sample.menu), rule, sample)).toEqual([]);
+  });
+  if (rule === 'not-shown') return;
+  test('finds what is wrong, with place, reason and evidence', () => {
+    const site = siteWith(sample.fails, sample.menu);
+    const findings = findingsOf(site, rule, sample);
+    const least = rule === 'repeated-target' ? 1 : sample.fails.length;
+    expect(new Set(findings.map((finding) => finding.item)).size).toBe(
+      new Set(sample.fails.slice(0, least).map((item) => item.id)).size,
+    );
+    for (const finding of findings) {
+      expect(finding.path).toMatch(/^\/menus\/0\/items\/\d+$/);
+      expect(finding.reason).toMatch(/\.$/);
+      expect(finding.evidence).toBeTruthy();
+    }
+  });
+  test('its fixes can be made, and then it passes', () => {
+    const site = siteWith(sample.fails, sample.menu);
+    const fixes = findingsOf(site, rule, sample).flatMap((finding) => finding.fix ?? []);
+    if (sample.fixes) expect(fixes.length).toBeGreaterThan(0);
+    let fixed = site;
+    for (const { edit } of fixes) {
+      const ran = runEdit(fixed, edit);
+      if (!ran.ok) throw new Error(ran.error[0]?.message);
+      fixed = ran.value.site;
+    }
+    expect(findingsOf(fixed, rule, sample).filter((finding) => finding.fix)).toEqual([]);
+  });
+});
+
+describe('a site as a whole', () => {
+  test('the demo has its six open problems', () => {
+    expect(checkLinks(DEMO).map((finding) => [finding.rule, finding.evidence])).toEqual([
+      ['not-shown', 'level 3'],
+      ['not-shown', 'level 3'],
+      ['not-shown', 'level 3'],
+      ['insecure', 'http://shop.marisma.example/'],
+      ['label-vague', 'Click here'],
+      ['placeholder', '#'],
+    ]);
+    expect(unreachedPages(DEMO)).toEqual(
+      new Set(['page-press', 'page-visit-picnic-meadow', 'page-birds-flamingo-count']),
+    );
+  });
+  test('a placement that starts from a link that is gone or has nothing beneath is found, and mended', () => {
+    for (const branch of ['gone', DEMO.menus[0]?.items[4]?.id ?? '']) {
+      const site = runEdit(DEMO, { name: 'set-owner', args: { id: 'menu-main', fields: { branch } } });
+      if (!site.ok) throw new Error();
+      const [finding] = checkLinks(site.value.site).filter((entry) => entry.rule === 'placement-empty');
+      expect(finding?.fix && runEdit(site.value.site, finding.fix.edit)).toMatchObject({
+        ok: true,
+        value: { site: DEMO },
+      });
+    }
+  });
+  test('calls to action are judged like links, and mended', () => {
+    const wrong = runEdit(DEMO, {
+      name: 'set-owner',
+      args: {
+        id: 'book',
+        fields: { label: 'BOOK A HIDE', target: { kind: 'url', url: 'www.marisma.example/book' } },
+      },
+    });
+    if (!wrong.ok) throw new Error(wrong.error[0]?.message);
+    const found = (site: Site) => checkLinks(site).filter((finding) => finding.path.includes('/zones/'));
+    expect(found(wrong.value.site).map((finding) => [finding.rule, finding.item, finding.evidence])).toEqual([
+      ['scheme-missing', null, 'Header › BOOK A HIDE'],
+      ['label-capitals', null, 'Header › BOOK A HIDE'],
+    ]);
+    const fixed = found(wrong.value.site).reduce((site, { fix }) => {
+      const ran = fix && runEdit(site, fix.edit);
+      return ran?.ok ? ran.value.site : site;
+    }, wrong.value.site);
+    expect(ownersOf(fixed).get('book') && found(fixed).map((finding) => finding.rule)).toEqual(['own-host']);
+  });
+  test('a link to a panel without links of its own is found', () => {
+    expect(
+      checkLinks(siteWith([link('More', { kind: 'panel', panel: 'panel' })])).map((finding) => finding.rule),
+    ).toContain('panel-empty');
+  });
+  test('every finding has words', () => {
+    for (const { rule } of checkLinks(DEMO)) expect(RULE_LABELS[rule]).toBeTruthy();
+  });
+  test('the same site is checked once', () => {
+    expect(checkLinks(DEMO)).toBe(checkLinks(DEMO));
+  });
+});

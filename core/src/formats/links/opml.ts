@@ -1,0 +1,83 @@
+import { escapeAttribute, escapeText } from '../../print/html.ts';
+import { LIMITS } from '../../model/limits.ts';
+import { refuseUrl } from '../../model/url.ts';
+import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
+import { readXml } from './xml.ts';
+
+const ADDRESSES = ['url', 'htmlurl', 'link', 'href', 'xmlurl'];
+
+/** Reads an outline in OPML 2.0 (opml.org/spec2.opml): `text` is the label, `url` or `htmlUrl` the target. */
+export function readOpml(text: string): ReadLinks {
+  const links: LinkLine[] = [];
+  const notes: ImportNote[] = [];
+  let depth = 0;
+  const failure = readXml(text.replace(/^\ufeff/, ''), {
+    open: (name, attributes) => {
+      if (name.toLowerCase() !== 'outline') return;
+      depth++;
+      if (links.length >= LIMITS.links) return;
+      const at = (wanted: string) =>
+        Object.entries(attributes)
+          .find(([key]) => key.toLowerCase() === wanted)?.[1]
+          ?.trim() ?? '';
+      const href = ADDRESSES.map(at).find((address) => address !== '') ?? '';
+      const label = (at('text') || at('title') || href).replace(/<[^>]*>/g, '').slice(0, LIMITS.label);
+      if (label === '' && at('role') !== 'divider') {
+        notes.push({ line: 0, text: '', reason: 'An outline without text was left out.' });
+        return;
+      }
+      const refused = href === '' ? null : refuseUrl(href);
+      if (refused !== null)
+        notes.push({ line: 0, text: label.slice(0, 80), reason: `The target was left out: ${refused}.` });
+      const description = at('description').slice(0, LIMITS.label);
+      const tooltip = at('text') && at('title') !== at('text') ? at('title').slice(0, LIMITS.label) : '';
+      const fields = {
+        ...(description ? { description } : {}),
+        ...(tooltip ? { title: tooltip } : {}),
+        ...(at('newtab') === 'true' ? { newTab: true as const } : {}),
+      };
+      links.push({
+        label,
+        href: refused === null && href !== '' ? href : null,
+        depth: Math.min(depth, LIMITS.depth),
+        ...(Object.keys(fields).length > 0 ? { fields } : {}),
+      });
+    },
+    text: () => undefined,
+    close: (name) => {
+      if (name.toLowerCase() === 'outline') depth--;
+    },
+  });
+  if (failure !== null)
+    notes.unshift({
+      line: Number(/^line (\d+)/.exec(failure)?.[1] ?? 0),
+      text: '',
+      reason: `The file could be read only in part: ${failure}.`,
+    });
+  if (failure === null && links.length === 0)
+    notes.push({ line: 0, text: '', reason: 'There are no outlines in it.' });
+  return { links, notes };
+}
+
+/** Links as OPML 2.0. */
+export function printOpml(links: readonly LinkLine[], title: string): string {
+  const lines: string[] = [];
+  let open = 0;
+  const close = (until: number) => {
+    while (open > until) lines.push(`${'  '.repeat(1 + open--)}</outline>`);
+  };
+  links.forEach((link, index) => {
+    close(link.depth - 1);
+    const { href, fields = {} } = link;
+    const attribute = (name: string, value: string | null | undefined) =>
+      value == null || value === ''
+        ? ''
+        : ` ${name}="${escapeAttribute(value).replaceAll('&nbsp;', '&#160;')}"`;
+    const start = `${'  '.repeat(1 + link.depth)}<outline text="${escapeAttribute(link.label).replaceAll('&nbsp;', '&#160;')}"${href === null ? '' : ' type="link"'}${attribute('url', href)}${attribute('description', fields.description)}${attribute('title', fields.title)}${attribute('newTab', fields.newTab ? 'true' : null)}`;
+    const opens = (links[index + 1]?.depth ?? 0) > link.depth;
+    lines.push(`${start}${opens ? '>' : '/>'}`);
+    if (opens) open = link.depth;
+  });
+  close(0);
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<opml version="2.0">\n  <head><title>${escapeText(title).replaceAll('&nbsp;', '&#160;')}</title></head>\n  <body>\n${lines.map((line) => `${line}\n`).join('')}  </body>\n</opml>\n`;
+}

@@ -1,0 +1,108 @@
+import { Gunzip, unzipSync } from 'fflate';
+import { fail, succeed, type Result } from '../../base/result.ts';
+import { LIMITS } from '../../model/limits.ts';
+
+/** Bounds on what is unpacked: bytes of a gzip file, bytes and entries of an archive. */
+export const UNPACK_LIMITS = { gzip: 64 * 1024 * 1024, zip: 256 * 1024 * 1024, entries: 60_000 } as const;
+
+export const isGzip = (bytes: Uint8Array) => bytes[0] === 0x1f && bytes[1] === 0x8b;
+export const isZip = (bytes: Uint8Array) =>
+  bytes[0] === 0x50 && bytes[1] === 0x4b && bytes[2] === 3 && bytes[3] === 4;
+
+const megabytes = (bytes: number) => `${Math.round(bytes / 1024 / 1024)} MB`;
+
+/** Unpacks a gzip file (RFC 1952), stopping at the bound whatever it claims to hold. */
+export function unpackGzip(bytes: Uint8Array, most: number = UNPACK_LIMITS.gzip): Result<Uint8Array, string> {
+  const chunks: Uint8Array[] = [];
+  let size = 0;
+  let members = 0;
+  const stream = new Gunzip((chunk) => {
+    size += chunk.length;
+    if (size <= most) chunks.push(chunk);
+  });
+  stream.onmember = () => {
+    members++;
+  };
+  const PIECE = 1 << 14;
+  try {
+    for (let at = 0; at < bytes.length && size <= most; at += PIECE)
+      stream.push(bytes.subarray(at, at + PIECE), at + PIECE >= bytes.length);
+  } catch (error) {
+    return fail(`the gzip file is broken or cut short: ${(error as Error).message}`);
+  }
+  if (size > most) return fail(`it unpacks to more than ${megabytes(most)}, which is more than is read`);
+  // The last four bytes give the length of what was packed (RFC 1952, section 2.3.1); several members add up.
+  const claimed =
+    bytes.length < 18 ? -1 : new DataView(bytes.buffer, bytes.byteOffset).getUint32(bytes.length - 4, true);
+  if (members < 2 && claimed !== size % 2 ** 32) return fail('the gzip file is cut short');
+  const whole = new Uint8Array(size);
+  let at = 0;
+  for (const chunk of chunks) {
+    whole.set(chunk, at);
+    at += chunk.length;
+  }
+  return succeed(whole);
+}
+
+/** A file of an archive: its path there, with `/` between folders. */
+export interface ArchiveFile {
+  readonly path: string;
+  readonly bytes: Uint8Array;
+}
+
+/** What an archive holds, and what of it was left out and why. */
+export interface Archive {
+  readonly files: readonly ArchiveFile[];
+  readonly skipped: readonly string[];
+}
+
+/** A path inside an archive or folder; null where it leads out of it. */
+export function safePath(path: string): string | null {
+  const parts = path.replaceAll('\\', '/').split('/');
+  if (path.startsWith('/') || /^[a-z]:/i.test(path) || parts.includes('..') || path.includes('\0'))
+    return null;
+  return parts.filter((part) => part !== '' && part !== '.').join('/');
+}
+
+/**
+ * Unpacks the files of a ZIP archive that `wanted` asks for. Sizes are summed up before anything is unpacked, paths
+ * that lead out of the archive are left out and named.
+ */
+export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean): Result<Archive, string> {
+  const skipped: string[] = [];
+  let size = 0;
+  let entries = 0;
+  const refusals: string[] = [];
+  try {
+    const unpacked = unzipSync(bytes, {
+      filter: ({ name, originalSize }) => {
+        if (refusals.length > 0 || name.endsWith('/')) return false;
+        const path = safePath(name);
+        if (path === null) {
+          if (skipped.length < 20) skipped.push(name.slice(0, 80));
+          return false;
+        }
+        if (!wanted(path)) return false;
+        size += originalSize;
+        entries++;
+        if (originalSize > LIMITS.file)
+          refusals.push(`“${path}” in it is larger than ${megabytes(LIMITS.file)}`);
+        else if (size > UNPACK_LIMITS.zip)
+          refusals.push(`it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`);
+        else if (entries > UNPACK_LIMITS.entries)
+          refusals.push(`it holds more than ${UNPACK_LIMITS.entries} files`);
+        return refusals.length === 0;
+      },
+    });
+    if (refusals[0] !== undefined) return fail(refusals[0]);
+    return succeed({
+      files: Object.entries(unpacked).map(([path, content]) => ({
+        path: safePath(path) ?? path,
+        bytes: content,
+      })),
+      skipped,
+    });
+  } catch (error) {
+    return fail(refusals[0] ?? `the archive is broken or cut short: ${(error as Error).message}`);
+  }
+}

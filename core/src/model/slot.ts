@@ -1,0 +1,95 @@
+import type { PropertyId } from '../kinds/properties/properties.ts';
+import type { Level, State } from './states.ts';
+import type { Value } from '../values/values.ts';
+
+/** One styled thing inside a piece or part, as the catalogue describes it. */
+export interface SlotKind {
+  readonly label: string;
+  /** Menu levels it occurs at; empty for a slot outside menus. */
+  readonly levels: readonly Level[];
+  /** States it can be in, in the order of `STATES`. */
+  readonly states: readonly State[];
+  readonly properties: readonly PropertyId[];
+  /** Values where the look has none; roles here are what "role default" means. */
+  readonly defaults: { readonly [P in PropertyId]?: Value };
+  /** The type style that family, size and weight fall back to. */
+  readonly typeStyle?: string;
+  /** The slot it stands in: its states are those of that one. */
+  readonly inside?: string;
+  /** The slot it stands in without having its states; it takes that one's text. */
+  readonly inherits?: string;
+  /** Whether text or an icon is drawn in it, so that contrast is judged. */
+  readonly text: 'label' | 'icon' | 'none';
+}
+
+/** Interactive slots share these states. */
+export const LINK_STATES: readonly State[] = [
+  'rest',
+  'scrolled',
+  'current',
+  'open',
+  'hover',
+  'focus',
+  'pressed',
+];
+export const BUTTON_STATES: readonly State[] = ['rest', 'scrolled', 'hover', 'focus', 'pressed'];
+export const BOX_STATES: readonly State[] = ['rest', 'scrolled'];
+/** What lies over the page has nothing to do with how far it is scrolled. */
+export const REST_ONLY: readonly State[] = ['rest'];
+
+const ids = <const Id extends PropertyId>(...list: readonly Id[]) => list;
+
+export const TEXT_PROPERTIES = ids(
+  'colour',
+  'family',
+  'size',
+  'weight',
+  'style',
+  'letters',
+  'decoration',
+  'tracking',
+  'wordSpace',
+  'lineHeight',
+  'align',
+  'textShadow',
+);
+export const ICON_PROPERTIES = ids('colour', 'size');
+export const FILL_PROPERTIES = ids('fill', 'paint', 'paintSize', 'paintPlace', 'blur');
+export const EDGE_PROPERTIES = ids('lineTop', 'lineBottom', 'lineStart', 'lineEnd', 'radius', 'shadow');
+export const OUTLINE_PROPERTIES = ids('outline', 'outlineGap');
+export const PADDING_PROPERTIES = ids('paddingInline', 'paddingBlock');
+export const MARGIN_PROPERTIES = ids('marginInline', 'marginBlock');
+export const MARK_PROPERTIES = ids(
+  'mark',
+  'markColour',
+  'markThickness',
+  'markLength',
+  'markOffset',
+  'markFrom',
+);
+export const MOTION_PROPERTIES = ids('opacity', 'motion', 'motionTime', 'motionCurve', 'motionDelay');
+
+/** What a box of any kind can wear. */
+export const BOX_PROPERTIES = [...FILL_PROPERTIES, ...EDGE_PROPERTIES, ...PADDING_PROPERTIES];
+/** What a control with a label can wear. */
+export const CONTROL_PROPERTIES = [
+  ...TEXT_PROPERTIES,
+  ...FILL_PROPERTIES,
+  ...EDGE_PROPERTIES,
+  ...OUTLINE_PROPERTIES,
+  ...PADDING_PROPERTIES,
+  ...ids('gap'),
+  ...MARGIN_PROPERTIES,
+  ...ids('height', 'minWidth'),
+  ...MOTION_PROPERTIES,
+];
+/** What a control that is only an icon can wear. */
+export const ICON_CONTROL_PROPERTIES = [
+  ...ICON_PROPERTIES,
+  ...FILL_PROPERTIES,
+  ...EDGE_PROPERTIES,
+  ...OUTLINE_PROPERTIES,
+  ...PADDING_PROPERTIES,
+  ...MARGIN_PROPERTIES,
+  ...MOTION_PROPERTIES,
+];

@@ -1,0 +1,349 @@
+import { describe, expect, test } from '@jest/globals';
+import { HtmlValidate } from 'html-validate';
+import { DEMO, DEMO_HEADER, FONTS, rawDemo } from '../../test/demo.ts';
+import { dress } from '../../test/dressed.ts';
+import { handOffFiles } from '../formats/archive/hand-off.ts';
+import { loadSite } from '../load/load-site.ts';
+import type { Site } from '../model/site.ts';
+import { findHeader } from '../kinds/walk.ts';
+import { compileHeader, type Compiled } from './compile.ts';
+import type { CompileOptions } from './context.ts';
+import { listCandidates, pruneCandidates } from './passes/prune.ts';
+import { mergeRules } from './passes/merge.ts';
+import { cssString, printCss } from '../print/css.ts';
+import { escapeAttribute, escapeText, printHtml } from '../print/html.ts';
+import { element, rule, text } from '../print/trees.ts';
+import { MENU_SLOTS } from '../kinds/parts/menu.ts';
+
+function compile(site: Site = DEMO, options: Partial<CompileOptions> = {}): Compiled {
+  const header = findHeader(site);
+  if (!header) throw new Error('no header');
+  return compileHeader(site, header, { fonts: FONTS, ...options });
+}
+
+/** The demo spoiled or changed as raw JSON, loaded again. */
+function changed(change: (raw: ReturnType<typeof rawDemo>) => void): Site {
+  const raw = rawDemo();
+  change(raw);
+  const loaded = loadSite(raw);
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  return loaded.value;
+}
+
+const menuPart = (raw: ReturnType<typeof rawDemo>) => raw.pieces[0].rows[0].zones.middle[0];
+
+describe('the output', () => {
+  const output = compile();
+  test('is the same bytes for the same site', () => {
+    expect(compile(JSON.parse(JSON.stringify(DEMO)) as Site)).toEqual(output);
+  });
+  test('holds nothing undefined or computed wrongly', () => {
+    for (const part of [output.markup, output.stylesheet, output.script])
+      expect(part).not.toMatch(/undefined|NaN|\[object|null[;"]/);
+  });
+  test('writes each link once', () => {
+    for (const path of ['/visit/opening-hours/', '/news/', '/visit/book-a-hide/'])
+      expect(output.markup.split(`href="${path}"`)).toHaveLength(2);
+  });
+  test('has no inline style, no handler, no id without the prefix', () => {
+    expect(output.markup).not.toMatch(/\sstyle=|\son\w+=/);
+    expect([...output.markup.matchAll(/\sid="([^"]+)"/g)].every((match) => match[1]?.startsWith('hm-'))).toBe(
+      true,
+    );
+  });
+  test('is valid HTML', async () => {
+    const page = handOffFiles(DEMO, FONTS)?.find((file) => file.name === 'index.html');
+    const report = await new HtmlValidate({
+      extends: ['html-validate:recommended'],
+      rules: {
+        'no-inline-style': 'off',
+        'no-implicit-button-type': 'error',
+        'long-title': 'off',
+        'no-unknown-elements': 'error',
+        'attribute-allowed-values': 'off',
+        'no-unknown-attributes': 'off',
+        'no-redundant-aria-label': 'off',
+        'unique-landmark': 'error',
+        'doctype-style': 'off',
+        'void-style': 'off',
+        'require-sri': 'off',
+      },
+    }).validateString(page && 'text' in page ? page.text : '');
+    expect(
+      report.results.flatMap((result) =>
+        result.messages.map((message) => `${message.ruleId}: ${message.message}`),
+      ),
+    ).toEqual([]);
+  });
+  test('a prefix of one’s own reaches every name', () => {
+    const own = compile(DEMO, { prefix: 'ml-' });
+    for (const part of [own.markup, own.stylesheet, own.script]) expect(part).not.toContain('hm-');
+  });
+  test('links swatches and roles by custom properties, and declares only those used', () => {
+    expect(output.stylesheet).toContain('--hm-ink: var(--hm-swatch-deep-water);');
+    expect(output.stylesheet).not.toContain('--hm-on-accent');
+    for (const variable of new Set(
+      [...output.stylesheet.matchAll(/var\((--[\w-]+)\)/g)].map((match) => match[1]),
+    ))
+      expect(output.stylesheet).toContain(`${variable}:`);
+    for (const declared of new Set([...output.stylesheet.matchAll(/(--[\w-]+):/g)].map((match) => match[1])))
+      expect(output.stylesheet).toContain(`var(${declared})`);
+  });
+  test('puts hover where a pointer can hover, except for the stage', () => {
+    expect(output.stylesheet.replace(/@media \(hover: hover\) \{[\s\S]*?\n\}/g, '')).not.toMatch(
+      /\.hm-link:where\(:hover\)/,
+    );
+    expect(compile(DEMO, { pinnable: true }).stylesheet).toContain('[data-pin~=hover]');
+    expect(output.stylesheet).not.toContain('data-pin');
+  });
+});
+
+describe('what a stranger writes stays text', () => {
+  const nasty = '<img src=x onerror=alert(1)>"\'&\u0000';
+  test('labels, names and texts never become markup', () => {
+    const site = changed((raw) => {
+      raw.menus[0].items[0].label = nasty;
+      raw.menus[0].items[3].label = nasty;
+      menuPart(raw).name = nasty;
+      raw.pieces[0].rows[0].zones.start[0].text = nasty;
+      raw.pieces[0].rows[0].zones.end[1].label = nasty;
+      raw.pieces[1].name = nasty;
+      raw.name = '</title><script>alert(1)</script>';
+    });
+    const page = handOffFiles(site, FONTS)?.find((file) => file.name === 'index.html');
+    const source = page && 'text' in page ? page.text : '';
+    expect(source).not.toContain('<img');
+    expect(source.match(/<script/g)).toHaveLength(1);
+    expect(source).not.toContain('\u0000');
+    expect(compile(site).markup).toContain('&lt;img src=x onerror=alert(1)&gt;');
+  });
+});
+
+describe('what is there only when it is needed', () => {
+  test('without submenus there is no disclosure', () => {
+    const flat = compile(
+      changed((raw) => {
+        menuPart(raw).levels = 1;
+      }),
+    );
+    expect(flat.markup).not.toContain('aria-expanded');
+    expect(flat.script).not.toContain('aria-expanded');
+    expect(flat.stylesheet).not.toContain('::before {\n  content: ""');
+  });
+  test('opening by click alone leaves out hovering', () => {
+    expect(
+      compile(
+        changed((raw) => {
+          menuPart(raw).opensOn = 'click';
+        }),
+      ).script,
+    ).not.toContain('pointerenter');
+    expect(compile().script).toContain('pointerenter');
+  });
+  test('a header that never folds has no dialog, opener or panel', () => {
+    const open = compile(
+      changed((raw) => {
+        raw.pieces[0].foldBand = null;
+      }),
+    );
+    for (const part of [open.markup, open.stylesheet]) expect(part).not.toMatch(/dialog|hm-opener|hm-panel/);
+    expect(open.script).not.toMatch(/showModal|resize/);
+  });
+  test('the third level shows when it is placed', () => {
+    expect(compile().markup).not.toContain('North hide');
+    expect(
+      compile(
+        changed((raw) => {
+          menuPart(raw).levels = 3;
+        }),
+      ).markup,
+    ).toContain('North hide');
+  });
+  test('a parent without a page is a button alone; with one, a link and a button', () => {
+    const { markup } = compile();
+    expect(markup).toMatch(
+      /<button class="hm-link" type="button" aria-expanded="false" aria-controls="hm-submenu-4">Join in/,
+    );
+    expect(markup).toMatch(
+      /<a class="hm-link" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="hm-submenu-1" aria-label="Visit">/,
+    );
+  });
+  test('a second menu has names of its own', () => {
+    const two = compile(
+      changed((raw) => {
+        raw.pieces[0].rows[0].zones.end.unshift({ ...menuPart(raw), id: 'menu-two', name: 'Second' });
+      }),
+    );
+    expect(two.markup).toContain('class="hm-link-2"');
+    expect(new Set([...two.markup.matchAll(/\sid="([^"]+)"/g)].map((match) => match[1])).size).toBe(
+      [...two.markup.matchAll(/\sid="/g)].length,
+    );
+  });
+});
+
+describe('printing', () => {
+  test('escapes by context', () => {
+    expect(escapeText('a<b>&"\u00a0')).toBe('a&lt;b&gt;&amp;"&nbsp;');
+    expect(escapeAttribute('"\n\t<')).toBe('&quot;  &lt;');
+    expect(escapeText('\ud800x')).toBe('\ufffdx');
+    expect(escapeText('🪶')).toBe('🪶');
+    expect(cssString('a"b\\c\n')).toBe('"a\\22 b\\5c c\\a "');
+  });
+  test('text stands on its element’s line, elements beneath each other', () => {
+    expect(printHtml([element('ul', { class: null, hidden: true }, element('li', {}, text('a & b')))])).toBe(
+      '<ul hidden>\n  <li>a &amp; b</li>\n</ul>\n',
+    );
+  });
+  test('neighbours under the same conditions share a block', () => {
+    expect(
+      printCss([
+        rule('a', [['color', 'red']], '@media x'),
+        rule('b', [['color', 'red']], '@media x', '@supports y'),
+        rule('c', [['color', 'red']]),
+      ]),
+    ).toBe(
+      '@media x {\n  a {\n    color: red;\n  }\n  @supports y {\n    b {\n      color: red;\n    }\n  }\n}\nc {\n  color: red;\n}\n',
+    );
+  });
+});
+
+describe('passes', () => {
+  test('a declaration that would change nothing is dropped, one that would is kept', () => {
+    const look = {
+      all: {
+        rest: { all: { radius: 4 } },
+        current: { all: { weight: 700 } },
+        hover: { all: { radius: 4, weight: 500, size: 16 } },
+      },
+      1: { rest: { all: { radius: 4 }, phone: { radius: 6 } } },
+    } as const;
+    const kept = pruneCandidates(
+      DEMO,
+      MENU_SLOTS.link,
+      look,
+      listCandidates(DEMO, MENU_SLOTS.link, look),
+    ).map(({ state, level, band, property }) => `${state} ${level} ${band} ${property}`);
+    // hover's radius counts in the phone band, where level 1 has another; its weight counts for the current page.
+    expect(kept).toEqual([
+      'rest all all radius',
+      'rest 1 phone radius',
+      'current all all weight',
+      'hover all all weight',
+      'hover all all radius',
+    ]);
+  });
+  test('rules of one selector are joined unless something between sets the same', () => {
+    const joined = mergeRules([
+      rule('a', [['color', 'red']]),
+      rule('b', [['gap', '1px']]),
+      rule('a', [['gap', '2px']]),
+      rule('a', [['margin', '0']]),
+    ]);
+    expect(joined.map(({ rule: { selector, declarations } }) => [selector, declarations.length])).toEqual([
+      ['a', 1],
+      ['b', 1],
+      ['a', 2],
+    ]);
+  });
+});
+
+test('the demo’s header compiles with its panel', () => {
+  expect(DEMO_HEADER.foldBand).toBe('phone');
+  expect(compile().typefaces.map((typeface) => typeface.id)).toEqual(['figtree', 'fraunces']);
+});
+
+describe('links with everything they can have', () => {
+  const site = changed(dress);
+  const { markup, stylesheet, script } = compile(site);
+  const line = (part: string) =>
+    markup
+      .split('\n')
+      .find((text) => text.includes(part))
+      ?.trim() ?? '';
+  test('are valid HTML without a stray value', async () => {
+    const page = handOffFiles(site, FONTS)?.find((file) => file.name === 'index.html');
+    const report = await new HtmlValidate({
+      extends: ['html-validate:recommended'],
+      rules: {
+        'no-inline-style': 'off',
+        'no-implicit-button-type': 'error',
+        'attribute-boolean-style': 'off',
+        'element-permitted-content': 'error',
+        'long-title': 'off',
+        'require-sri': 'off',
+        'svg-focusable': 'off',
+      },
+    }).validateString(page && 'text' in page ? page.text : '');
+    expect(
+      report.results
+        .flatMap((result) => result.messages.map((message) => `${message.ruleId}: ${message.message}`))
+        .filter((message) => !/aria-label-misuse|prefer-native|tel-non-breaking|no-redundant/.test(message)),
+    ).toEqual([]);
+    for (const part of [markup, stylesheet, script]) expect(part).not.toMatch(/undefined|NaN|\[object/);
+  });
+  test('carry what they were given', () => {
+    expect(line('js-news')).toContain('class="hm-link news js-news" rel="nofollow" href="/news/"');
+    expect(line('/visit/opening-hours/')).toContain(
+      'target="_blank" rel="noopener" title="Opens in a new tab"',
+    );
+    expect(line('/contact/')).toBe('<a class="hm-link" aria-label="Contact us" href="/contact/">');
+    expect(markup).toContain('<span class="hm-description">Every day but Monday</span>');
+    expect(markup).toContain('<hr class="hm-divider">');
+    expect(markup).toContain('<span class="hm-heading">On the spot</span>');
+    expect(markup).toContain('<a class="hm-action" href="/give/">Give</a>');
+    expect(markup).toContain('<li class="hm-not-phone">');
+    expect(stylesheet).toMatch(
+      /@media \(width < 1000px\) \{\s*\.hm-header:not\(#hm-x\) \.hm-not-phone\.hm-not-phone \{\s*display: none;/,
+    );
+  });
+  test('draw an icon that repeats once, and refer to it', () => {
+    expect(markup.match(/<symbol id="hm-symbol-icon-reed"/g)).toHaveLength(1);
+    expect(markup.match(/<use href="#hm-symbol-icon-reed">/g)).toHaveLength(3);
+    const once = compile(
+      changed((raw) => {
+        dress(raw);
+        delete raw.menus[0].items[1].icon;
+        delete raw.menus[0].items[0].children[0].icon;
+      }),
+    );
+    expect(once.markup).not.toContain('<symbol');
+    expect(once.markup).toContain('<svg class="hm-glyph" aria-hidden="true" viewBox="0 0 24 24">');
+  });
+  test('open panels, each with its own menu, and icons bring their licence', () => {
+    expect(markup).toContain(
+      '<button class="hm-link" type="button" command="show-modal" commandfor="hm-panel-2" aria-haspopup="dialog" aria-controls="hm-panel-2">More</button>',
+    );
+    expect(markup.match(/<dialog /g)).toHaveLength(2);
+    expect(markup).toContain('aria-label="Social"');
+    expect(handOffFiles(site, FONTS)?.map((file) => file.name)).toContain('icons-LICENSE.txt');
+  });
+  test('show as many levels as a placement says, from the link it says', () => {
+    expect(markup).toContain('Upper floor');
+    expect(
+      compile(
+        changed((raw) => {
+          dress(raw);
+          menuPart(raw).levels = 3;
+        }),
+      ).markup,
+    ).not.toContain('Upper floor');
+    const branch = compile(
+      changed((raw) => {
+        menuPart(raw).branch = raw.menus[0].items[1].id;
+      }),
+    ).markup;
+    expect([branch.includes('Ringing log'), branch.includes('News')]).toEqual([true, false]);
+    expect(
+      compile(
+        changed((raw) => {
+          menuPart(raw).branch = 'gone';
+        }),
+      ).markup,
+    ).not.toContain('<li>');
+  });
+  test('style only what is there', () => {
+    expect(compile().stylesheet).not.toMatch(/hm-(?:glyph|picture|description|action|heading|divider|not-)/);
+    for (const slot of ['glyph', 'picture', 'description', 'action', 'heading', 'divider'])
+      expect(stylesheet).toContain(`.hm-${slot}`);
+  });
+});

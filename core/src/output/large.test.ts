@@ -1,0 +1,72 @@
+import { expect, test } from '@jest/globals';
+import { FONTS, rawDemo } from '../../test/demo.ts';
+import { slotsOf, type OwnerKind } from '../kinds/catalogue.ts';
+import { property } from '../kinds/properties/properties.ts';
+import type { Header } from '../kinds/pieces/header.ts';
+import { findHeader } from '../kinds/walk.ts';
+import { loadSite } from '../load/load-site.ts';
+import { lookCells } from '../resolve/reaches.ts';
+import { compileHeader } from './compile.ts';
+
+const WANTED = 20_000;
+
+test(`a document with ${WANTED} values of looks loads, compiles and says nothing twice`, () => {
+  const raw = rawDemo();
+  raw.bands = Array.from({ length: 8 }, (_, index) => ({
+    id: index === 0 ? 'wide' : index === 7 ? 'phone' : `b${index}`,
+    name: `Band ${index}`,
+    min: index === 7 ? 0 : 1400 - index * 100,
+  }));
+  const owners = [
+    raw.pieces[0],
+    raw.pieces[0].rows[0],
+    ...Object.values(raw.pieces[0].rows[0].zones).flat(),
+    raw.pieces[1],
+  ] as { kind?: OwnerKind; look: Record<string, unknown> }[];
+  let written = 0;
+  for (const owner of owners) {
+    owner.look = {};
+    for (const [slot, kind] of Object.entries(slotsOf(owner.kind ?? 'row'))) {
+      const levels = ['all', ...(kind.levels.length > 1 ? kind.levels.map(String) : [])];
+      owner.look[slot] = Object.fromEntries(
+        levels.map((level) => [
+          level,
+          Object.fromEntries(
+            kind.states.map((state) => [
+              state,
+              Object.fromEntries(
+                ['all', ...raw.bands.slice(1).map((band: { id: string }) => band.id)].map((band: string) => [
+                  band,
+                  Object.fromEntries(
+                    kind.properties.flatMap((id) => {
+                      const entry = property(id);
+                      written++;
+                      // Neighbours differ, so that nothing can be left out.
+                      return [
+                        [
+                          id,
+                          entry.kind === 'number'
+                            ? entry.min + (written % 3) * entry.step
+                            : entry.kind === 'length'
+                              ? entry.min + (written % 5)
+                              : entry.initial,
+                        ],
+                      ];
+                    }),
+                  ),
+                ]),
+              ),
+            ]),
+          ),
+        ]),
+      );
+    }
+  }
+  expect(written).toBeGreaterThan(WANTED);
+  const loaded = loadSite(raw);
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  expect(lookCells(loaded.value)).toHaveLength(written);
+  const { stylesheet } = compileHeader(loaded.value, findHeader(loaded.value) as Header, { fonts: FONTS });
+  expect(stylesheet.split('\n').length).toBeGreaterThan(5000);
+  expect(stylesheet).not.toMatch(/undefined|NaN/);
+});

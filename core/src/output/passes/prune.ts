@@ -1,0 +1,184 @@
+import { memoise } from '../../base/memo.ts';
+import type { SlotLook, Values } from '../../model/look.ts';
+import { property, type PropertyId } from '../../kinds/properties/properties.ts';
+import type { Site } from '../../model/site.ts';
+import type { SlotKind } from '../../model/slot.ts';
+import { LEVEL_KEYS, STATES, type Level, type LevelKey, type State } from '../../model/states.ts';
+import type { Value } from '../../values/values.ts';
+import { sameJson } from '../../base/json.ts';
+import { bandKeys, fallbackValue, followType, holderOf, levelKeys, ownValue } from '../../resolve/resolve.ts';
+
+/** One value as it will be declared: under a level, a state and a band. */
+export interface Candidate {
+  readonly property: PropertyId;
+  readonly level: LevelKey;
+  readonly state: State;
+  readonly band: string;
+  readonly value: Value;
+}
+
+const placesOf = memoise(
+  (kind: SlotKind): ReadonlyMap<string, number> => new Map(kind.properties.map((id, index) => [id, index])),
+);
+
+/** The properties a cell says something about, in the catalogue's order. */
+function inOrder(kind: SlotKind, values: Values): PropertyId[] {
+  const places = placesOf(kind);
+  return (Object.keys(values) as PropertyId[])
+    .filter((id) => places.has(id))
+    .sort((a, b) => (places.get(a) ?? 0) - (places.get(b) ?? 0));
+}
+
+/** All values of a slot's look in the order that makes the later one win: state, then level, then band. */
+export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Candidate[] {
+  const bands = ['all', ...site.bands.map((band) => band.id)];
+  const candidates: Candidate[] = [];
+  for (const state of STATES) {
+    for (const level of LEVEL_KEYS) {
+      const byBand = look[level]?.[state];
+      if (!byBand) continue;
+      for (const band of bands) {
+        const values = byBand[band];
+        if (!values) continue;
+        for (const property of inOrder(kind, values)) {
+          const value = values[property];
+          if (value !== undefined)
+            candidates.push({ property, level, state, band, value: followType(site, property, value) });
+        }
+      }
+    }
+  }
+  return withFocusRings(candidates);
+}
+
+/**
+ * The ring of focus stands before what a weaker state says, so it is said again where one does. The weaker states come
+ * first in the list, focus and pressed after.
+ */
+function withFocusRings(candidates: readonly Candidate[]): Candidate[] {
+  const rings = [
+    ...new Set(
+      candidates.filter(({ state }) => isWeakerThanFocus(state)).map((candidate) => candidate.property),
+    ),
+  ].flatMap((id): Candidate[] => {
+    const value = property(id).inFocus;
+    return value === undefined ? [] : [{ property: id, level: 'all', state: 'focus', band: 'all', value }];
+  });
+  const asked = rings.filter(
+    (ring) =>
+      !candidates.some(
+        (own) =>
+          own.property === ring.property &&
+          own.state === 'focus' &&
+          own.level === 'all' &&
+          own.band === 'all',
+      ),
+  );
+  if (asked.length === 0) return [...candidates];
+  const first = candidates.findIndex(({ state }) => !isWeakerThanFocus(state));
+  const at = first === -1 ? candidates.length : first;
+  return [...candidates.slice(0, at), ...asked, ...candidates.slice(at)];
+}
+
+const isWeakerThanFocus = (state: State) => STATES.indexOf(state) < STATES.indexOf('focus');
+
+/** The levels and bands a candidate reaches. */
+function* reach(
+  site: Site,
+  kind: SlotKind,
+  candidate: Candidate,
+): Generator<{ level: Level | null; band: number }> {
+  const levels = kind.levels.length === 0 ? [null] : kind.levels;
+  for (const level of levels) {
+    if (!levelKeys(level).includes(candidate.level)) continue;
+    for (const [band, keys] of bandKeys(site).entries())
+      if (keys.includes(candidate.band)) yield { level, band };
+  }
+}
+
+/**
+ * Whether a candidate changes nothing: wherever it would win, what would apply without it has the same value, in
+ * every combination of the weaker states.
+ */
+function isRedundant(
+  site: Site,
+  kind: SlotKind,
+  look: SlotLook,
+  candidate: Candidate,
+  base: Value | null,
+): boolean {
+  for (const { level, band } of reach(site, kind, candidate)) {
+    const at = (state: State, without: boolean) => {
+      const found = ownValue(
+        without ? withoutCandidate(look, candidate) : look,
+        levelKeys(level),
+        state,
+        bandKeys(site)[band] ?? [],
+        candidate.property,
+      );
+      return found?.value;
+    };
+    const winner = ownValue(
+      look,
+      levelKeys(level),
+      candidate.state,
+      bandKeys(site)[band] ?? [],
+      candidate.property,
+    );
+    if (
+      winner?.origin.kind !== 'look' ||
+      winner.origin.level !== candidate.level ||
+      winner.origin.band !== candidate.band
+    )
+      continue;
+    const next = at(candidate.state, true);
+    const weaker = STATES.slice(0, STATES.indexOf(candidate.state))
+      .map((state) => at(state, false))
+      .filter((value) => value !== undefined);
+    const restValue = candidate.state === 'rest' ? undefined : at('rest', false);
+    const rivals = next === undefined ? [...weaker, ...(restValue === undefined ? [base] : [])] : [next];
+    if (!rivals.every((value) => sameJson(value, candidate.value))) return false;
+  }
+  return true;
+}
+
+function withoutCandidate(look: SlotLook, { level, state, band, property }: Candidate): SlotLook {
+  const { [property]: _dropped, ...values } = look[level]?.[state]?.[band] ?? {};
+  return { ...look, [level]: { ...look[level], [state]: { ...look[level]?.[state], [band]: values } } };
+}
+
+/** Whether anything else says the same: without that, nothing could stand in for a candidate. */
+function isRepeated(candidates: readonly Candidate[], candidate: Candidate, base: Value | null): boolean {
+  return (
+    sameJson(candidate.value, base) ||
+    candidates.some(
+      (other) =>
+        other !== candidate &&
+        other.property === candidate.property &&
+        sameJson(other.value, candidate.value),
+    )
+  );
+}
+
+/** Drops every candidate that changes nothing, so that the stylesheet says each thing once. */
+export function pruneCandidates(
+  site: Site,
+  kind: SlotKind,
+  look: SlotLook,
+  candidates: readonly Candidate[],
+): Candidate[] {
+  let pruned = look;
+  return candidates.filter((candidate) => {
+    // What the ring of focus stands before is no rival that could make it redundant.
+    if (property(candidate.property).inFocus !== undefined) return true;
+    // What is inherited from the slot around may be anything.
+    const base =
+      holderOf(kind, candidate.property) === null
+        ? fallbackValue(site, kind, candidate.property).value
+        : null;
+    const redundant =
+      isRepeated(candidates, candidate, base) && isRedundant(site, kind, pruned, candidate, base);
+    if (redundant) pruned = withoutCandidate(pruned, candidate);
+    return !redundant;
+  });
+}

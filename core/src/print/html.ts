@@ -1,0 +1,86 @@
+import type { HtmlElement, HtmlNode } from './trees.ts';
+
+/** Elements without content or end tag (HTML, section 13.1.2). */
+const VOID = new Set([
+  'area',
+  'base',
+  'br',
+  'col',
+  'embed',
+  'hr',
+  'img',
+  'input',
+  'link',
+  'meta',
+  'source',
+  'track',
+  'wbr',
+]);
+
+/** Characters that HTML text may not hold at all are replaced, as a parser would. */
+const printable = (value: string) =>
+  /^[\x20-\x7e]*$/.test(value)
+    ? value
+    : value
+        .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufdd0-\ufdef\ufffe\uffff]/g, '\ufffd')
+        .replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd');
+
+/** What needs no escaping anywhere: most of all names, labels and paths. */
+const PLAIN = /^[\w ./:#-]*$/;
+
+/** Text as element content. */
+export function escapeText(value: string): string {
+  if (PLAIN.test(value)) return value;
+  return printable(value)
+    .replaceAll('&', '&amp;')
+    .replaceAll('<', '&lt;')
+    .replaceAll('>', '&gt;')
+    .replaceAll('\u00a0', '&nbsp;');
+}
+
+/** Text as a double-quoted attribute value. */
+export function escapeAttribute(value: string): string {
+  if (PLAIN.test(value)) return value;
+  return escapeText(value)
+    .replaceAll('"', '&quot;')
+    .replace(/[\r\n\t]/g, ' ');
+}
+
+function printAttributes(attributes: HtmlElement['attributes']): string {
+  let printed = '';
+  for (const name in attributes) {
+    const value = attributes[name];
+    if (value === true) printed += ` ${name}`;
+    else if (typeof value === 'string') printed += ` ${name}="${escapeAttribute(value)}"`;
+  }
+  return printed;
+}
+
+const isInline = (node: HtmlNode) =>
+  node.node !== 'element' || ['svg', 'path', 'use', 'span'].includes(node.tag);
+
+function printElement(node: HtmlElement, indent: string): string {
+  const open = `<${node.tag}${printAttributes(node.attributes)}>`;
+  if (VOID.has(node.tag)) return open;
+  // Drawings and text stand on their element's line, so that no white space is added where it would show.
+  if (node.children.every(isInline))
+    return `${open}${node.children.map((child) => printNode(child, '')).join('')}</${node.tag}>`;
+  const inner = `${indent}  `;
+  return `${open}\n${node.children.map((child) => inner + printNode(child, inner)).join('\n')}\n${indent}</${node.tag}>`;
+}
+
+function printNode(node: HtmlNode, indent: string): string {
+  switch (node.node) {
+    case 'text':
+      return escapeText(node.text);
+    case 'drawing':
+      return node.cleanSvg;
+    case 'element':
+      return printElement(node, indent);
+  }
+}
+
+/** A tree of markup as indented HTML with a final line break. The same tree gives the same bytes. */
+export function printHtml(nodes: readonly HtmlNode[]): string {
+  return nodes.map((node) => `${printNode(node, '')}\n`).join('');
+}

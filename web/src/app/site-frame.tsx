@@ -1,0 +1,38 @@
+import { Outlet, useParams } from 'react-router';
+import { OpenSite, useSiteState } from '../store/open-site.tsx';
+import { WORDS } from '../words/words.ts';
+import { PlainBar, SiteBar } from './top-bar.tsx';
+
+const MESSAGES = { loading: WORDS.loading, missing: WORDS.siteMissing, away: WORDS.serverAway } as const;
+
+function Opened() {
+  const status = useSiteState((state) => state.status);
+  if (status === 'ready') {
+    return (
+      <div className="flex h-full flex-col">
+        <SiteBar />
+        <div className="min-h-0 grow">
+          <Outlet />
+        </div>
+      </div>
+    );
+  }
+  return (
+    <>
+      <PlainBar />
+      <p role="status" className="m-10 text-ink-soft">
+        {MESSAGES[status]}
+      </p>
+    </>
+  );
+}
+
+/** Every place of one site. */
+export function SiteFrame() {
+  const { id = '' } = useParams();
+  return (
+    <OpenSite id={id}>
+      <Opened />
+    </OpenSite>
+  );
+}

@@ -1,0 +1,139 @@
+import {
+  formatValue,
+  parseValue,
+  property,
+  STACKS,
+  stepValue,
+  TYPEFACES,
+  type PropertyId,
+  type Site,
+  type Value,
+} from '@hamaca/core';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useSite, useSiteStore } from '../../../store/open-site.tsx';
+import type { SheetCell } from './sheet-model.ts';
+
+interface Props {
+  readonly cell: SheetCell;
+  /** What was typed to open it; empty starts from the value. */
+  readonly start: string;
+  readonly onDone: (moveDown: boolean) => void;
+}
+
+const stepSize = (event: KeyboardEvent) => (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+
+/** What a value can be, where that can be listed. */
+function suggestionsFor(site: Site, id: PropertyId): readonly string[] {
+  const entry = property(id);
+  switch (entry.kind) {
+    case 'colour':
+      return [...site.palette.map((swatch) => swatch.name), ...Object.keys(site.roles), 'none'];
+    case 'family':
+      return [...site.typefaces, ...TYPEFACES, ...STACKS, ...site.typeStyles].map((entry) => entry.name);
+    case 'choice':
+      return Object.keys(entry.choices);
+    default:
+      return [];
+  }
+}
+
+/** Edits one cell in its place; a value that can be used shows on the stage while it is typed. */
+export function CellInput({ cell, start, onDone }: Props) {
+  const site = useSite();
+  const store = useSiteStore();
+  const id = cell.cell.property;
+  const input = useRef<HTMLInputElement>(null);
+  const listId = useId();
+  const [text, setText] = useState(start === '' ? formatValue(site, cell.resolved.value) : start);
+  const [error, setError] = useState<string | null>(null);
+  const ended = useRef(false);
+
+  useEffect(() => {
+    input.current?.focus();
+    if (start === '') input.current?.select();
+  }, [start]);
+
+  const asEdit = (value: Value) =>
+    ({ name: 'set-look', args: { cells: [{ ...cell.cell, value }] } }) as const;
+  const show = (typed: string) => {
+    setText(typed);
+    const parsed = parseValue(site, id, typed);
+    setError(null);
+    store.preview(parsed.ok ? asEdit(parsed.value) : null);
+  };
+  const cancel = () => {
+    ended.current = true;
+    store.preview(null);
+    onDone(false);
+  };
+  const commit = (moveDown: boolean, leave: boolean) => {
+    if (ended.current) return;
+    const unchanged = text === formatValue(site, cell.resolved.value) && start === '';
+    const parsed = parseValue(site, id, text);
+    // What was not touched is not set; data of a picture could not be typed at all.
+    if (unchanged && (leave || !parsed.ok)) return cancel();
+    if (!parsed.ok) {
+      if (leave) return cancel();
+      setError(parsed.error);
+      return;
+    }
+    ended.current = true;
+    store.edit(asEdit(parsed.value), `${property(id).label}, ${cell.cell.state}`);
+    if (!leave) onDone(moveDown);
+    else onDone(false);
+  };
+  const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
+    event.stopPropagation();
+    if (event.key === 'Enter') commit(true, false);
+    else if (event.key === 'Tab') {
+      event.preventDefault();
+      commit(false, false);
+    } else if (event.key === 'Escape') cancel();
+    else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
+      const parsed = parseValue(site, id, text);
+      const stepped = parsed.ok
+        ? stepValue(id, parsed.value, (event.key === 'ArrowUp' ? 1 : -1) * stepSize(event))
+        : null;
+      if (stepped === null) return;
+      event.preventDefault();
+      show(formatValue(site, stepped));
+    }
+  };
+  const suggestions = suggestionsFor(site, id);
+
+  return (
+    <>
+      <input
+        ref={input}
+        value={text}
+        list={suggestions.length > 0 ? listId : undefined}
+        aria-invalid={error !== null}
+        aria-label={`${property(id).label}, ${cell.cell.state}`}
+        data-dirty="true"
+        onChange={(event) => {
+          show(event.target.value);
+        }}
+        onKeyDown={onKeyDown}
+        onBlur={() => {
+          commit(false, true);
+        }}
+        className="absolute inset-0 w-full bg-white px-2 text-ink outline-2 -outline-offset-2 outline-ochre aria-invalid:outline-brick"
+      />
+      {suggestions.length > 0 && (
+        <datalist id={listId}>
+          {suggestions.map((name) => (
+            <option key={name} value={name} />
+          ))}
+        </datalist>
+      )}
+      {error !== null && (
+        <span
+          role="alert"
+          className="absolute top-full left-0 z-30 w-max max-w-80 rounded-[3px] border border-brick bg-brick-wash px-2 py-1 text-small whitespace-normal text-brick"
+        >
+          {error}
+        </span>
+      )}
+    </>
+  );
+}

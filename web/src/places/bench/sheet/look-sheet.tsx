@@ -1,0 +1,336 @@
+import {
+  formatColour,
+  property,
+  type ContrastReport,
+  type PropertyGroup,
+  type PropertyId,
+  type Scene,
+  type Site,
+  type State,
+} from '@hamaca/core';
+import { Fragment, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import { notify } from '../../../store/notices.ts';
+import { useEdit } from '../../../store/open-site.tsx';
+import { benchStore, focusColumn, useBench } from '../bench-state.ts';
+import { CellStrip } from './cell-strip.tsx';
+import { SheetCellView } from './sheet-cell.tsx';
+import { clearRange, pasteRange, rangeText } from './sheet-edits.ts';
+import { SheetHead } from './sheet-head.tsx';
+import { rangeOf, readSheet, suggestColour, type Sheet, type SheetGroup } from './sheet-model.ts';
+
+function Ratio({ report, onFix }: { readonly report: ContrastReport | null; readonly onFix: () => void }) {
+  if (!report) return <td role="gridcell" className="border-r border-b border-linen" />;
+  const ratio = (Math.floor(report.ratio * 10) / 10).toFixed(1);
+  if (!report.certain) {
+    return (
+      <td
+        role="gridcell"
+        data-passes="unknown"
+        title="A picture lies behind whose colours are not known; this is the ratio without it"
+        className="h-[27px] border-r border-b border-linen px-2 whitespace-nowrap text-ink-soft"
+      >
+        <span aria-hidden="true">?</span> {ratio}
+      </td>
+    );
+  }
+  return (
+    <td
+      role="gridcell"
+      data-passes={report.passes}
+      title="The worst of all that can lie behind, by WCAG 2.2"
+      className={`h-[27px] border-r border-b border-linen px-2 whitespace-nowrap ${report.passes ? 'text-reed' : 'bg-brick-wash font-semibold text-brick'}`}
+    >
+      <span aria-hidden="true">{report.passes ? '✓' : '✗'}</span> {ratio}
+      {report.passes ? (
+        <span className="text-small text-ink-faint"> of {report.required}</span>
+      ) : (
+        <button
+          type="button"
+          title={`needs ${report.required}; take the nearest text colour that passes (! in this column)`}
+          onClick={onFix}
+          className="ml-1.5 rounded-[2px] border border-brick px-1 text-small"
+        >
+          mend
+        </button>
+      )}
+    </td>
+  );
+}
+
+const GROUP_LABELS: Readonly<Record<PropertyGroup, string>> = {
+  text: 'text',
+  fill: 'fill',
+  edge: 'edge',
+  space: 'space',
+  mark: 'mark',
+  motion: 'opacity and motion',
+};
+
+/** A group's own line: its name, and how many of its properties are folded away. */
+function GroupLine({ group, columns }: { readonly group: SheetGroup; readonly columns: number }) {
+  const open = useBench((state) => state.openGroups.includes(group.group));
+  const filter = useBench((state) => state.filter);
+  const toggle = () => {
+    const { openGroups } = benchStore.getState();
+    benchStore.setState({
+      openGroups: open ? openGroups.filter((entry) => entry !== group.group) : [...openGroups, group.group],
+    });
+  };
+  return (
+    <tr>
+      <th
+        scope="rowgroup"
+        colSpan={columns + 1}
+        className="sticky left-0 h-[22px] border-b border-twine bg-cotton px-2 text-left text-small font-normal text-ink-faint"
+      >
+        <span className="sticky left-2">
+          {GROUP_LABELS[group.group]}
+          {filter === '' && (group.hidden > 0 || open) && (
+            <button
+              type="button"
+              aria-expanded={open}
+              onClick={toggle}
+              className="ml-2 rounded-[2px] px-1 text-ink-soft underline decoration-twine underline-offset-2 hover:bg-linen"
+            >
+              {open ? 'fewer' : `${group.hidden} more`}
+            </button>
+          )}
+        </span>
+      </th>
+    </tr>
+  );
+}
+
+type Corner = { readonly property: PropertyId; readonly state: State };
+
+/** The look of the selected slot: properties down, states across, every value with where it comes from. */
+export function LookSheet({ site, scene }: { readonly site: Site; readonly scene: Scene }) {
+  const selected = useBench((state) => state.selected);
+  const reach = useBench((state) => state.reach);
+  const column = useBench((state) => state.state);
+  const row = useBench((state) => state.property);
+  const anchor = useBench((state) => state.anchor);
+  const openGroups = useBench((state) => state.openGroups);
+  const filter = useBench((state) => state.filter);
+  const edit = useEdit();
+  const [typing, setTyping] = useState<string | null>(null);
+  const table = useRef<HTMLTableElement>(null);
+  const sheet = useMemo(
+    () => readSheet(site, { selected, reach, openGroups, filter }, scene),
+    [site, selected, reach, openGroups, filter, scene],
+  );
+  if (!sheet)
+    return (
+      <p className="p-4 text-bench text-ink-soft">
+        Click something on the stage or in the outline to see its look.
+      </p>
+    );
+
+  const rowIds = sheet.rows.map((entry) => entry.property);
+  const focusedRow = rowIds.includes(row) ? row : rowIds[0];
+  const focusedState = sheet.states.includes(column) ? column : 'rest';
+  const focus: Corner | null =
+    focusedRow === undefined ? null : { property: focusedRow, state: focusedState };
+  const current =
+    sheet.rows
+      .find((entry) => entry.property === focusedRow)
+      ?.cells.find((entry) => entry.cell.state === focusedState) ?? null;
+  const isAnchored =
+    anchor !== null && rowIds.includes(anchor.property) && sheet.states.includes(anchor.state);
+  const range = focus ? rangeOf(sheet, isAnchored ? anchor : focus, focus) : [];
+  const taken = new Set(isAnchored ? range.flat() : []);
+
+  const focusCell = (at: Corner, extend: boolean) => {
+    setTyping(null);
+    benchStore.setState({ property: at.property, anchor: extend ? (isAnchored ? anchor : focus) : null });
+    focusColumn(at.state);
+  };
+  const moveTo = (id: PropertyId | undefined, state: State | undefined, extend = false) => {
+    if (!id || !state) return;
+    focusCell({ property: id, state }, extend);
+    table.current?.querySelector<HTMLElement>(`[data-cell="${id} ${state}"]`)?.focus();
+  };
+  const clear = () => {
+    const made = clearRange(range);
+    if (made && current)
+      edit(made, range.flat().length > 1 ? 'Clear cells' : `Clear ${property(current.cell.property).label}`);
+  };
+  const mend = (state: State) => {
+    const colour = suggestColour(site, { selected, reach }, state, scene);
+    const cell = sheet.rows
+      .find((entry) => entry.property === 'colour')
+      ?.cells.find((entry) => entry.cell.state === state)?.cell;
+    if (colour && cell)
+      edit(
+        { name: 'set-look', args: { cells: [{ ...cell, value: { literal: formatColour(colour) } }] } },
+        `Text colour that passes, ${state}`,
+      );
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (typing !== null || event.ctrlKey || event.metaKey || event.altKey || !focusedRow) return;
+    if ((event.target as HTMLElement).tagName === 'BUTTON') return;
+    const y = rowIds.indexOf(focusedRow);
+    const x = sheet.states.indexOf(focusedState);
+    const moves: Readonly<Record<string, readonly [number, number]>> = {
+      ArrowUp: [-1, 0],
+      ArrowDown: [1, 0],
+      ArrowLeft: [0, -1],
+      ArrowRight: [0, 1],
+    };
+    const move = moves[event.key];
+    if (move) moveTo(rowIds[y + move[0]], sheet.states[x + move[1]], event.shiftKey);
+    else if (event.key === 'Enter' || event.key === 'F2') setTyping('');
+    else if (event.key === 'Delete' || event.key === 'Backspace') clear();
+    else if (event.key === '!') mend(focusedState);
+    else if (event.key === 'Escape' && isAnchored) benchStore.setState({ anchor: null });
+    else if (event.key.length === 1 && event.key !== ' ') setTyping(event.key);
+    else return;
+    event.preventDefault();
+  };
+  const onCopy = (event: ClipboardEvent) => {
+    if (typing !== null) return;
+    event.clipboardData.setData('text/plain', rangeText(site, range));
+    event.preventDefault();
+    if (event.type === 'cut') clear();
+  };
+  const onPaste = (event: ClipboardEvent) => {
+    if (typing !== null || !focus) return;
+    event.preventDefault();
+    const text = event.clipboardData.getData('text/plain');
+    const lines = text.replace(/\n$/, '').split('\n');
+    // One cell takes a whole block, as far as there are cells.
+    const corner = {
+      property: rowIds[rowIds.indexOf(focus.property) + lines.length - 1] ?? rowIds.at(-1),
+      state:
+        sheet.states[sheet.states.indexOf(focus.state) + (lines[0]?.split('\t').length ?? 1) - 1] ??
+        sheet.states.at(-1),
+    };
+    const into =
+      isAnchored || corner.property === undefined || corner.state === undefined
+        ? range
+        : rangeOf(sheet, focus, corner as Corner);
+    const pasted = pasteRange(site, text, into);
+    if (pasted.edit) edit(pasted.edit, 'Paste cells');
+    if (pasted.refused[0] !== undefined)
+      notify({
+        tone: 'error',
+        text: `${pasted.refused.length === 1 ? 'One cell was' : `${pasted.refused.length} cells were`} left as before. ${pasted.refused[0]}`,
+      });
+  };
+
+  return (
+    <section aria-label="Look sheet" className="flex h-full min-h-0 flex-col">
+      <SheetHead sheet={sheet} site={site} />
+      <div className="min-h-0 grow overflow-auto bg-white">
+        <table
+          ref={table}
+          role="grid"
+          aria-multiselectable="true"
+          aria-label={`Look of ${sheet.kind.label}`}
+          onKeyDown={onKeyDown}
+          onCopy={onCopy}
+          onCut={onCopy}
+          onPaste={onPaste}
+          className="w-full border-separate border-spacing-0 text-bench tabular"
+        >
+          <thead>
+            <tr>
+              <th
+                scope="col"
+                className="sticky top-0 left-0 z-20 w-[112px] border-r border-b border-twine bg-linen"
+              />
+              {sheet.states.map((state) => (
+                <th
+                  key={state}
+                  scope="col"
+                  className={`sticky top-0 z-10 h-[25px] min-w-[92px] border-r border-b border-twine px-2 text-left font-normal ${state === focusedState ? 'bg-ochre-wash font-semibold' : 'bg-linen'}`}
+                >
+                  {state}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {sheet.groups.map((group) => (
+              <Fragment key={group.group}>
+                <GroupLine group={group} columns={sheet.states.length} />
+                {group.rows.map((entry) => (
+                  <Fragment key={entry.property}>
+                    <tr>
+                      <th
+                        scope="row"
+                        title={property(entry.property).hint}
+                        className="sticky left-0 z-10 border-r border-b border-twine bg-linen px-2 text-left font-normal whitespace-nowrap"
+                      >
+                        {property(entry.property).label}
+                      </th>
+                      {entry.cells.map((cell) => {
+                        const { property: id, state } = cell.cell;
+                        const focused = id === focusedRow && state === focusedState;
+                        return (
+                          <SheetCellView
+                            key={state}
+                            site={site}
+                            cell={cell}
+                            focused={focused}
+                            taken={taken.has(cell)}
+                            typing={focused ? typing : null}
+                            onFocus={(extend) => {
+                              // A cell that is gone to by keys is focused already; its range stays.
+                              const now = benchStore.getState();
+                              if (extend || now.property !== id || now.state !== state)
+                                focusCell({ property: id, state }, extend);
+                            }}
+                            onEdit={(start) => {
+                              setTyping(start ?? '');
+                            }}
+                            onDone={(down) => {
+                              setTyping(null);
+                              moveTo(down ? (rowIds[rowIds.indexOf(id) + 1] ?? id) : id, state);
+                            }}
+                          />
+                        );
+                      })}
+                    </tr>
+                    {entry.property === 'colour' && sheet.contrast.some((report) => report !== null) && (
+                      <ContrastRow sheet={sheet} onMend={mend} />
+                    )}
+                  </Fragment>
+                ))}
+              </Fragment>
+            ))}
+          </tbody>
+        </table>
+        {sheet.rows.length === 0 && (
+          <p className="p-4 text-bench text-ink-soft">
+            No property of {sheet.kind.label.toLowerCase()} is called that.
+          </p>
+        )}
+      </div>
+      {current && <CellStrip site={site} cell={current} onClear={clear} />}
+    </section>
+  );
+}
+
+function ContrastRow({ sheet, onMend }: { readonly sheet: Sheet; readonly onMend: (state: State) => void }) {
+  return (
+    <tr>
+      <th
+        scope="row"
+        title="Contrast with what is really behind, by WCAG 2.2"
+        className="sticky left-0 z-10 border-r border-b border-twine bg-linen px-2 text-left font-normal"
+      >
+        contrast
+      </th>
+      {sheet.states.map((state, index) => (
+        <Ratio
+          key={state}
+          report={sheet.contrast[index] ?? null}
+          onFix={() => {
+            onMend(state);
+          }}
+        />
+      ))}
+    </tr>
+  );
+}

@@ -1,0 +1,163 @@
+import {
+  colourOf,
+  coloursIn,
+  formatColour,
+  formatValue,
+  property,
+  readLength,
+  stepValue,
+  type Site,
+} from '@hamaca/core';
+import { useRef } from 'react';
+import { useSiteStore } from '../../../store/open-site.tsx';
+import { benchStore } from '../bench-state.ts';
+import { CellInput } from './cell-input.tsx';
+import type { SheetCell } from './sheet-model.ts';
+import { useDrag } from '../use-drag.ts';
+
+const CROSSED = 'bg-[linear-gradient(135deg,transparent_46%,var(--color-brick)_46%_54%,transparent_54%)]';
+
+/** The colours of a value as small squares; nothing is crossed out. */
+function ColourChips({ site, cell }: { readonly site: Site; readonly cell: SheetCell }) {
+  return coloursIn(cell.resolved.value)
+    .slice(0, 3)
+    .map((value, index) => {
+      const colour = colourOf(site, value);
+      return (
+        <span
+          key={index}
+          aria-hidden="true"
+          className={`size-3.5 shrink-0 rounded-[2px] border border-ink/25 ${colour.a === 0 ? CROSSED : ''}`}
+          style={colour.a === 0 ? {} : { background: formatColour(colour) }}
+        />
+      );
+    });
+}
+
+/** Pixels of the pointer's way that make one step. */
+const WAY = 3;
+
+/** A grip that changes a number by dragging sideways: one step of undo, Escape leads back. */
+function Grip({ cell }: { readonly cell: SheetCell }) {
+  const store = useSiteStore();
+  const { property: id, state } = cell.cell;
+  const { value } = cell.resolved;
+  const start = useRef({ x: 0, value });
+  const last = useRef<typeof value | null>(null);
+  const asEdit = (dragged: typeof value) =>
+    ({ name: 'set-look', args: { cells: [{ ...cell.cell, value: dragged }] } }) as const;
+  const drag = useDrag({
+    onMove: (event) => {
+      const steps =
+        Math.round((event.clientX - start.current.x) / WAY) * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1);
+      last.current = steps === 0 ? null : stepValue(id, start.current.value, steps);
+      store.preview(last.current === null ? null : asEdit(last.current));
+    },
+    onEnd: () => {
+      if (last.current !== null) store.edit(asEdit(last.current), `${property(id).label}, ${state}`);
+      else store.preview(null);
+    },
+    onCancel: () => {
+      store.preview(null);
+    },
+  });
+  return (
+    <span
+      aria-hidden="true"
+      title="Drag to change"
+      {...drag}
+      onPointerDown={(event) => {
+        start.current = { x: event.clientX, value };
+        last.current = null;
+        drag.onPointerDown(event);
+      }}
+      className="ml-auto hidden h-6 w-6 shrink-0 cursor-ew-resize touch-none place-items-center text-ink-faint select-none group-hover:grid group-aria-selected:grid"
+    >
+      ↔
+    </span>
+  );
+}
+
+const isDraggable = (cell: SheetCell) => {
+  const { kind } = property(cell.cell.property);
+  const { value } = cell.resolved;
+  return (
+    (kind === 'length' || kind === 'number' || kind === 'corners') &&
+    typeof value !== 'object' &&
+    readLength(value) !== null
+  );
+};
+
+interface CellProps {
+  readonly site: Site;
+  readonly cell: SheetCell;
+  readonly focused: boolean;
+  /** Whether it lies in the range that is taken. */
+  readonly taken: boolean;
+  readonly typing: string | null;
+  readonly onFocus: (extend: boolean) => void;
+  readonly onEdit: (start: string | null) => void;
+  readonly onDone: (move: boolean) => void;
+}
+
+/** One value: its own in full ink, an inherited one faint with a dot, and where it comes from on pointing. */
+export function SheetCellView({ site, cell, focused, taken, typing, onFocus, onEdit, onDone }: CellProps) {
+  const { state, property: id } = cell.cell;
+  const type = site.typeStyles.find((style) => style.id === cell.resolved.type);
+  const text = `${formatValue(site, cell.resolved.value)}${type ? ` of ${type.name}` : ''}`;
+  const trail = cell.trail.map((step) => step.label);
+  return (
+    <td
+      role="gridcell"
+      aria-selected={focused || taken}
+      aria-label={`${property(id).label}, ${state}: ${text}${cell.own ? '' : `, from ${trail.join(', ')}`}`}
+      data-cell={`${id} ${state}`}
+      data-own={cell.own}
+      tabIndex={focused ? 0 : -1}
+      title={cell.own ? `set here · ${trail.join(' ← ')}` : trail.join(' ← ')}
+      onFocus={(event) => {
+        if (event.target === event.currentTarget && !focused) onFocus(false);
+      }}
+      onMouseDown={(event) => {
+        if (event.shiftKey) {
+          event.preventDefault();
+          onFocus(true);
+        }
+      }}
+      onClick={(event) => {
+        if (!event.shiftKey && typing === null) {
+          benchStore.setState({ anchor: null });
+          onFocus(false);
+          event.currentTarget.focus();
+        }
+      }}
+      onDoubleClick={() => {
+        onEdit(null);
+      }}
+      className={`group relative h-[27px] max-w-[220px] border-r border-b border-linen p-0 ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-ochre' : taken ? 'bg-ochre-wash' : 'hover:bg-cotton'}`}
+    >
+      {typing !== null ? (
+        <CellInput cell={cell} start={typing} onDone={onDone} />
+      ) : (
+        <span
+          className={`flex items-center gap-1.5 px-2 whitespace-nowrap ${cell.own ? 'font-medium text-ink' : 'text-ink-faint'}`}
+        >
+          <ColourChips site={site} cell={cell} />
+          <span className="truncate">{text}</span>
+          {!cell.own && (
+            <span aria-hidden="true" className="text-twine">
+              ·
+            </span>
+          )}
+          {cell.exceptions.length > 0 && (
+            <span
+              title={`another value in ${cell.exceptions.join(', ')}`}
+              className="ml-auto size-[9px] shrink-0 rounded-full border-2 border-ink bg-cotton"
+            />
+          )}
+          {isDraggable(cell) && <Grip cell={cell} />}
+        </span>
+      )}
+    </td>
+  );
+}

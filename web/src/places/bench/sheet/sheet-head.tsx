@@ -1,0 +1,217 @@
+import {
+  ownersOf,
+  sameAs,
+  slotKind,
+  slotName,
+  slotsOf,
+  wearsSlot,
+  findPart,
+  type LevelKey,
+  type Site,
+  type SlotRef,
+} from '@hamaca/core';
+import { Popover } from 'radix-ui';
+import { useState } from 'react';
+import { Button } from '../../../ui/button.tsx';
+import { Choice } from '../../../ui/choice.tsx';
+import { useEdit } from '../../../store/open-site.tsx';
+import { benchStore, useBench } from '../bench-state.ts';
+import { copyLook } from './sheet-edits.ts';
+import type { Sheet } from './sheet-model.ts';
+
+const LEVELS = [
+  { value: 'all', label: 'all levels' },
+  { value: '1', label: 'level 1' },
+  { value: '2', label: 'level 2' },
+  { value: '3', label: 'level 3' },
+] as const;
+
+const isSame = (a: SlotRef, b: SlotRef) => a.owner === b.owner && a.slot === b.slot;
+
+/** Every slot that is there and wears something of what this one can. */
+function relatedSlots(site: Site, to: SlotRef): SlotRef[] {
+  const wanted = new Set<string>(slotKind(site, to)?.properties ?? []);
+  return [...ownersOf(site).values()]
+    .flatMap((owner) => {
+      const part = findPart(site, owner.id);
+      return Object.entries(slotsOf(owner.kind))
+        .filter(
+          ([slot, kind]) =>
+            (!part || wearsSlot(site, part, slot)) &&
+            kind.properties.filter((id) => wanted.has(id)).length > 2,
+        )
+        .map(([slot]): SlotRef => ({ owner: owner.id, slot }));
+    })
+    .filter((ref) => !isSame(ref, to));
+}
+
+/** Copies a look, puts a copied one here, or links this slot's look to another's. */
+function LookMenu({ site }: { readonly site: Site }) {
+  const edit = useEdit();
+  const [shown, setShown] = useState(false);
+  const selected = useBench((state) => state.selected);
+  const copied = useBench((state) => state.copied);
+  const as = sameAs(site, selected);
+  const related = relatedSlots(site, selected);
+  const lookOf = (ref: SlotRef) => ownersOf(site).get(ref.owner)?.look[ref.slot] ?? {};
+  const put = (from: SlotRef, level: LevelKey) => {
+    const made = copyLook(site, from, level, selected, selected.level, lookOf);
+    if (made) edit(made, `Look of ${slotName(site, from)}`);
+    setShown(false);
+  };
+  const link = (to: SlotRef | null) => {
+    edit(
+      { name: 'set-same-look', args: { owner: selected.owner, slot: selected.slot, as: to } },
+      to ? `Same look as ${slotName(site, to)}` : 'A look of its own',
+    );
+    setShown(false);
+  };
+  const kind = slotKind(site, selected);
+  const item = 'flex h-7 w-full items-center rounded-[2px] px-2 text-left hover:bg-ochre-wash';
+  return (
+    <Popover.Root open={shown} onOpenChange={setShown}>
+      <Popover.Trigger asChild>
+        <Button className="!h-6" tone="quiet">
+          {as ? `same as ${slotName(site, as)}` : 'Whole look'}{' '}
+          <span aria-hidden="true" className="text-ink-faint">
+            ▾
+          </span>
+        </Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="bottom"
+          align="start"
+          sideOffset={4}
+          aria-label="Whole look"
+          className="z-50 max-h-96 w-72 overflow-auto rounded-[3px] border border-rope bg-white p-1 text-bench"
+        >
+          <button
+            type="button"
+            className={item}
+            onClick={() => {
+              benchStore.setState({
+                copied: { slot: { owner: selected.owner, slot: selected.slot }, level: selected.level },
+              });
+              setShown(false);
+            }}
+          >
+            Copy this look
+          </button>
+          {copied &&
+            slotKind(site, copied.slot) &&
+            !(isSame(copied.slot, selected) && copied.level === selected.level) && (
+              <button
+                type="button"
+                className={item}
+                onClick={() => {
+                  put(copied.slot, copied.level);
+                }}
+              >
+                Put here the look of {slotName(site, copied.slot)}
+                {copied.level === 'all' ? '' : `, level ${copied.level}`}
+              </button>
+            )}
+          {kind &&
+            kind.levels.length > 1 &&
+            selected.level !== 'all' &&
+            kind.levels
+              .filter((level) => String(level) !== selected.level)
+              .map((level) => (
+                <button
+                  key={level}
+                  type="button"
+                  className={item}
+                  onClick={() => {
+                    put(selected, String(level) as LevelKey);
+                  }}
+                >
+                  Put here the look of level {level}
+                </button>
+              ))}
+          {as && (
+            <button
+              type="button"
+              className={item}
+              onClick={() => {
+                link(null);
+              }}
+            >
+              Go its own way again
+            </button>
+          )}
+          <p className="mt-1 border-t border-linen px-2 pt-1.5 pb-1 text-small text-ink-faint">
+            Same as …, and follow it from now on
+          </p>
+          {related.map((ref) => (
+            <button
+              key={`${ref.owner} ${ref.slot}`}
+              type="button"
+              aria-pressed={as !== null && isSame(as, ref)}
+              className={`${item} ${as && isSame(as, ref) ? 'font-semibold' : ''}`}
+              onClick={() => {
+                link(ref);
+              }}
+            >
+              {slotName(site, ref)}
+            </button>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+/** Above the sheet: whose look it is, at which level, how far a change reaches, and a filter that finds any property. */
+export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly site: Site }) {
+  const selected = useBench((state) => state.selected);
+  const reach = useBench((state) => state.reach);
+  const filter = useBench((state) => state.filter);
+  const reaches = [
+    { value: 'all', label: 'all widths' },
+    ...site.bands.slice(1).map((band) => ({ value: band.id, label: `${band.name} and narrower` })),
+  ];
+  return (
+    <div className="flex min-h-9 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-twine px-3 py-1 text-bench">
+      <h2 className="font-semibold">{sheet.kind.label}</h2>
+      {sheet.kind.levels.length > 1 && (
+        <Choice
+          label="Level"
+          value={selected.level}
+          options={LEVELS}
+          onChange={(level) => {
+            benchStore.setState({
+              selected: { ...selected, level: level as typeof selected.level, index: 0 },
+            });
+          }}
+        />
+      )}
+      <LookMenu site={site} />
+      <input
+        type="search"
+        aria-label="Find a property"
+        placeholder="Find a property"
+        value={filter}
+        onChange={(event) => {
+          benchStore.setState({ filter: event.target.value });
+        }}
+        onKeyDown={(event) => {
+          if (event.key === 'Escape') {
+            event.stopPropagation();
+            benchStore.setState({ filter: '' });
+          }
+        }}
+        className="field ml-auto !h-6 w-36 text-bench"
+      />
+      <span className="text-small text-ink-faint">reach</span>
+      <Choice
+        label="Reach"
+        value={reaches.some((entry) => entry.value === reach) ? reach : 'all'}
+        options={reaches}
+        onChange={(value) => {
+          benchStore.setState({ reach: value });
+        }}
+      />
+    </div>
+  );
+}

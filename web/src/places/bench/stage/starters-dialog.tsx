@@ -1,0 +1,126 @@
+import {
+  applyStarter,
+  findHeader,
+  runEdit,
+  STARTER_TAGS,
+  STARTERS,
+  type Header,
+  type Site,
+  type Starter,
+  type StarterTag,
+} from '@hamaca/core';
+import { useMemo, useState } from 'react';
+import { Button } from '../../../ui/button.tsx';
+import { SheetDialog } from '../../../ui/sheet-dialog.tsx';
+import { Stage } from '../../../stage/stage.tsx';
+import { useStageOutput } from '../../../stage/use-compiled.ts';
+import { useFonts } from '../../../media/fonts.ts';
+import { useEdit } from '../../../store/open-site.tsx';
+import { showStarters } from '../bench-state.ts';
+
+const WIDE = { width: 1240, scale: 0.305, height: 250 } as const;
+const NARROW = { width: 380, scale: 0.225, height: 339 } as const;
+
+/** A design filled with this site's own links, logo and palette, wide and narrow. */
+function Drawing({
+  site,
+  header,
+  starter,
+}: {
+  readonly site: Site;
+  readonly header: Header;
+  readonly starter: Starter;
+}) {
+  const changed = useMemo(() => {
+    const ran = runEdit(site, { name: 'set-design', args: applyStarter(site, header, starter) });
+    return ran.ok ? ran.value.site : site;
+  }, [site, header, starter]);
+  const output = useStageOutput(changed, findHeader(changed), useFonts(changed));
+  const scene =
+    changed.scenes.find((entry) => entry.kind === (starter.over ? 'picture' : 'article')) ??
+    changed.scenes[0];
+  if (!output || !scene) return <span className="block h-[76px] bg-linen" />;
+  return (
+    <span className="flex items-start gap-1.5">
+      <Stage site={changed} output={output} scene={scene} label={`${starter.name}, wide`} {...WIDE} />
+      <Stage site={changed} output={output} scene={scene} label={`${starter.name}, narrow`} {...NARROW} />
+    </span>
+  );
+}
+
+/** The starting designs, each live with what this site has; choosing one keeps links, words and colours. */
+export function StartersDialog({ site, header }: { readonly site: Site; readonly header: Header }) {
+  const edit = useEdit();
+  const [tags, setTags] = useState<readonly StarterTag[]>([]);
+  const found = STARTERS.filter((starter) => tags.every((tag) => starter.tags.includes(tag)));
+  const choose = (starter: Starter) => {
+    if (
+      edit(
+        { name: 'set-design', args: applyStarter(site, header, starter) },
+        `Starting design ${starter.name}`,
+      )
+    )
+      showStarters(false);
+  };
+  return (
+    <SheetDialog
+      wide
+      title="Starting designs, with your links, logo and colours"
+      onClose={() => {
+        showStarters(false);
+      }}
+    >
+      <div
+        className="flex flex-wrap items-center gap-1 border-b border-twine px-4 py-2"
+        role="group"
+        aria-label="Only designs with"
+      >
+        <span className="mr-1 text-small text-ink-faint">only with</span>
+        {STARTER_TAGS.map((tag) => (
+          <Button
+            key={tag}
+            className="!h-6"
+            pressed={tags.includes(tag)}
+            onClick={() => {
+              setTags(tags.includes(tag) ? tags.filter((entry) => entry !== tag) : [...tags, tag]);
+            }}
+          >
+            {tag}
+          </Button>
+        ))}
+        <span className="ml-auto text-small text-ink-faint tabular">
+          {found.length} of {STARTERS.length}
+        </span>
+      </div>
+      <ul className="grid grid-cols-[repeat(auto-fill,minmax(460px,1fr))] gap-3 p-4">
+        {found.map((starter) => (
+          <li key={starter.id}>
+            <button
+              type="button"
+              onClick={() => {
+                choose(starter);
+              }}
+              className="grid w-full gap-1 border border-twine bg-white p-2 text-left text-bench hover:border-ochre focus-visible:border-ochre"
+            >
+              <span aria-hidden="true" className="pointer-events-none block overflow-hidden bg-surround">
+                <Drawing site={site} header={header} starter={starter} />
+              </span>
+              <span>
+                <b className="font-semibold">{starter.name}</b>{' '}
+                <span className="text-small text-ink-faint">{starter.about}</span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      {found.length === 0 && (
+        <p className="px-4 pb-4 text-bench text-ink-soft">
+          No design has all of that. Take one of the conditions away.
+        </p>
+      )}
+      <p className="px-4 pb-4 text-small text-ink-faint">
+        What a design has no place for goes; Undo brings it back.
+      </p>
+    </SheetDialog>
+  );
+}

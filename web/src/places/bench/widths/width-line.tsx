@@ -1,0 +1,343 @@
+import {
+  bandAt,
+  fitAt,
+  fitLine,
+  idsOf,
+  uniqueName,
+  type Fit,
+  type Header,
+  type Measurer,
+  type Site,
+} from '@hamaca/core';
+import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { Button } from '../../../ui/button.tsx';
+import { useRoom } from '../../../ui/use-room.ts';
+import { TextField } from '../../../ui/text-field.tsx';
+import { useSiteStore } from '../../../store/open-site.tsx';
+import { setWidth, useBench, WIDTHS } from '../bench-state.ts';
+import { drawRope, ropeY } from './rope.ts';
+import { useDrag } from '../use-drag.ts';
+
+const MARGIN = 22;
+const TICKS = [400, 600, 800, 1000, 1200, 1400, 1600, 1800] as const;
+
+const STROKES: Readonly<Record<Fit, { className: string; dash?: string; width: number }>> = {
+  fits: { className: 'stroke-rope', width: 4 },
+  tight: { className: 'stroke-ochre', width: 2.5, dash: '3 3' },
+  breaks: { className: 'stroke-brick', width: 2 },
+};
+
+const FIT_WORDS: Readonly<Record<Fit, string>> = {
+  fits: 'the row fits',
+  tight: 'the row is tight',
+  breaks: 'the row does not fit on one line',
+};
+
+/** Steps of a slider's keys, in px; null for other keys. */
+function keyStep(event: KeyboardEvent): number | null {
+  const size = event.shiftKey ? 10 : 1;
+  const steps: Readonly<Record<string, number>> = {
+    ArrowLeft: -size,
+    ArrowDown: -size,
+    ArrowRight: size,
+    ArrowUp: size,
+    PageUp: 50,
+    PageDown: -50,
+  };
+  return steps[event.key] ?? null;
+}
+
+/** Two handles never cover each other: the hollow knot keeps this distance from the knot, in px of the drawing. */
+const HANDLE_DISTANCE = 25;
+
+function clearOf(x: number, knot: number): number {
+  if (Math.abs(x - knot) >= HANDLE_DISTANCE) return x;
+  return x < knot ? knot - HANDLE_DISTANCE : knot + HANDLE_DISTANCE;
+}
+
+interface Props {
+  readonly site: Site;
+  readonly header: Header;
+  readonly measure: Measurer;
+}
+
+/** The knot at which the header unfolds; the narrowest one where it never folds. */
+function foldKnot(site: Site, header: Header) {
+  const fold = site.bands.findIndex((band) => band.id === header.foldBand);
+  return fold > 0 ? site.bands[fold - 1] : site.bands.slice(0, -1).at(-1);
+}
+
+/** The ruler of widths as a rope between two posts: where the row fits, the stage's width, and the breakpoints as knots. */
+export function WidthLine({ site, header, measure }: Props) {
+  const store = useSiteStore();
+  const width = useBench((state) => state.width);
+  const { ref, room } = useRoom();
+  const length = room.width - 2 * MARGIN;
+  const line = useMemo(() => fitLine(site, header, WIDTHS, measure), [site, header, measure]);
+  const toX = (value: number) => ((value - WIDTHS.from) / (WIDTHS.to - WIDTHS.from)) * length;
+  const toWidth = (clientX: number) =>
+    WIDTHS.from +
+    ((clientX - (ref.current?.getBoundingClientRect().left ?? 0) - MARGIN) / Math.max(1, length)) *
+      (WIDTHS.to - WIDTHS.from);
+  const rope = drawRope(line.segments, toX, length);
+  const startWidth = useRef(width);
+  const pointer = useDrag({
+    onMove: (event) => {
+      setWidth(toWidth(event.clientX));
+    },
+    onEnd: () => {
+      startWidth.current = width;
+    },
+    onCancel: () => {
+      setWidth(startWidth.current);
+    },
+  });
+  const fit = fitAt(line, width);
+  const knots = site.bands.slice(0, -1);
+  const moveKnot = (id: string, min: number) => {
+    store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint');
+  };
+  const unfolding = foldKnot(site, header);
+  const tie = (at: number) => {
+    const id = uniqueName('band', idsOf(site));
+    store.edit(
+      { name: 'add-band', args: { band: { id, name: `From ${Math.round(at)}`, min: at } } },
+      'Add a breakpoint',
+    );
+  };
+  const suggested = line.safeBreakpoint;
+  const showSuggestion =
+    suggested !== null &&
+    unfolding !== undefined &&
+    suggested !== unfolding.min &&
+    suggested > WIDTHS.from &&
+    suggested < WIDTHS.to;
+
+  return (
+    <div className="flex items-stretch gap-4 border-b border-twine bg-cotton px-4 py-1">
+      <div ref={ref} className="relative h-[52px] min-w-0 grow touch-none select-none" data-fit={fit}>
+        <svg
+          width={length + 2 * MARGIN}
+          height="52"
+          className="absolute inset-0"
+          aria-hidden="true"
+          onPointerDown={(event) => {
+            setWidth(toWidth(event.clientX));
+          }}
+          onDoubleClick={(event) => {
+            tie(toWidth(event.clientX));
+          }}
+        >
+          <g transform={`translate(${MARGIN} 0)`}>
+            {TICKS.map((tick) => (
+              <g key={tick}>
+                <path d={`M${toX(tick)} 27v5`} className="stroke-rope" />
+                <text x={toX(tick)} y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">
+                  {tick}
+                </text>
+              </g>
+            ))}
+            <path d={`M0 4v28M${length} 4v28`} className="stroke-ink" strokeWidth="3" strokeLinecap="round" />
+            <text x="0" y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">
+              {WIDTHS.from}
+            </text>
+            <text x={length} y="45" textAnchor="middle" className="fill-ink-faint text-[11px]">
+              {WIDTHS.to}
+            </text>
+            {rope.map((piece, index) => (
+              <path
+                key={index}
+                d={piece.path}
+                fill="none"
+                className={STROKES[piece.fit].className}
+                strokeWidth={STROKES[piece.fit].width}
+                strokeDasharray={STROKES[piece.fit].dash}
+                data-rope={piece.fit}
+              />
+            ))}
+          </g>
+        </svg>
+        {showSuggestion && (
+          <button
+            type="button"
+            title={`From ${suggested} px the unfolded row fits with room to spare: move the breakpoint there`}
+            aria-label={`Take ${suggested} px as the breakpoint`}
+            onClick={() => {
+              moveKnot(unfolding.id, suggested);
+            }}
+            style={{
+              left: MARGIN + clearOf(toX(suggested), toX(unfolding.min)) - 12,
+              top: ropeY(toX(suggested) / length) - 12,
+            }}
+            className="absolute grid size-6 place-items-center"
+          >
+            <span className="size-3.5 rounded-full border-2 border-dashed border-reed bg-cotton" />
+          </button>
+        )}
+        {knots.map((band) => (
+          <Knot
+            key={band.id}
+            min={band.min}
+            name={band.name}
+            x={MARGIN + toX(band.min)}
+            y={ropeY(toX(band.min) / length)}
+            toWidth={toWidth}
+            onPreview={(min) => {
+              store.preview(min === null ? null : { name: 'set-band-start', args: { id: band.id, min } });
+            }}
+            onMove={(min) => {
+              moveKnot(band.id, min);
+            }}
+            onUntie={() => {
+              store.edit({ name: 'remove-band', args: { id: band.id } }, 'Remove a breakpoint');
+            }}
+          />
+        ))}
+        <div
+          role="slider"
+          tabIndex={0}
+          aria-label="Width of the stage"
+          aria-valuemin={WIDTHS.from}
+          aria-valuemax={WIDTHS.to}
+          aria-valuenow={width}
+          aria-valuetext={`${width} px, ${FIT_WORDS[fit]}`}
+          {...pointer}
+          onKeyDown={(event) => {
+            const step = keyStep(event);
+            if (step === null && event.key !== 'Home' && event.key !== 'End') return;
+            event.preventDefault();
+            setWidth(
+              event.key === 'Home' ? WIDTHS.from : event.key === 'End' ? WIDTHS.to : width + (step ?? 0),
+            );
+          }}
+          style={{ left: MARGIN + toX(width) - 24 }}
+          className="absolute top-[22px] z-10 w-12 cursor-ew-resize text-center text-small font-semibold tabular"
+        >
+          <svg viewBox="0 0 12 8" className="mx-auto h-2 w-3" aria-hidden="true">
+            <path d="M6 0l6 8H0z" className="fill-ink" />
+          </svg>
+          <span className="rounded-[2px] bg-ink px-1 py-px text-white">{width}</span>
+        </div>
+      </div>
+      <Numbers
+        line={line}
+        band={bandAt(site, width)}
+        width={width}
+        unfolding={unfolding}
+        suggested={showSuggestion ? suggested : null}
+        onMove={moveKnot}
+      />
+    </div>
+  );
+}
+
+interface KnotProps {
+  readonly min: number;
+  readonly name: string;
+  readonly x: number;
+  readonly y: number;
+  readonly toWidth: (clientX: number) => number;
+  readonly onPreview: (min: number | null) => void;
+  readonly onMove: (min: number) => void;
+  readonly onUntie: () => void;
+}
+
+function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProps) {
+  const latest = useRef<number | null>(null);
+  const drag = useDrag({
+    onMove: (event) => {
+      latest.current = Math.round(toWidth(event.clientX));
+      onPreview(latest.current);
+    },
+    onEnd: () => {
+      if (latest.current !== null) onMove(latest.current);
+      latest.current = null;
+    },
+    onCancel: () => {
+      latest.current = null;
+      onPreview(null);
+    },
+  });
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={`Breakpoint where ${name} starts`}
+      aria-valuemin={WIDTHS.from}
+      aria-valuemax={WIDTHS.to}
+      aria-valuenow={min}
+      aria-valuetext={`${min} px`}
+      {...drag}
+      title={`${name} starts at ${min} px; drag, or use the arrow keys; Delete unties it`}
+      onKeyDown={(event) => {
+        const step = keyStep(event);
+        const isUntied = event.key === 'Delete' || event.key === 'Backspace';
+        if (step === null && !isUntied) return;
+        event.preventDefault();
+        if (isUntied) onUntie();
+        else onMove(min + (step ?? 0));
+      }}
+      style={{ left: x - 12, top: y - 12 }}
+      className="absolute grid size-6 cursor-ew-resize place-items-center rounded-full"
+    >
+      <span className="size-4 rounded-full border-[3px] border-cotton bg-ink outline-2 outline-ink" />
+    </div>
+  );
+}
+
+interface NumbersProps {
+  readonly line: ReturnType<typeof fitLine>;
+  readonly band: number;
+  readonly width: number;
+  readonly unfolding: { readonly id: string; readonly min: number } | undefined;
+  readonly suggested: number | null;
+  readonly onMove: (id: string, min: number) => void;
+}
+
+/** The same in numbers: the breakpoint to type, what the row needs, what is left at this width. */
+function Numbers({ line, band, width, unfolding, suggested, onMove }: NumbersProps) {
+  const extent = line.needed[band];
+  const needed = Math.ceil(extent?.width ?? 0);
+  const left = width - needed;
+  return (
+    <dl className="grid w-[252px] shrink-0 grid-cols-[auto_1fr] content-center gap-x-3 text-small tabular">
+      {unfolding && (
+        <>
+          <dt className="self-center text-ink-faint">unfolds from</dt>
+          <dd className="flex items-center gap-1.5">
+            <TextField
+              key={unfolding.id}
+              aria-label="Breakpoint in px"
+              value={String(unfolding.min)}
+              className="!h-6 w-14 tabular"
+              onCommit={(text) => {
+                const min = Number(text);
+                if (!Number.isInteger(min) || min < 200 || min > 2400)
+                  return 'A whole number of px from 200 to 2400.';
+                onMove(unfolding.id, min);
+                return null;
+              }}
+            />{' '}
+            px
+            {suggested !== null && (
+              <Button
+                className="!h-6 !px-1.5 !text-small"
+                title="The smallest breakpoint with 24 px to spare"
+                onClick={() => {
+                  onMove(unfolding.id, suggested);
+                }}
+              >
+                take {suggested}
+              </Button>
+            )}
+          </dd>
+        </>
+      )}
+      <dt className="text-ink-faint">row needs</dt>
+      <dd data-testid="row-needs" className={left < 0 ? 'font-semibold text-brick' : ''}>
+        {extent?.certain === false ? 'about ' : ''}
+        {needed} px · {left < 0 ? `${-left} px missing` : `${left} px left`}
+      </dd>
+    </dl>
+  );
+}

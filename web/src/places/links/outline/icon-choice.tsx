@@ -1,0 +1,23 @@
+import { findIcon, type MenuItem, type Site } from '@hamaca/core';
+import { IconChooser } from '../../../ui/icon-chooser.tsx';
+import { useEdit } from '../../../store/open-site.tsx';
+
+/** The icon of a link. */
+export function IconChoice({ site, item }: { readonly site: Site; readonly item: MenuItem }) {
+  const edit = useEdit();
+  return (
+    <IconChooser
+      site={site}
+      current={item.icon === undefined ? null : findIcon(site, item.icon)}
+      onChoose={(icon) => {
+        edit(
+          {
+            name: 'set-item',
+            args: { id: item.id, fields: { icon: icon?.id ?? null }, icons: icon ? [icon] : [] },
+          },
+          `Icon of “${item.label}”`,
+        );
+      }}
+    />
+  );
+}

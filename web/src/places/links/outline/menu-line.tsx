@@ -1,0 +1,320 @@
+import {
+  countItems,
+  idsOf,
+  LINK_FORMATS,
+  menuLines,
+  placementsOf,
+  slugify,
+  uniqueName,
+  uniqueTitle,
+  type LinkFormatName,
+  type Menu,
+  type PartPlace,
+  type Site,
+} from '@hamaca/core';
+import { DropdownMenu, Popover } from 'radix-ui';
+import { useNavigate } from 'react-router';
+import { CommandButton } from '../../../app/commands/command-button.tsx';
+import { Button } from '../../../ui/button.tsx';
+import { TextField } from '../../../ui/text-field.tsx';
+import { saveFile } from '../../../media/files.ts';
+import { notify } from '../../../store/notices.ts';
+import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
+import { WORDS } from '../../../words/words.ts';
+import { linksStore, useLinks } from '../links-state.ts';
+import { levelWords, PlacementFields } from './placement-fields.tsx';
+
+const PRINTABLE = (Object.keys(LINK_FORMATS) as LinkFormatName[]).filter(
+  (name) => LINK_FORMATS[name].print !== null,
+);
+
+const item =
+  'flex h-7 cursor-default items-center justify-between gap-6 rounded-[2px] px-2 text-bench outline-none select-none data-highlighted:bg-ochre-wash data-disabled:opacity-45';
+const sheet = 'z-50 min-w-44 rounded-[3px] border border-rope bg-white p-1';
+
+/** The menus by name, to go from one to the other; links can be dropped on them. */
+export function MenuTabs({ site, current }: { readonly site: Site; readonly current: string | null }) {
+  const edit = useEdit();
+  const drop = useLinks((state) =>
+    state.drag?.drop && 'menu' in state.drag.drop ? state.drag.drop.menu : null,
+  );
+  const add = () => {
+    const name = uniqueTitle('New menu', new Set(site.menus.map((menu) => menu.name)));
+    const id = uniqueName(`menu-${slugify(name, 'menu')}`, idsOf(site));
+    if (edit({ name: 'add-menu', args: { id, name, items: [] } }, 'Add a menu'))
+      linksStore.setState({ menu: id, caret: null, selected: new Set(), anchor: null });
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-x-4 border-b border-twine text-bench">
+      <div role="tablist" aria-label="Menus" className="flex flex-wrap items-end gap-x-4">
+        {site.menus.map((menu) => (
+          <button
+            key={menu.id}
+            type="button"
+            role="tab"
+            aria-selected={menu.id === current}
+            data-menu-tab={menu.id}
+            onClick={() => {
+              linksStore.setState({
+                menu: menu.id,
+                caret: null,
+                selected: new Set(),
+                anchor: null,
+                open: null,
+              });
+            }}
+            className={`h-8 border-b-[3px] pt-[3px] ${menu.id === current ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'} ${drop === menu.id ? 'bg-ochre-wash' : ''}`}
+          >
+            {menu.name} <span className="font-normal text-ink-faint tabular">{countItems(menu.items)}</span>
+          </button>
+        ))}
+      </div>
+      <Button tone="quiet" className="mb-0.5" onClick={add}>
+        + menu
+      </Button>
+    </div>
+  );
+}
+
+/** Where a menu can be placed next: a zone of a header's row, or a panel. */
+interface FreePlace {
+  readonly key: string;
+  readonly label: string;
+  readonly place: PartPlace;
+}
+
+function placesFor(site: Site): FreePlace[] {
+  return site.pieces.flatMap((piece): FreePlace[] =>
+    piece.kind === 'panel'
+      ? [{ key: piece.id, label: piece.name, place: { panel: piece.id, index: piece.parts.length } }]
+      : piece.rows.flatMap((row) =>
+          (['start', 'middle', 'end'] as const).map((zone) => ({
+            key: `${row.id} ${zone}`,
+            label: `${piece.name}, row ${row.name}, ${zone}`,
+            place: { row: row.id, zone, index: row.zones[zone].length },
+          })),
+        ),
+  );
+}
+
+function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }) {
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const siteId = useSiteState((state) => state.id);
+  const placements = placementsOf(site, menu.id);
+  const place = (at: PartPlace) => {
+    const id = uniqueName(`menu-part-${slugify(menu.name, 'menu')}`, idsOf(site));
+    edit(
+      {
+        name: 'add-part',
+        args: {
+          place: at,
+          part: {
+            kind: 'menu',
+            id,
+            name: menu.name,
+            menu: menu.id,
+            branch: null,
+            levels: 1,
+            opensOn: 'click',
+            look: { link: { all: { rest: { all: { paddingInline: 8, paddingBlock: 6 } } } } },
+          },
+        },
+      },
+      `Place ${menu.name}`,
+    );
+  };
+  return (
+    <span className="flex min-w-0 flex-wrap items-center gap-1">
+      {placements.map(({ part, piece }) => (
+        <Popover.Root key={part.id}>
+          <Popover.Trigger asChild>
+            <Button className="!h-6" title="How much of the menu is shown here">
+              {piece.name}: {part.branch === null ? '' : 'a branch, '}
+              {levelWords(part.levels)}
+            </Button>
+          </Popover.Trigger>
+          <Popover.Portal>
+            <Popover.Content
+              sideOffset={4}
+              align="start"
+              aria-label={`Placement in ${piece.name}`}
+              className="z-50 grid gap-2 rounded-[3px] border border-rope bg-white p-3 text-bench"
+            >
+              <PlacementFields
+                site={site}
+                part={part}
+                set={(fields, label) => {
+                  edit({ name: 'set-owner', args: { id: part.id, fields } }, label);
+                }}
+              />
+              <span className="flex gap-1 border-t border-linen pt-2">
+                <Button
+                  className="!h-6"
+                  onClick={() => {
+                    void navigate(`/sites/${siteId}/bench/header`);
+                  }}
+                >
+                  Style it
+                </Button>
+                <Button
+                  className="!h-6"
+                  onClick={() => {
+                    edit(
+                      { name: 'remove-part', args: { id: part.id } },
+                      `Take ${menu.name} out of ${piece.name}`,
+                    );
+                  }}
+                >
+                  Take it out of {piece.name}
+                </Button>
+              </span>
+            </Popover.Content>
+          </Popover.Portal>
+        </Popover.Root>
+      ))}
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger asChild>
+          <Button tone="quiet" className="!h-6">
+            {placements.length === 0 ? 'Placed nowhere yet: place it…' : '+ place'}
+          </Button>
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content className={sheet} sideOffset={3} align="start">
+            {placesFor(site).map((entry) => (
+              <DropdownMenu.Item
+                key={entry.key}
+                className={item}
+                onSelect={() => {
+                  place(entry.place);
+                }}
+              >
+                {entry.label}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+    </span>
+  );
+}
+
+/** The chosen menu's name, where it is placed, and what can be done with it as a whole. */
+export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: Menu }) {
+  const edit = useEdit();
+  const store = useSiteStore();
+  const copy = async (format: LinkFormatName) => {
+    const printed = LINK_FORMATS[format].print?.(menuLines(site, menu.items), menu.name) ?? '';
+    await navigator.clipboard.writeText(printed).then(
+      () => {
+        notify({ tone: 'info', text: WORDS.copied });
+      },
+      () => {
+        notify({ tone: 'error', text: WORDS.copyFailed });
+      },
+    );
+  };
+  const save = (format: LinkFormatName) => {
+    const { print, extension, type } = LINK_FORMATS[format];
+    saveFile(
+      `${slugify(menu.name, 'menu')}.${extension}`,
+      print?.(menuLines(site, menu.items), menu.name) ?? '',
+      type,
+    );
+  };
+  const duplicate = () => {
+    const id = uniqueName(`${menu.id}-copy`.slice(0, 60), idsOf(site));
+    if (edit({ name: 'duplicate-menu', args: { id: menu.id, copy: id } }, `Duplicate ${menu.name}`))
+      linksStore.setState({ menu: id, caret: null, selected: new Set() });
+  };
+  const remove = () => {
+    const placed = placementsOf(site, menu.id).map(({ piece }) => piece.name);
+    if (!edit({ name: 'remove-menu', args: { id: menu.id } }, `Remove ${menu.name}`)) return;
+    linksStore.setState({ menu: null, caret: null, selected: new Set() });
+    notify({
+      tone: 'info',
+      text: WORDS.menuRemoved(menu.name, placed),
+      action: {
+        label: 'Undo',
+        run: () => {
+          store.undo();
+        },
+      },
+    });
+  };
+  const uses = placementsOf(site, menu.id);
+  return (
+    <div className="flex flex-wrap items-center gap-x-2 gap-y-1 py-2 text-bench">
+      <TextField
+        key={menu.id}
+        aria-label="Name of the menu"
+        className="w-36 font-semibold"
+        value={menu.name}
+        maxLength={200}
+        onCommit={(name) =>
+          name.trim() === ''
+            ? 'A menu needs a name.'
+            : (edit({ name: 'set-menu-name', args: { id: menu.id, name: name.trim() } }, 'Menu name'), null)
+        }
+      />
+      <Placements site={site} menu={menu} />
+      <span className="ml-auto flex gap-1">
+        <CommandButton id="links-import" label="Import…" tone="plain" />
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger asChild>
+            <Button>Export ▾</Button>
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content className={sheet} sideOffset={3} align="end">
+              {PRINTABLE.map((format) => (
+                <DropdownMenu.Sub key={format}>
+                  <DropdownMenu.SubTrigger className={item}>
+                    {LINK_FORMATS[format].label} <span aria-hidden="true">▸</span>
+                  </DropdownMenu.SubTrigger>
+                  <DropdownMenu.Portal>
+                    <DropdownMenu.SubContent className={sheet}>
+                      <DropdownMenu.Item
+                        className={item}
+                        onSelect={() => {
+                          void copy(format);
+                        }}
+                      >
+                        Copy it
+                      </DropdownMenu.Item>
+                      <DropdownMenu.Item
+                        className={item}
+                        onSelect={() => {
+                          save(format);
+                        }}
+                      >
+                        Save as a file
+                      </DropdownMenu.Item>
+                    </DropdownMenu.SubContent>
+                  </DropdownMenu.Portal>
+                </DropdownMenu.Sub>
+              ))}
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+        <DropdownMenu.Root>
+          <DropdownMenu.Trigger asChild>
+            <Button aria-label={`More about ${menu.name}`}>⋯</Button>
+          </DropdownMenu.Trigger>
+          <DropdownMenu.Portal>
+            <DropdownMenu.Content className={sheet} sideOffset={3} align="end">
+              <DropdownMenu.Item className={item} onSelect={duplicate}>
+                Duplicate the menu
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className={`${item} text-brick`} onSelect={remove}>
+                Delete the menu
+                {uses.length > 0
+                  ? ` and its place in ${[...new Set(uses.map(({ piece }) => piece.name))].join(', ')}`
+                  : ''}
+              </DropdownMenu.Item>
+            </DropdownMenu.Content>
+          </DropdownMenu.Portal>
+        </DropdownMenu.Root>
+      </span>
+    </div>
+  );
+}

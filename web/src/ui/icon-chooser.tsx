@@ -1,0 +1,196 @@
+import { idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
+import { Popover } from 'radix-ui';
+import { useEffect, useRef, useState } from 'react';
+import { Button } from './button.tsx';
+import { cleanSvg } from '../media/clean-svg.ts';
+import { findIcons, iconSvg, loadIcons, type LibraryIcon } from '../media/icon-library.ts';
+import { notify } from '../store/notices.ts';
+
+const MOST = 96;
+
+/** A drawing in the interface: as a picture, in which nothing can run. */
+function Drawing({ svg }: { readonly svg: string }) {
+  const source = svg.includes('xmlns=')
+    ? svg
+    : svg.replace(/^\s*<svg/i, '<svg xmlns="http://www.w3.org/2000/svg"');
+  return <img alt="" className="size-5" src={`data:image/svg+xml,${encodeURIComponent(source)}`} />;
+}
+
+interface Props {
+  readonly site: Site;
+  readonly current: Icon | null;
+  /** Whether there may be none. */
+  readonly optional?: boolean;
+  /** Takes an icon, which the site may not have yet, or none. */
+  readonly onChoose: (icon: Icon | null) => void;
+}
+
+/** An icon: one the site has already, one of the library, or a drawing of the designer's own. */
+export function IconChooser({ site, current, optional = true, onChoose }: Props) {
+  const file = useRef<HTMLInputElement>(null);
+  const [shown, setShown] = useState(false);
+  const [typed, setTyped] = useState('');
+  const [library, setLibrary] = useState<readonly LibraryIcon[] | null>(null);
+  const [failed, setFailed] = useState(false);
+  useEffect(() => {
+    if (shown && !library)
+      loadIcons()
+        .then(setLibrary)
+        .catch(() => {
+          setFailed(true);
+        });
+  }, [shown, library]);
+
+  const set = (icon: Icon | null) => {
+    onChoose(icon);
+    setShown(false);
+  };
+  const take = ({ name, body }: LibraryIcon) => {
+    const known = site.icons.find((icon) => icon.name === name && icon.set === 'tabler');
+    set(
+      known ?? {
+        id: uniqueName(`icon-${slugify(name, 'icon')}`, idsOf(site)),
+        name,
+        svg: iconSvg(body),
+        set: 'tabler',
+      },
+    );
+  };
+  const upload = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const svg = chosen.size > 100_000 ? null : await cleanSvg(await chosen.text());
+    if (svg)
+      set({
+        id: uniqueName(`icon-${slugify(chosen.name.replace(/\.svg$/i, ''), 'icon')}`, idsOf(site)),
+        name: chosen.name.replace(/\.svg$/i, '').slice(0, 80),
+        svg,
+        set: null,
+      });
+    else
+      notify({
+        tone: 'error',
+        text: `${chosen.name} cannot be used as an icon: an SVG of at most 100 kB is needed, without scripts, styles or outside references. Nothing was changed.`,
+      });
+  };
+  const own = site.icons.filter((icon) => icon.name.includes(typed.trim().toLowerCase()));
+  const cell =
+    'grid size-8 place-items-center rounded-[3px] border border-transparent hover:border-rope hover:bg-linen';
+  return (
+    <span className="flex items-center gap-1">
+      <Popover.Root open={shown} onOpenChange={setShown}>
+        <Popover.Trigger asChild>
+          <Button className="!h-6">
+            {current ? (
+              <>
+                <Drawing svg={current.svg} /> {current.name}
+              </>
+            ) : (
+              'Choose…'
+            )}
+          </Button>
+        </Popover.Trigger>
+        <Popover.Portal>
+          <Popover.Content
+            side="bottom"
+            align="start"
+            sideOffset={4}
+            aria-label="Icons"
+            className="z-50 w-[404px] rounded-[3px] border border-rope bg-white p-2 text-bench"
+          >
+            <input
+              className="field mb-2 w-full"
+              aria-label="Find an icon"
+              placeholder="Find an icon: bird, map, clock …"
+              value={typed}
+              onChange={(event) => {
+                setTyped(event.target.value);
+              }}
+            />
+            <div className="max-h-64 overflow-auto">
+              {own.length > 0 && (
+                <>
+                  <p className="pb-1 text-small text-ink-faint">On this site</p>
+                  <div className="mb-2 flex flex-wrap">
+                    {own.map((icon) => (
+                      <button
+                        key={icon.id}
+                        type="button"
+                        title={icon.name}
+                        aria-label={icon.name}
+                        className={cell}
+                        onClick={() => {
+                          set(icon);
+                        }}
+                      >
+                        <Drawing svg={icon.svg} />
+                      </button>
+                    ))}
+                  </div>
+                </>
+              )}
+              <p className="pb-1 text-small text-ink-faint">
+                {failed
+                  ? 'The library could not be loaded; close this and try again.'
+                  : library
+                    ? 'Tabler icons, MIT licence'
+                    : 'Loading the library…'}
+              </p>
+              <div className="flex flex-wrap">
+                {library &&
+                  findIcons(library, typed, MOST).map((icon) => (
+                    <button
+                      key={icon.name}
+                      type="button"
+                      title={icon.name}
+                      aria-label={icon.name}
+                      className={cell}
+                      onClick={() => {
+                        take(icon);
+                      }}
+                    >
+                      <Drawing svg={iconSvg(icon.body)} />
+                    </button>
+                  ))}
+              </div>
+              {library && findIcons(library, typed, 1).length === 0 && (
+                <p className="py-2 text-ink-soft">No icon is called that.</p>
+              )}
+            </div>
+            <div className="mt-2 border-t border-linen pt-2">
+              <Button
+                onClick={() => {
+                  file.current?.click();
+                }}
+              >
+                A drawing of your own (SVG)…
+              </Button>
+            </div>
+          </Popover.Content>
+        </Popover.Portal>
+      </Popover.Root>
+      {current && optional && (
+        <Button
+          className="!h-6"
+          aria-label="Take the icon away"
+          onClick={() => {
+            set(null);
+          }}
+        >
+          ×
+        </Button>
+      )}
+      <input
+        ref={file}
+        type="file"
+        accept=".svg,image/svg+xml"
+        aria-label="Icon file"
+        className="sr-only"
+        tabIndex={-1}
+        onChange={(event) => {
+          void upload(event.target.files?.[0]);
+          event.target.value = '';
+        }}
+      />
+    </span>
+  );
+}
