@@ -4,7 +4,16 @@ import { defineConfig } from 'eslint/config';
 import ts from 'typescript-eslint';
 
 export default defineConfig(
-  { ignores: ['**/dist/**', '**/node_modules/**', '.cache/**', '.hamaca/**', 'test-results/**'] },
+  {
+    ignores: [
+      '**/dist/**',
+      '**/node_modules/**',
+      '.cache/**',
+      '.hamaca/**',
+      'test-results/**',
+      'core/src/kinds/behaviours/built.ts',
+    ],
+  },
   js.configs.recommended,
   {
     files: ['**/*.{mjs,js,cjs}'],

@@ -8,6 +8,7 @@ import { run } from './lib/run.mjs';
 ensurePackages();
 ensureDatabaseServer();
 ensureBrowser();
-run(process.execPath, ['fonts/build.mjs'], { stdio: ['ignore', 2, 2] });
+for (const made of ['fonts/build.mjs', 'core/build.mjs'])
+  run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
 ensureBuilt();
 run(process.execPath, ['--import', 'tsx', 'benchmarks/run.ts']);

@@ -6,7 +6,8 @@ import { dataFolder } from './lib/paths.mjs';
 import { run, start } from './lib/run.mjs';
 
 ensurePackages();
-run(process.execPath, ['fonts/build.mjs'], { stdio: ['ignore', 2, 2] });
+for (const made of ['fonts/build.mjs', 'core/build.mjs'])
+  run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
 ensureBuilt();
 
 let server = null;

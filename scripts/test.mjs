@@ -17,7 +17,8 @@ const STEPS = [
 ensurePackages();
 ensureDatabaseServer();
 ensureBrowser();
-run(process.execPath, ['fonts/build.mjs'], { stdio: ['ignore', 2, 2] });
+for (const made of ['fonts/build.mjs', 'core/build.mjs'])
+  run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
 ensureBuilt();
 
 const failed = [];

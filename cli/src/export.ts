@@ -7,12 +7,17 @@ import type { Output } from './output.ts';
 import { ERRORS } from './words.ts';
 
 /** `hamaca export`: the hand-off of a site file as a folder. Nothing is written unless the whole site can be used. */
-export async function runExport(file: string, folder: string, output: Output): Promise<number> {
+export async function runExport(
+  file: string,
+  folder: string,
+  prefix: string | undefined,
+  output: Output,
+): Promise<number> {
   const text = readInput(file);
   if (!text.ok) return output.refuse(text.error);
   const site = parseSiteFile(text.value);
   if (!site.ok) return output.refuse(ERRORS.notASite(file, site.error));
-  const files = handOffFiles(site.value, await loadFontMetrics());
+  const files = handOffFiles(site.value, await loadFontMetrics(), prefix === undefined ? {} : { prefix });
   if (!files) return output.refuse(ERRORS.noHeader(file));
   const missing: string[] = [];
   try {

@@ -63,6 +63,16 @@ describe('hamaca export', () => {
         readFileSync(join(folder, 'two/deep', name)),
       );
   });
+  test('begins every name with the prefix told, and refuses one that cannot be', async () => {
+    const out = join(folder, 'prefixed');
+    expect((await run('export', DEMO, '--out', out, '--prefix', 'reed-')).code).toBe(0);
+    const css = readFileSync(join(out, 'menu.css'), 'utf8');
+    const html = readFileSync(join(out, 'menu.html'), 'utf8');
+    expect(css).toContain('.reed-site-marisma');
+    expect(html).toContain('class="reed-site-marisma reed-header"');
+    expect(css + html + readFileSync(join(out, 'menu.js'), 'utf8')).not.toMatch(/\bhm-/);
+    expect((await run('export', DEMO, '--out', out, '--prefix', '9 lives')).code).toBe(2);
+  });
   test('a typeface that was brought along is named as missing, and the rest is written', async () => {
     const site = JSON.parse(readFileSync(DEMO, 'utf8')) as {
       typefaces: unknown[];
@@ -201,4 +211,11 @@ describe('the command line itself', () => {
     expect(result.code).toBe(2);
     expect(result.printed + result.warned).toContain('hamaca');
   });
+});
+
+test('hamaca schema prints the published schema', async () => {
+  const { code, printed } = await run('schema');
+  expect(code).toBe(0);
+  expect(printed).toBe(readFileSync(new URL('../../docs/site.schema.json', import.meta.url), 'utf8'));
+  expect((await run('schema', DEMO)).code).toBe(2);
 });

@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util';
 import { runExport } from './export.ts';
-import type { LinkFormatName } from '@hamaca/core';
+import { PREFIX, siteJsonSchema, type LinkFormatName } from '@hamaca/core';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
@@ -11,6 +11,7 @@ const OPTIONS = {
   from: { type: 'string' },
   json: { type: 'boolean' },
   all: { type: 'boolean' },
+  prefix: { type: 'string' },
 } as const;
 
 function readArguments(args: readonly string[]) {
@@ -41,7 +42,14 @@ export async function main(args: readonly string[], output: Output = terminalOut
   if (command === 'export') {
     if (file === undefined || values.out === undefined)
       return misuse('export needs a site file and --out DIR');
-    return runExport(file, values.out, output);
+    if (values.prefix !== undefined && !PREFIX.test(values.prefix))
+      return misuse('--prefix is a small letter, up to 15 small letters or digits, and a dash');
+    return runExport(file, values.out, values.prefix, output);
+  }
+  if (command === 'schema') {
+    if (file !== undefined) return misuse('schema takes no file');
+    output.print(`${JSON.stringify(siteJsonSchema(), null, 1)}\n`);
+    return 0;
   }
   if (command === 'links') {
     if (file === undefined) return misuse('links needs a file');

@@ -2,10 +2,11 @@ import type { Problem } from '@hamaca/core';
 
 export const HELP = `hamaca: headers and menus from site files, without a browser or a database
 
-  hamaca export FILE --out DIR
+  hamaca export FILE --out DIR [--prefix hm-]
       Writes the hand-off of a site file (….hamaca.json) into DIR: index.html, menu.html,
       menu.css, menu.js, fonts, design tokens and the site file. The same bytes as the zip
       of the interface. Files in DIR that are not part of it stay.
+      --prefix begins every class, id, attribute and custom property; without it, hm-.
 
   hamaca links FILE [--from outline|html|opml|csv|sitemap] [--json] [--all]
       Prints the links understood in FILE ("-" reads standard input; gzip is unpacked).
@@ -15,6 +16,9 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       [{"place", "kind", "name", "main", "links"}]. place is header, side, page or footer;
       kind is menu, breadcrumb, pagination, contents, languages, social or legal. What
       could not be read goes to standard error.
+
+  hamaca schema
+      Prints the JSON Schema (2020-12) of a site file.
 
   hamaca --help
       This page.

@@ -1,7 +1,6 @@
 import { succeed, type Result } from '../base/result.ts';
-import type { Site } from '../model/site.ts';
-import type { EditOperation } from './draft.ts';
-import { applyPatch, type JsonPatch } from './json-patch.ts';
+import type { Site } from '../kinds/site.ts';
+import type { EditOperation, RanEdit } from './draft.ts';
 import { setDesign } from './operations/design.ts';
 import { setLook } from './operations/look.ts';
 import {
@@ -16,15 +15,16 @@ import {
 import { addMenu, duplicateMenu, removeMenu, setMenuName } from './operations/menus.ts';
 import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
+import { addPart, duplicatePart, foldPart, movePart, removePart } from './operations/parts.ts';
 import {
-  addPart,
-  addRow,
-  duplicatePart,
-  movePart,
-  moveRow,
-  removePart,
-  removeRow,
-} from './operations/parts.ts';
+  addPiece,
+  addSection,
+  duplicatePiece,
+  duplicateSection,
+  moveSection,
+  removePiece,
+  removeSection,
+} from './operations/pieces.ts';
 import {
   addSwatch,
   importSwatches,
@@ -85,9 +85,14 @@ export const OPERATIONS = {
   'remove-part': removePart,
   'move-part': movePart,
   'duplicate-part': duplicatePart,
-  'add-row': addRow,
-  'remove-row': removeRow,
-  'move-row': moveRow,
+  'fold-part': foldPart,
+  'add-section': addSection,
+  'duplicate-section': duplicateSection,
+  'remove-section': removeSection,
+  'move-section': moveSection,
+  'add-piece': addPiece,
+  'duplicate-piece': duplicatePiece,
+  'remove-piece': removePiece,
   'set-design': setDesign,
 } as const;
 
@@ -96,22 +101,36 @@ export type OperationName = keyof typeof OPERATIONS;
 export type OperationArgs<Name extends OperationName> = Parameters<(typeof OPERATIONS)[Name]>[1];
 
 /** One edit that can be run on any document: an operation with its arguments. */
-export type Edit = {
+export type SingleEdit = {
   readonly [Name in OperationName]: { readonly name: Name; readonly args: OperationArgs<Name> };
 }[OperationName];
 
-export interface RanEdit {
-  readonly site: Site;
-  readonly patch: JsonPatch;
-  readonly inverse: JsonPatch;
+/** Edits made one after the other as one step; one that no longer fits after those before it is left out. */
+export interface SeveralEdits {
+  readonly name: 'several';
+  readonly args: { readonly edits: readonly SingleEdit[] };
+}
+
+export type Edit = SingleEdit | SeveralEdits;
+
+function runSeveral(site: Site, edits: readonly SingleEdit[]): Result<RanEdit> {
+  let all: RanEdit = { site, patch: [], inverse: [] };
+  let refused: Result<RanEdit> | null = null;
+  for (const edit of edits) {
+    const ran = runEdit(all.site, edit);
+    if (ran.ok)
+      all = {
+        site: ran.value.site,
+        patch: [...all.patch, ...ran.value.patch],
+        inverse: [...ran.value.inverse, ...all.inverse],
+      };
+    else refused ??= ran;
+  }
+  return refused && all.patch.length === 0 ? refused : succeed(all);
 }
 
 /** Runs an edit: the changed document with patch and inverse, or why it cannot be done. Nothing changes then. */
 export function runEdit(site: Site, edit: Edit): Result<RanEdit> {
-  const operation = OPERATIONS[edit.name] as EditOperation<unknown>;
-  const patch = operation(site, edit.args);
-  if (!patch.ok) return patch;
-  const applied = applyPatch(site, patch.value);
-  if (!applied.ok) return applied;
-  return succeed({ site: applied.value.document, patch: patch.value, inverse: applied.value.inverse });
+  if (edit.name === 'several') return runSeveral(site, edit.args.edits);
+  return (OPERATIONS[edit.name] as EditOperation<unknown>)(site, edit.args);
 }

@@ -1,53 +1,122 @@
-import { BUTTON_SLOTS } from './parts/button.ts';
-import { IMAGE_SLOTS } from './parts/image.ts';
-import { LOGO_SLOTS } from './parts/logo.ts';
-import { MENU_SLOTS } from './parts/menu.ts';
-import { OPENER_SLOTS } from './parts/opener.ts';
-import { RULE_SLOTS } from './parts/rule.ts';
-import { SEARCH_SLOTS } from './parts/search.ts';
-import { SHORTCUT_SLOTS } from './parts/shortcut.ts';
-import { SOCIAL_SLOTS } from './parts/social.ts';
-import { TEXT_SLOTS } from './parts/text.ts';
-import { HEADER_SLOTS, ROW_SLOTS } from './pieces/header.ts';
-import { PANEL_SLOTS } from './pieces/panel.ts';
-import type { PartKindName } from './part.ts';
-import type { PieceKindName } from './piece.ts';
+import type { Field, Shape } from '../model/shape/field.ts';
 import type { SlotKind } from '../model/slot.ts';
+import {
+  bands,
+  group,
+  id,
+  literal,
+  look,
+  optional,
+  pieces,
+  reference,
+  referenceOrNone,
+  text,
+} from '../model/shape/fields.ts';
+import { CONTENT_SHAPE } from '../model/site-content.ts';
+import type { Kind, PartKind, PieceKind, SectionKind } from './kind.ts';
+import { PARTS } from './parts/parts.ts';
+import { PIECES } from './pieces/pieces.ts';
+import { SECTIONS } from './sections/sections.ts';
+import type { Part, PartKindId, Piece, PieceKindId, SectionKindId } from './site.ts';
 
-/** Whatever carries a look: a piece, a row or a part, by kind. */
-export type OwnerKind = PieceKindName | PartKindName | 'row';
+/** Whatever carries a look: a piece, a section or a part, by kind. */
+export type OwnerKind = PieceKindId | SectionKindId | PartKindId;
 
-/** All slots of all owners, in the order the outline and the stylesheet show them. */
-export const SLOTS = {
-  header: HEADER_SLOTS,
-  row: ROW_SLOTS,
-  logo: LOGO_SLOTS,
-  menu: MENU_SLOTS,
-  button: BUTTON_SLOTS,
-  search: SEARCH_SLOTS,
-  social: SOCIAL_SLOTS,
-  text: TEXT_SLOTS,
-  image: IMAGE_SLOTS,
-  rule: RULE_SLOTS,
-  shortcut: SHORTCUT_SLOTS,
-  opener: OPENER_SLOTS,
-  panel: PANEL_SLOTS,
-} as const satisfies Record<OwnerKind, Record<string, SlotKind>>;
+/* eslint-disable @typescript-eslint/no-explicit-any -- a kind is looked up by the thing it is then handed */
+export type AnyPartKind = PartKind<any, any>;
+export type AnySectionKind = SectionKind<any, any>;
+export type AnyPieceKind = PieceKind<any, any>;
+/* eslint-enable @typescript-eslint/no-explicit-any */
 
-export const PART_LABELS = {
-  logo: 'Logo',
-  menu: 'Menu',
-  button: 'Call to action',
-  search: 'Search',
-  social: 'Social links',
-  text: 'Text',
-  image: 'Image',
-  rule: 'Rule',
-  shortcut: 'Icon link',
-  opener: 'Opener',
-} as const satisfies Record<PartKindName, string>;
+const byId = <K extends Kind<string, Shape>>(kinds: readonly K[]): ReadonlyMap<string, K> =>
+  new Map(kinds.map((kind) => [kind.id, kind]));
+
+const parts: ReadonlyMap<string, AnyPartKind> = byId<AnyPartKind>(PARTS as never);
+const sections: ReadonlyMap<string, AnySectionKind> = byId<AnySectionKind>(SECTIONS as never);
+const piecesById: ReadonlyMap<string, AnyPieceKind> = byId<AnyPieceKind>(PIECES as never);
+
+function known<K>(kinds: ReadonlyMap<string, K>, id: string): K {
+  const kind = kinds.get(id);
+  if (!kind) throw new Error(`There is no kind "${id}".`);
+  return kind;
+}
+
+export const partKind = (part: Part): AnyPartKind => known(parts, part.kind);
+export const sectionKind = (section: SectionKindId): AnySectionKind => known(sections, section);
+export const pieceKind = (piece: Piece): AnyPieceKind => known(piecesById, piece.kind);
+export const partKindById = (kind: PartKindId): AnyPartKind => known(parts, kind);
+export const pieceKindById = (kind: PieceKindId): AnyPieceKind => known(piecesById, kind);
+export const isPartKind = (kind: string): kind is PartKindId => parts.has(kind);
+export const isSectionKind = (kind: string): kind is SectionKindId => sections.has(kind);
+
+/** Every kind that carries a look, in the order of the outline and the stylesheet. */
+export const OWNER_KINDS: readonly OwnerKind[] = [...PIECES, ...SECTIONS, ...PARTS].map((kind) => kind.id);
+
+const anyKind = (id: OwnerKind) => piecesById.get(id) ?? sections.get(id) ?? known(parts, id);
 
 /** The slots of one kind of owner, by id. */
 export function slotsOf(kind: OwnerKind): Readonly<Record<string, SlotKind>> {
-  return SLOTS[kind];
+  return anyKind(kind).slots;
+}
+
+export const kindLabel = (kind: OwnerKind): string => anyKind(kind).label;
+
+/** Where a part that folds away arrives, and from which band down it is away. */
+const FOLDS = optional(
+  group(
+    {
+      from: reference('band', { label: 'folds from', gone: 'removed' }),
+      berth: referenceOrNone('berth', { label: 'into', gone: 'removed' }),
+    } as const,
+    { label: 'folds away' },
+  ),
+);
+
+const BANDS = bands({ label: 'shown in' });
+
+const partShape = (kind: AnyPartKind): Shape => ({
+  kind: literal(kind.id as string),
+  id: id(),
+  ...(kind.shape as Shape),
+  bands: BANDS,
+  folds: FOLDS,
+  look: look(kind.id as string),
+});
+
+const sectionShape = (kind: AnySectionKind): Shape => ({
+  id: id(),
+  name: text({ label: 'name', needed: true }),
+  ...(kind.shape as Shape),
+  bands: BANDS,
+  look: look(kind.id as string),
+});
+
+const pieceShape = (kind: AnyPieceKind): Shape => ({
+  kind: literal(kind.id as string),
+  id: id(),
+  name: text({ label: 'name', needed: true }),
+  ...(kind.shape as Shape),
+  look: look(kind.id as string),
+});
+
+const shapes = <K>(
+  kinds: ReadonlyMap<string, K>,
+  make: (kind: K) => Shape,
+): Readonly<Record<string, Shape>> => Object.fromEntries([...kinds].map(([key, kind]) => [key, make(kind)]));
+
+/** The full shapes of all things that have a kind. */
+export const THING_SHAPES = {
+  parts: shapes(parts, partShape),
+  sections: shapes(sections, sectionShape),
+  pieces: shapes(piecesById, pieceShape),
+} as const;
+
+/** The shape of a whole site document. */
+export const SITE_SHAPE = { ...CONTENT_SHAPE, pieces: pieces<Piece>() } as const;
+
+/** The shape of a kind of owner, with the fields that all of its sort have. */
+export function shapeOf(kind: OwnerKind): Readonly<Record<string, Field<unknown>>> {
+  const shape = THING_SHAPES.pieces[kind] ?? THING_SHAPES.sections[kind] ?? THING_SHAPES.parts[kind];
+  if (!shape) throw new Error(`There is no kind "${kind}".`);
+  return shape;
 }

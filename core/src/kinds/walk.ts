@@ -1,83 +1,198 @@
 import { memoise } from '../base/memo.ts';
-import { ZONES, type Header, type Row } from './pieces/header.ts';
-import { slotsOf, type OwnerKind } from './catalogue.ts';
+import { isRecord } from '../base/json.ts';
 import type { Look, SlotRef } from '../model/look.ts';
-import type { Part } from './part.ts';
-import type { Piece } from './piece.ts';
-import type { Panel } from './pieces/panel.ts';
-import type { MenuPart } from './parts/menu.ts';
-import type { MenuItem } from '../model/menu-item.ts';
-import type { Icon, Menu, Page, Site } from '../model/site.ts';
+import type { Field, FieldSpec, Shape } from '../model/shape/field.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { levelCount } from '../model/states.ts';
+import { BOOK } from './book.ts';
+import { partKind, pieceKind, shapeOf, SITE_SHAPE, slotsOf, type OwnerKind } from './catalogue.ts';
+import { itemsOf, shownLinks } from './content.ts';
+import type { MenuPart } from './parts/menu/shape.ts';
+import type { Part, Piece, Region, Section, SectionKindId, Site } from './site.ts';
+import { shapeReferences, walkShape, type Reference } from '../model/shape/walk.ts';
 import type { Target } from '../model/target.ts';
 
-/** A piece, row or part that carries a look, with where it stands in the document. */
-export interface Owner {
-  readonly kind: OwnerKind;
-  readonly id: string;
-  readonly look: Look;
+/** A section of a piece with where it stands in the document. */
+export interface PlacedSection {
+  readonly section: Section;
+  readonly kind: SectionKindId;
   readonly piece: Piece;
-  /** Id of the row a part stands in; null for anything else. */
-  readonly row: string | null;
-  /** JSON Pointer of the owner. */
+  readonly regions: readonly Region[];
+  /** JSON Pointer of the section. */
   readonly path: string;
 }
 
-/** The parts of a row from start to end. */
-export const rowParts = memoise((row: Row): readonly Part[] => ZONES.flatMap((zone) => row.zones[zone]));
-
-/** All parts of a header, row by row. */
-export const headerParts = memoise((header: Header): readonly Part[] => header.rows.flatMap(rowParts));
-
-/** The panel that a header's first opener opens; null where it has none. */
-export function openedPanel(site: Site, header: Header): Panel | null {
-  const opener = headerParts(header).find((part) => part.kind === 'opener');
-  return (
-    (site.pieces.find((piece) => piece.kind === 'panel' && piece.id === opener?.panel) as
-      Panel | undefined) ?? null
-  );
+/** The lists of things in a value, group by group, with the name of the field that holds each. */
+function listsIn(
+  shape: Shape,
+  value: Readonly<Record<string, unknown>>,
+  path: string,
+): {
+  field: Field<unknown>;
+  spec: Extract<FieldSpec, { kind: 'things' }>;
+  key: string;
+  list: readonly unknown[];
+  path: string;
+}[] {
+  return Object.entries(shape).flatMap(([key, field]: [string, Field<unknown>]) => {
+    const held = value[key];
+    const at = `${path}/${key}`;
+    if (field.spec.kind === 'group' && isRecord(held)) return listsIn(field.spec.of, held, at);
+    return field.spec.kind === 'things' && Array.isArray(held)
+      ? [{ field, spec: field.spec, key, list: held as readonly unknown[], path: at }]
+      : [];
+  });
 }
 
-/** A part with the piece it stands in and its JSON Pointer. */
+function placeSection(piece: Piece, kind: SectionKindId, section: Section, path: string): PlacedSection {
+  const regions = listsIn(shapeOf(kind), section as unknown as Record<string, unknown>, path).map(
+    ({ field, spec, key, list, path: at }): Region => ({
+      id: `${section.id}.${key}`,
+      name: field.label,
+      form: spec.form ?? 'row',
+      piece,
+      section,
+      parts: list as readonly Part[],
+      path: at,
+    }),
+  );
+  return { section, kind, piece, regions, path };
+}
+
+/** Every section of every piece in document order. */
+export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>
+  site.pieces.flatMap((piece, index) =>
+    listsIn(shapeOf(piece.kind), piece as unknown as Record<string, unknown>, `/pieces/${index}`).flatMap(
+      ({ spec, list, path }) =>
+        (list as readonly Section[]).map((section, place) =>
+          placeSection(piece, spec.section as SectionKindId, section, `${path}/${place}`),
+        ),
+    ),
+  ),
+);
+
+/** Every region by id, in document order. */
+export const regionsOf = memoise(
+  (site: Site): ReadonlyMap<string, Region> =>
+    new Map(sectionsOf(site).flatMap(({ regions }) => regions.map((region) => [region.id, region]))),
+);
+
+/** A part with where it stands. */
 export interface PlacedPart {
   readonly part: Part;
   readonly piece: Piece;
+  readonly region: Region;
+  readonly index: number;
+  /** JSON Pointer of the part. */
   readonly path: string;
 }
 
 /** Every part of every piece in document order. */
 export const placedParts = memoise((site: Site): readonly PlacedPart[] =>
-  site.pieces.flatMap((piece, index): PlacedPart[] => {
-    const path = `/pieces/${index}`;
-    if (piece.kind === 'panel')
-      return piece.parts.map((part, place) => ({ part, piece, path: `${path}/parts/${place}` }));
-    return piece.rows.flatMap((row, place) =>
-      ZONES.flatMap((zone) =>
-        row.zones[zone].map((part, at) => ({
-          part,
-          piece,
-          path: `${path}/rows/${place}/zones/${zone}/${at}`,
-        })),
-      ),
-    );
-  }),
+  [...regionsOf(site).values()].flatMap((region) =>
+    region.parts.map((part, index) => ({
+      part,
+      piece: region.piece,
+      region,
+      index,
+      path: `${region.path}/${index}`,
+    })),
+  ),
 );
 
 const partsById = memoise(
-  (site: Site): ReadonlyMap<string, Part> => new Map(placedParts(site).map(({ part }) => [part.id, part])),
+  (site: Site): ReadonlyMap<string, PlacedPart> =>
+    new Map(placedParts(site).map((placed) => [placed.part.id, placed])),
 );
 
-/** A part of any piece by its id. */
-export function findPart(site: Site, id: string): Part | null {
+/** A part of any piece by its id, with where it stands. */
+export function findPlaced(site: Site, id: string): PlacedPart | null {
   return partsById(site).get(id) ?? null;
 }
 
-/** What has an id of its own inside a part. */
-export function partEntries(part: Part): readonly { readonly id: string }[] {
-  if (part.kind === 'social') return part.links;
-  return part.kind === 'text' ? part.entries : [];
+/** A part of any piece by its id. */
+export function findPart(site: Site, id: string): Part | null {
+  return partsById(site).get(id)?.part ?? null;
 }
+
+/** The parts of one piece in document order. */
+export function partsOf(site: Site, piece: Piece): readonly Part[] {
+  return placedParts(site).flatMap((placed) => (placed.piece === piece ? [placed.part] : []));
+}
+
+/** A piece, section or part that carries a look, with where it stands in the document. */
+export interface Owner {
+  readonly kind: OwnerKind;
+  readonly sort: 'piece' | 'section' | 'part';
+  readonly id: string;
+  readonly look: Look;
+  readonly thing: Piece | Section | Part;
+  readonly piece: Piece;
+  /** Id of the section a part stands in; null for anything else. */
+  readonly section: string | null;
+  /** JSON Pointer of the owner. */
+  readonly path: string;
+}
+
+function listOwners(site: Site): ReadonlyMap<string, Owner> {
+  const owners = new Map<string, Owner>();
+  const sections = sectionsOf(site);
+  site.pieces.forEach((piece, index) => {
+    const { id, look, kind } = piece;
+    owners.set(id, {
+      kind,
+      sort: 'piece',
+      id,
+      look,
+      thing: piece,
+      piece,
+      section: null,
+      path: `/pieces/${index}`,
+    });
+    for (const placed of sections) {
+      if (placed.piece !== piece) continue;
+      const { section, path, regions } = placed;
+      const own = { id: section.id, look: section.look, thing: section, piece, path };
+      owners.set(section.id, { kind: placed.kind, sort: 'section', section: null, ...own });
+      for (const region of regions)
+        region.parts.forEach((part, at) => {
+          const of = { id: part.id, look: part.look, thing: part, piece, path: `${region.path}/${at}` };
+          owners.set(part.id, { kind: part.kind, sort: 'part', section: section.id, ...of });
+        });
+    }
+  });
+  return owners;
+}
+
+/** Every look carrier of a site by id, in document order. */
+export const ownersOf = memoise(listOwners);
+
+/** The catalogue's entry for a slot of this site, or null where owner or slot are gone. */
+export function slotKind(site: Site, ref: SlotRef): SlotKind | null {
+  const owner = ownersOf(site).get(ref.owner);
+  return owner ? (slotsOf(owner.kind)[ref.slot] ?? null) : null;
+}
+
+/** Whether an owner shows a slot: nothing is styled that is not there. */
+export function wearsSlot(site: Site, owner: Owner, slot: string): boolean {
+  if (owner.sort !== 'part') return true;
+  const part = owner.thing as Part;
+  return partKind(part).worn?.(part as never, slot, site) ?? true;
+}
+
+export function findPiece(site: Site, id: string): Piece | null {
+  return site.pieces.find((piece) => piece.id === id) ?? null;
+}
+
+/** Whether a piece lies over the page once it is opened. */
+export const opensOver = (piece: Piece): boolean => pieceKind(piece).opens;
+
+/** The pieces that stand in pages, in document order. */
+export const standingPieces = memoise((site: Site): readonly Piece[] =>
+  site.pieces.filter((piece) => !opensOver(piece)),
+);
+
+/** The pieces that open over the page. */
+export const panelsOf = memoise((site: Site): readonly Piece[] => site.pieces.filter(opensOver));
 
 /** A menu as one placement shows it. */
 export interface Placement {
@@ -92,196 +207,68 @@ export function placementsOf(site: Site, menu: string): Placement[] {
   );
 }
 
-const shownByPart = memoise((_site: Site) => new Map<MenuPart, readonly MenuItem[]>());
-
-/** Every link a placement shows, as deep as it shows them. */
-export function shownLinks(site: Site, part: MenuPart): readonly MenuItem[] {
-  const known = shownByPart(site).get(part);
-  if (known) return known;
-  const links: MenuItem[] = [];
-  const most = levelCount(part.levels);
-  const visit = (items: readonly MenuItem[], depth: number) => {
-    for (const item of items) {
-      links.push(item);
-      if (depth < most && item.children.length > 0) visit(item.children, depth + 1);
-    }
-  };
-  visit(shownItems(site, part), 1);
-  shownByPart(site).set(part, links);
-  return links;
-}
-
-/** The panels a header can open: first, unless openers do not count, the one its menu folds into, then those that buttons and links lead to. */
-export function panelsOf(site: Site, header: Header, withOpeners = true): readonly Panel[] {
-  const ids = new Set<string>();
-  const add = (target: Target) => {
-    if (target.kind === 'panel') ids.add(target.panel);
-  };
-  const parts = headerParts(header);
-  for (const part of parts) if (withOpeners && part.kind === 'opener') ids.add(part.panel);
-  for (const part of parts) {
-    if (part.kind === 'button') add(part.target);
-    if (part.kind === 'menu') for (const item of shownLinks(site, part)) add(item.target);
-  }
-  const panels: Panel[] = [];
-  // A panel's own links may open further ones.
-  for (const id of ids) {
-    const panel = site.pieces.find((piece) => piece.id === id);
-    if (panel?.kind !== 'panel') continue;
-    panels.push(panel);
-    for (const part of panel.parts) for (const item of shownLinks(site, part)) add(item.target);
-  }
-  return panels;
-}
-
-/** The links a placement starts with: the menu's own, or those beneath the link it starts from. */
-export function shownItems(site: Site, part: MenuPart): readonly MenuItem[] {
-  if (part.branch === null) return findMenu(site, part.menu)?.items ?? [];
-  const placed = itemsOf(site).get(part.branch);
-  return placed?.menu.id === part.menu ? placed.item.children : [];
-}
-
-function listOwners(site: Site): ReadonlyMap<string, Owner> {
-  const owners = new Map<string, Owner>();
-  const parts = new Map<Piece, PlacedPart[]>();
-  for (const placed of placedParts(site))
-    parts.set(placed.piece, [...(parts.get(placed.piece) ?? []), placed]);
-  site.pieces.forEach((piece, index) => {
-    const path = `/pieces/${index}`;
-    owners.set(piece.id, { kind: piece.kind, id: piece.id, look: piece.look, piece, row: null, path });
-    const own = parts.get(piece) ?? [];
-    const add = ({ part, path: at }: PlacedPart, row: string | null) => {
-      owners.set(part.id, { kind: part.kind, id: part.id, look: part.look, piece, row, path: at });
-    };
-    if (piece.kind === 'panel') for (const placed of own) add(placed, null);
-    else
-      piece.rows.forEach((row, place) => {
-        const rowPath = `${path}/rows/${place}`;
-        owners.set(row.id, { kind: 'row', id: row.id, look: row.look, piece, row: null, path: rowPath });
-        for (const placed of own) if (placed.path.startsWith(`${rowPath}/`)) add(placed, row.id);
-      });
-  });
-  return owners;
-}
-
-/** Every look carrier of a site by id, in document order. */
-export const ownersOf = memoise(listOwners);
-
-/** The catalogue's entry for a slot of this site, or null where owner or slot are gone. */
-export function slotKind(site: Site, ref: SlotRef): SlotKind | null {
-  const owner = ownersOf(site).get(ref.owner);
-  return owner ? (slotsOf(owner.kind)[ref.slot] ?? null) : null;
-}
-
-export function findHeader(site: Site): Header | null {
-  return site.pieces.find((piece) => piece.kind === 'header') ?? null;
-}
-
-export function findPiece(site: Site, id: string): Piece | null {
-  return site.pieces.find((piece) => piece.id === id) ?? null;
-}
-
-export function findMenu(site: Site, id: string): Menu | null {
-  return site.menus.find((menu) => menu.id === id) ?? null;
-}
-
-/** A link with its place in its menu. */
-export interface PlacedItem {
-  readonly item: MenuItem;
-  readonly menu: Menu;
-  /** 1 at the top of the menu. */
-  readonly depth: number;
-  readonly index: number;
-  readonly parent: MenuItem | null;
-  readonly siblings: readonly MenuItem[];
-  /** JSON Pointer of the item. */
-  readonly path: string;
-}
-
-/** Calls `visit` for every link of a menu, parents before children, in order. No recursion: depth is not bounded. */
-export function walkMenu(menu: Menu, menuPath: string, visit: (placed: PlacedItem) => void): void {
-  interface Frame {
-    siblings: readonly MenuItem[];
-    next: number;
-    parent: MenuItem | null;
-    path: string;
-  }
-  const stack: Frame[] = [{ siblings: menu.items, next: 0, parent: null, path: `${menuPath}/items` }];
-  for (let frame = stack.at(-1); frame; frame = stack.at(-1)) {
-    const index = frame.next++;
-    const item = frame.siblings[index];
-    if (!item) {
-      stack.pop();
-      continue;
-    }
-    const path = `${frame.path}/${index}`;
-    visit({ item, menu, depth: stack.length, index, parent: frame.parent, siblings: frame.siblings, path });
-    stack.push({ siblings: item.children, next: 0, parent: item, path: `${path}/children` });
-  }
-}
-
-function indexItems(site: Site): ReadonlyMap<string, PlacedItem> {
-  const items = new Map<string, PlacedItem>();
-  site.menus.forEach((menu, index) => {
-    walkMenu(menu, `/menus/${index}`, (placed) => {
-      items.set(placed.item.id, placed);
-    });
-  });
-  return items;
-}
-
-/** Every link of every menu by id. */
-export const itemsOf = memoise(indexItems);
-
-const indexPages = memoise((pages: readonly Page[]) => ({
-  sections: new Set(pages.flatMap((page) => page.sections.map((section) => section.id))),
-  byId: new Map(pages.map((page) => [page.id, page])),
-  byPath: new Map([...pages].reverse().map((page) => [page.path, page])),
-  byTitle: new Map([...pages].reverse().map((page) => [page.title.toLowerCase(), page])),
-}));
-
-/** Pages by path; where two share one, the first. */
-export function pagesByPath({ pages }: Pick<Site, 'pages'>): ReadonlyMap<string, Page> {
-  return indexPages(pages).byPath;
-}
-
-/** The ids of all sections of all pages. */
-export function sectionIds({ pages }: Pick<Site, 'pages'>): ReadonlySet<string> {
-  return indexPages(pages).sections;
-}
-
-/** Pages by title in small letters; where two share one, the first. */
-export function pagesByTitle({ pages }: Pick<Site, 'pages'>): ReadonlyMap<string, Page> {
-  return indexPages(pages).byTitle;
-}
-
-export function findPage({ pages }: Pick<Site, 'pages'>, id: string): Page | null {
-  return indexPages(pages).byId.get(id) ?? null;
-}
-
-const iconsById = memoise(
-  (site: Site): ReadonlyMap<string, Icon> => new Map(site.icons.map((icon) => [icon.id, icon])),
+/** Every reference by id that fields of the document hold; looks are told apart. In document order. */
+export const refsOf = memoise((site: Site): readonly Reference[] =>
+  shapeReferences(SITE_SHAPE, site as unknown as Record<string, unknown>, '', BOOK),
 );
 
-export function findIcon(site: Site, id: string): Icon | null {
-  return iconsById(site).get(id) ?? null;
+/** Where the links and parts of a piece lead: panels it can open among them. */
+function panelsOpenedBy(site: Site, piece: Piece): string[] {
+  const prefix = `/pieces/${site.pieces.indexOf(piece)}/`;
+  const direct = refsOf(site).flatMap((ref) =>
+    ref.to === 'panel' && ref.path.startsWith(prefix) ? [ref.id] : [],
+  );
+  const berths = partsOf(site, piece).flatMap((part) => {
+    const berth = part.folds?.berth;
+    const placed = berth == null ? null : findPlaced(site, berth);
+    return placed ? [placed.piece.id] : [];
+  });
+  const links = partsOf(site, piece)
+    .filter((part): part is MenuPart => part.kind === 'menu')
+    .flatMap((part) => shownLinks(site, part))
+    .flatMap(({ target }: { target: Target }) => (target.kind === 'panel' ? [target.panel] : []));
+  return [...berths, ...direct, ...links];
+}
+
+/** The panels that a piece can open, those that open from within them included, nearest first. */
+export function panelsFrom(site: Site, piece: Piece): readonly Piece[] {
+  const found = new Set<Piece>();
+  const visit = (from: Piece) => {
+    for (const id of panelsOpenedBy(site, from)) {
+      const panel = findPiece(site, id);
+      if (!panel || !opensOver(panel) || found.has(panel)) continue;
+      found.add(panel);
+      visit(panel);
+    }
+  };
+  visit(piece);
+  return [...found];
 }
 
 /** Every id in use anywhere in the site. */
 export const idsOf = memoise((site: Site): ReadonlySet<string> => {
-  const lists = [
-    site.palette,
-    site.typefaces,
-    site.typeStyles,
-    site.bands,
-    site.pages,
-    site.icons,
-    site.menus,
-    site.scenes,
-  ];
-  const ids = new Set(lists.flatMap((list) => list.map((entry) => entry.id)));
-  for (const id of ownersOf(site).keys()) ids.add(id);
-  for (const id of itemsOf(site).keys()) ids.add(id);
-  for (const { part } of placedParts(site)) for (const entry of partEntries(part)) ids.add(entry.id);
+  const ids = new Set<string>(itemsOf(site).keys());
+  walkShape(
+    { ...SITE_SHAPE, menus: MENUS_WITHOUT_LINKS },
+    site as unknown as Record<string, unknown>,
+    '',
+    BOOK,
+    {
+      field: ({ field, value }) => {
+        if (field.spec.kind === 'id' && typeof value === 'string') ids.add(value);
+      },
+    },
+  );
+  for (const typeface of site.typefaces) ids.add(typeface.id);
   return ids;
 });
+
+/** The links of all menus are known by their index already. */
+const MENUS_WITHOUT_LINKS = withoutLinks(SITE_SHAPE.menus);
+
+function withoutLinks(field: Field<unknown>): Field<unknown> {
+  const { spec } = field;
+  if (spec.kind !== 'list' || spec.of.kind !== 'group') return field;
+  const { items: _items, ...own } = spec.of.of;
+  return { ...field, spec: { ...spec, of: { kind: 'group', of: own } } };
+}

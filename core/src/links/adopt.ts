@@ -1,8 +1,10 @@
 import { countingIds, uniqueName, type IdSource } from '../base/ids.ts';
 import type { MenuItem } from '../model/menu-item.ts';
-import type { Page, Site } from '../model/site.ts';
+import type { Page } from '../model/site-content.ts';
+import type { Site } from '../kinds/site.ts';
 import { NO_TARGET, type Target } from '../model/target.ts';
-import { findIcon, findPage, findPiece, idsOf, pagesByPath } from '../kinds/walk.ts';
+import { findIcon, findPage, pagesByPath } from '../kinds/content.ts';
+import { idsOf, panelsOf } from '../kinds/walk.ts';
 
 /** Changes every link of some branches, parents before children. Depth is bounded by the document. */
 export function mapItems(items: readonly MenuItem[], change: (item: MenuItem) => MenuItem): MenuItem[] {
@@ -47,8 +49,9 @@ export function adoptItems(
     newPages.set(page.path, { ...page, id });
   }
   const bands = new Set(site.bands.map((band) => band.id));
+  const panels = new Set(panelsOf(site).map((panel) => panel.id));
   const targetOf = (target: Target): Target => {
-    if (target.kind === 'panel') return findPiece(site, target.panel)?.kind === 'panel' ? target : NO_TARGET;
+    if (target.kind === 'panel') return panels.has(target.panel) ? target : NO_TARGET;
     if (target.kind !== 'page') return target;
     const page = pageIds.get(target.page) ?? findPage(site, target.page)?.id;
     return page === undefined ? NO_TARGET : { ...target, page };

@@ -1,6 +1,6 @@
 import { countingIds, slugify, uniqueName } from '../base/ids.ts';
 import type { MenuItem } from '../model/menu-item.ts';
-import type { Page } from '../model/site.ts';
+import type { Page } from '../model/site-content.ts';
 import { NO_TARGET, type Target } from '../model/target.ts';
 import type { ImportNote, LinkLine } from './link-line.ts';
 import { parseTarget } from './target.ts';

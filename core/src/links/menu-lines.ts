@@ -1,6 +1,6 @@
 import type { MenuItem } from '../model/menu-item.ts';
-import type { Site } from '../model/site.ts';
-import { walkMenu } from '../kinds/walk.ts';
+import type { Site } from '../kinds/site.ts';
+import { walkMenu } from '../kinds/content.ts';
 import type { LineFields, LinkLine } from './link-line.ts';
 import { hrefOf } from './target.ts';
 

@@ -1,8 +1,9 @@
 import { fail, succeed, type Result } from '../base/result.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import { NO_TARGET, type Target } from '../model/target.ts';
-import { refuseUrl } from '../model/url.ts';
-import { findPage, findPiece, pagesByPath, pagesByTitle } from '../kinds/walk.ts';
+import { refuseUrl } from '../values/url.ts';
+import { findPage, pagesByPath, pagesByTitle } from '../kinds/content.ts';
+import { findPiece, opensOver } from '../kinds/walk.ts';
 
 const MAIL = /^[^\s@<>"]+@[^\s@<>"]+\.[^\s@<>"]+$/;
 const PHONE = /^\+?[\d\s()./-]{6,24}$/;
@@ -42,7 +43,7 @@ function panelTarget(site: Known, typed: string): Target | null {
   const panel =
     name === undefined
       ? undefined
-      : site.pieces?.find((piece) => piece.kind === 'panel' && piece.name.toLowerCase() === name);
+      : site.pieces?.find((piece) => opensOver(piece) && piece.name.toLowerCase() === name);
   return panel ? { kind: 'panel', panel: panel.id } : null;
 }
 

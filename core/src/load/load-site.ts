@@ -3,9 +3,9 @@ import { jsonDepth } from '../base/json.ts';
 import { toPointer } from '../base/json-pointer.ts';
 import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
 import { checkIntegrity } from '../kinds/integrity.ts';
-import { LIMITS } from '../model/limits.ts';
+import { LIMITS } from '../values/limits.ts';
 import { siteSchema } from '../kinds/schema.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import { migrate } from '../migrate/migrate.ts';
 
 /** Most problems reported at once; more would not be read. */

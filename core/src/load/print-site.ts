@@ -1,4 +1,4 @@
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 
 /** A site as its file: readable JSON with a final line break; the same site gives the same text. */
 export function printSiteFile(site: Site): string {

@@ -3,12 +3,13 @@ import { isRecord } from '../base/json.ts';
 import type { Migration } from './migration.ts';
 import { LINKS_STEP } from './steps/1-links.ts';
 import { BENCH_STEP } from './steps/2-bench.ts';
+import { PIECES_STEP } from './steps/3-pieces.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 3;
+export const FORMAT_VERSION = 4;
 
 /** All steps in order. */
-export const MIGRATIONS: readonly Migration[] = [LINKS_STEP, BENCH_STEP];
+export const MIGRATIONS: readonly Migration[] = [LINKS_STEP, BENCH_STEP, PIECES_STEP];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [
   { code: 'format', path, message, found: describeValue(found), allowed },

@@ -1,4 +1,4 @@
-import type { Scene } from './site.ts';
+import type { Scene } from './site-content.ts';
 
 /** The colours of the landscape drawn for picture scenes: what may lie behind a header over it. */
 export const LANDSCAPE = {

@@ -1,11 +1,12 @@
-import { shownLinks } from '../kinds/walk.ts';
+import { partKind } from '../kinds/catalogue.ts';
 import { property } from '../kinds/properties/properties.ts';
-import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
-import { findTypeface, type Typeface } from '../text/typefaces.ts';
-import { outputParts, type CompileContext } from './context.ts';
+import { partsOf } from '../kinds/walk.ts';
 import { cssString } from '../print/css.ts';
 import { rule, type ConditionalRule, type Declaration } from '../print/trees.ts';
-import { familyName } from './values.ts';
+import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
+import { findTypeface, type Typeface } from '../text/typefaces.ts';
+import type { CompileContext } from './context.ts';
+import { fallbackName, familyName } from './values.ts';
 
 /** The typefaces a stylesheet names, in the order it does. */
 export function usedTypefaces(context: CompileContext, rules: readonly ConditionalRule[]): Typeface[] {
@@ -20,42 +21,25 @@ export function usedTypefaces(context: CompileContext, rules: readonly Condition
     .filter((typeface) => typeface !== null);
 }
 
-/** All labels of the header: the sample its fallback faces are fitted to. */
-function labels(context: CompileContext): string {
-  const texts = outputParts(context).flatMap((part): readonly string[] => {
-    switch (part.kind) {
-      case 'logo':
-        return [part.text];
-      case 'button':
-      case 'shortcut':
-        return [part.label];
-      case 'menu':
-        return shownLinks(context.site, part).flatMap((item) => [item.label, item.description ?? '']);
-      case 'text':
-        return part.entries.map((entry) => entry.text);
-      case 'search':
-        return [part.placeholder];
-      case 'social':
-      case 'image':
-      case 'rule':
-      case 'opener':
-        return [];
-    }
-  });
+/** The words of the pieces: the sample their fallback faces are fitted to. */
+function sample({ site, pieces }: CompileContext): string {
+  const texts = pieces.flatMap((piece) =>
+    partsOf(site, piece).flatMap((part) => partKind(part).texts(part as never, site)),
+  );
   return texts.join(' ').slice(0, 5000);
 }
 
 function fallbackFace(
   context: CompileContext,
   typeface: Typeface,
-  sample: ReadonlyMap<string, number>,
+  letters: ReadonlyMap<string, number>,
 ): ConditionalRule[] {
   const metrics = context.fonts.find((entry) => entry.family === typeface.id);
   if (!metrics) return [];
-  const fallback = fallbackMetrics(typeface, metrics, 400, sample);
+  const fallback = fallbackMetrics(typeface, metrics, 400, letters);
   return [
     rule('@font-face', [
-      ['font-family', `${familyName(context, typeface.id)}-fallback`],
+      ['font-family', fallbackName(context, typeface.id)],
       ['src', fallback.local.map((name) => `local(${cssString(name)})`).join(', ')],
       ['size-adjust', `${fallback.sizeAdjust}%`],
       ['ascent-override', `${fallback.ascent}%`],
@@ -65,9 +49,9 @@ function fallbackFace(
   ];
 }
 
-/** The faces a header uses, each with a system face scaled to its measures, so that nothing moves when it arrives. */
+/** The faces a site uses, each with a system face scaled to its measures, so that nothing moves when it arrives. */
 export function fontRules(context: CompileContext, typefaces: readonly Typeface[]): ConditionalRule[] {
-  const sample = countLetters(labels(context));
+  const letters = countLetters(sample(context));
   return typefaces.flatMap((typeface) => {
     const face: Declaration[] = [
       ['font-family', familyName(context, typeface.id)],
@@ -75,6 +59,6 @@ export function fontRules(context: CompileContext, typefaces: readonly Typeface[
       ['font-weight', typeface.weights.join(' ')],
       ['font-display', 'swap'],
     ];
-    return [rule('@font-face', face), ...fallbackFace(context, typeface, sample)];
+    return [rule('@font-face', face), ...fallbackFace(context, typeface, letters)];
   });
 }

@@ -1,16 +1,20 @@
-import { findIcon, shownLinks } from '../kinds/walk.ts';
-import { outputParts, type CompileContext } from './context.ts';
-import { element, type Declaration, type HtmlElement, type HtmlNode } from '../print/trees.ts';
+import { partKind } from '../kinds/catalogue.ts';
+import { findIcon } from '../kinds/content.ts';
+import type { DrawingName } from '../kinds/out.ts';
+import type { Piece, Site } from '../kinds/site.ts';
+import { partsOf } from '../kinds/walk.ts';
+import { element, type HtmlElement, type HtmlNode } from '../print/trees.ts';
+import type { CompileContext } from './context.ts';
 
 /** Line drawings on a 24 by 24 grid, stroked with the text colour. */
-const DRAWINGS = {
+const DRAWINGS: Readonly<Record<DrawingName, string>> = {
   bars: 'M3 6h18M3 12h18M3 18h18',
   cross: 'M5 5l14 14M19 5L5 19',
   lens: 'M10.5 4a6.5 6.5 0 1 0 0 13a6.5 6.5 0 1 0 0-13M15.5 15.5L20 20',
-} as const;
+};
 
-/** An icon that only decorates: hidden from assistive technology. */
-export function icon(className: string, drawing: keyof typeof DRAWINGS): HtmlElement {
+/** An icon of ours that only decorates: hidden from assistive technology. */
+export function icon(className: string, drawing: DrawingName): HtmlElement {
   return element(
     'svg',
     { class: className, viewBox: '0 0 24 24', 'aria-hidden': 'true' },
@@ -18,40 +22,16 @@ export function icon(className: string, drawing: keyof typeof DRAWINGS): HtmlEle
   );
 }
 
-/** The icons that the output draws, as often as it does. */
-function drawnIcons(context: CompileContext): string[] {
-  return outputParts(context).flatMap((part): string[] => {
-    switch (part.kind) {
-      case 'menu':
-        return shownLinks(context.site, part).flatMap((item) => (item.icon === undefined ? [] : [item.icon]));
-      case 'social':
-        return part.links.map((link) => link.icon);
-      case 'text':
-        return part.entries.flatMap((entry) => (entry.icon === null ? [] : [entry.icon]));
-      case 'shortcut':
-        return part.icon === null ? [] : [part.icon];
-      default:
-        return [];
-    }
-  });
-}
+/** The icons a piece draws, as often as it does. */
+const drawnIcons = (site: Site, piece: Piece): string[] =>
+  partsOf(site, piece).flatMap((part) => partKind(part).drawn?.(part as never, site) ?? []);
 
-/** How often each icon is drawn: one drawn twice is written once as a symbol. */
-function countIcons(context: CompileContext): ReadonlyMap<string, number> {
+/** How often each icon is drawn in a piece: one drawn twice is written once as a symbol. */
+export function countIcons(site: Site, piece: Piece): ReadonlyMap<string, number> {
   const counts = new Map<string, number>();
-  for (const id of drawnIcons(context)) counts.set(id, (counts.get(id) ?? 0) + 1);
+  for (const id of drawnIcons(site, piece)) counts.set(id, (counts.get(id) ?? 0) + 1);
   return counts;
 }
-
-const counted = new WeakMap<CompileContext, ReadonlyMap<string, number>>();
-
-function countOf(context: CompileContext, id: string): number {
-  const counts = counted.get(context) ?? countIcons(context);
-  counted.set(context, counts);
-  return counts.get(id) ?? 0;
-}
-
-const symbolId = (context: CompileContext, id: string) => context.names.name(`symbol-${id}`);
 
 /** The root element of a drawing and what is in it. */
 function splitSvg(source: string): { opening: string; inner: string } {
@@ -59,15 +39,11 @@ function splitSvg(source: string): { opening: string; inner: string } {
   return { opening: match?.[1] ?? '', inner: match?.[2] ?? '' };
 }
 
+const KEPT =
+  /\s(viewBox|fill|stroke|stroke-width|stroke-linecap|stroke-linejoin|preserveAspectRatio)\s*=\s*("[^"]*"|'[^']*')/gi;
+
 /** Attributes of a drawing's root that say how it is drawn; size, class and names are ours. */
-const keptAttributes = (opening: string) =>
-  [
-    ...opening.matchAll(
-      /\s(viewBox|fill|stroke|stroke-width|stroke-linecap|stroke-linejoin|preserveAspectRatio)\s*=\s*("[^"]*"|'[^']*')/gi,
-    ),
-  ]
-    .map((match) => match[0])
-    .join('');
+const keptAttributes = (opening: string) => [...opening.matchAll(KEPT)].map((match) => match[0]).join('');
 
 /** A drawing in place, marked as decoration: whatever it stands in carries the name. */
 export function drawnSvg(source: string, className: string): HtmlNode {
@@ -81,29 +57,24 @@ export function drawnSvg(source: string, className: string): HtmlNode {
   return { node: 'drawing', cleanSvg: cleaned };
 }
 
-/** What the page's own rules for drawings cannot change. The drawing's own colours are attributes, so it is not reset as a whole. */
-export const DRAWN: readonly Declaration[] = [
-  ['display', 'block'],
-  ['flex', 'none'],
-  ['inline-size', 'auto'],
-  ['max-inline-size', 'none'],
-  ['margin', '0'],
-  ['padding', '0'],
-  ['border', '0'],
-  ['transform', 'none'],
-  ['vertical-align', 'baseline'],
-  ['overflow', 'hidden'],
-];
+const symbolId = (context: CompileContext, piece: Piece, id: string) =>
+  context.names.id(`${piece.id}-symbol-${id}`);
 
-/** A link's icon: drawn in place, or a reference to its symbol where it is drawn more than once. */
-export function glyph(context: CompileContext, className: string, id: string): HtmlNode | null {
+/** One of the site's icons: drawn in place, or a reference to its symbol where the piece draws it more than once. */
+export function glyph(
+  context: CompileContext,
+  piece: Piece,
+  counts: ReadonlyMap<string, number>,
+  className: string,
+  id: string,
+): HtmlNode | null {
   const found = findIcon(context.site, id);
   if (!found) return null;
-  if (countOf(context, id) > 1)
+  if ((counts.get(id) ?? 0) > 1)
     return element(
       'svg',
       { class: className, 'aria-hidden': 'true' },
-      element('use', { href: `#${symbolId(context, id)}` }),
+      element('use', { href: `#${symbolId(context, piece, id)}` }),
     );
   const { opening, inner } = splitSvg(found.svg);
   return {
@@ -112,24 +83,27 @@ export function glyph(context: CompileContext, className: string, id: string): H
   };
 }
 
-/** The symbols of the icons drawn more than once; null where there are none. */
-export function symbols(context: CompileContext): HtmlElement | null {
-  if (context.site.icons.length === 0) return null;
-  const repeated = context.site.icons.filter(({ id }) => countOf(context, id) > 1);
+/** The symbols of the icons a piece draws more than once; null where there are none. */
+export function symbols(
+  context: CompileContext,
+  piece: Piece,
+  counts: ReadonlyMap<string, number>,
+): HtmlElement | null {
+  const repeated = context.site.icons.filter(({ id }) => (counts.get(id) ?? 0) > 1);
   if (repeated.length === 0) return null;
   const drawings = repeated.map(({ id, svg }): HtmlNode => {
     const { opening, inner } = splitSvg(svg);
     return {
       node: 'drawing',
-      cleanSvg: `<symbol id="${symbolId(context, id)}"${keptAttributes(opening)}>${inner}</symbol>`,
+      cleanSvg: `<symbol id="${symbolId(context, piece, id)}"${keptAttributes(opening)}>${inner}</symbol>`,
     };
   });
   return element('svg', { class: context.names.name('symbols'), 'aria-hidden': 'true' }, ...drawings);
 }
 
 /** The libraries that the drawn icons come from, each once. */
-export function usedIconSets(context: CompileContext): string[] {
-  if (context.site.icons.length === 0) return [];
-  const sets = drawnIcons(context).flatMap((id) => findIcon(context.site, id)?.set ?? []);
-  return [...new Set(sets)];
+export function usedIconSets({ site, pieces }: CompileContext): string[] {
+  if (site.icons.length === 0) return [];
+  const drawn = pieces.flatMap((piece) => drawnIcons(site, piece));
+  return [...new Set(drawn.flatMap((id) => findIcon(site, id)?.set ?? []))];
 }

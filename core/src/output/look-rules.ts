@@ -1,35 +1,22 @@
-import { slotsOf } from '../kinds/catalogue.ts';
-import { property, type PropertyId } from '../kinds/properties/properties.ts';
-import type { SlotKind } from '../model/slot.ts';
-import type { Piece } from '../kinds/piece.ts';
-import type { Social } from '../kinds/parts/social.ts';
-import type { State } from '../model/states.ts';
-import type { Row } from '../kinds/pieces/header.ts';
-import type { Value } from '../values/values.ts';
-import { findPart, ownersOf, type Owner } from '../kinds/walk.ts';
-import { wearsSlot } from '../kinds/worn.ts';
-import { bandEnd, effectiveLook, fallbackValue, holderOf, sameAs } from '../resolve/resolve.ts';
 import { sameJson } from '../base/json.ts';
 import { memoise } from '../base/memo.ts';
+import { partKind, pieceKind, sectionKind, slotsOf } from '../kinds/catalogue.ts';
+import { MAY_MOVE } from '../kinds/out.ts';
+import { property, type PropertyId } from '../kinds/properties/properties.ts';
+import type { Part, SectionKindId, Site } from '../kinds/site.ts';
+import { findPlaced, wearsSlot, type Owner } from '../kinds/walk.ts';
 import type { Look, SlotLook } from '../model/look.ts';
-import type { Site } from '../model/site.ts';
-import { folded, unfolded } from './media.ts';
-import type { CompileContext } from './context.ts';
-import { MARK_IDS, readMarks, type Marks } from './marks.ts';
-import { listCandidates, pruneCandidates, type Candidate } from './passes/prune.ts';
-import { slotSelector, stateMedia } from './selectors.ts';
+import type { SlotKind } from '../model/slot.ts';
+import type { State } from '../model/states.ts';
 import { rule, type ConditionalRule, type Declaration } from '../print/trees.ts';
+import { bandEnd, effectiveLook, fallbackValue, holderOf, sameAs } from '../resolve/resolve.ts';
+import type { Value } from '../values/values.ts';
+import { outputOwners, type CompileContext } from './context.ts';
+import { MARK_IDS, readMarks, type Marks } from './marks.ts';
+import { listCandidates, pruneCandidates, rankOf, type Candidate } from './passes/prune.ts';
+import { placeOf, under } from './place.ts';
+import { slotSelector, stateMedia } from './selectors.ts';
 import { valueDeclarations } from './values.ts';
-
-/** The owners whose looks style this header: itself, its rows and parts, and the panel it folds into. */
-export function styledOwners(context: CompileContext): Owner[] {
-  const panels = new Set<Piece>(context.panels);
-  const owners = [...ownersOf(context.site).values()];
-  return owners.filter((owner) => {
-    if (panels.has(owner.piece)) return true;
-    return owner.piece === context.header && (owner.kind !== 'opener' || context.fold !== null);
-  });
-}
 
 function bandMedia(context: CompileContext, band: string): readonly string[] {
   const index = context.site.bands.findIndex((entry) => entry.id === band);
@@ -46,21 +33,13 @@ interface SlotContext {
   /** Width in px that a row's content keeps to, or null. */
   readonly contained: number | null;
   readonly marks: Marks | null;
-  /** Where the colours of social marks come from. */
-  readonly colours: Social['colours'];
+  /** The custom property that goes before a value at rest; null where the look decides alone. */
+  readonly variable: (id: PropertyId) => string | null;
 }
 
 /** A row whose content is contained grows its padding: its fill goes on to the edges. */
 function containedPadding(padding: string, contained: number): string {
   return `max(${padding}, calc(50% - ${contained / 2}px))`;
-}
-
-/** The custom property of a network's colour that goes before the look's at rest; null where the look decides. */
-function networkVariable({ context, slot, colours }: SlotContext, id: PropertyId): string | null {
-  if (slot !== 'profile' || colours === 'look') return null;
-  const [mark, ground] = [context.names.variable('network'), context.names.variable('on-network')];
-  if (id === 'colour') return colours === 'network' ? mark : ground;
-  return id === 'fill' && colours === 'network-ground' ? mark : null;
 }
 
 function declare(
@@ -71,9 +50,9 @@ function declare(
 ): Declaration[] {
   const { context, contained } = slotContext;
   const declarations = valueDeclarations(context, id, value);
-  const network = state === 'rest' ? networkVariable(slotContext, id) : null;
-  if (network !== null)
-    return declarations.map(([name, css]): Declaration => [name, `var(${network}, ${css})`]);
+  const before = state === 'rest' ? slotContext.variable(id) : null;
+  if (before !== null)
+    return declarations.map(([name, css]): Declaration => [name, `var(${before}, ${css})`]);
   if (id !== 'paddingInline' || contained === null) return declarations;
   return declarations.map(([name, css]): Declaration => [
     name,
@@ -112,7 +91,7 @@ function baseDeclarations(
         : entry.inherited
           ? undefined
           : entry.initial;
-    if (given !== undefined && sameJson(given, value) && networkVariable(slotContext, id) === null) return [];
+    if (given !== undefined && sameJson(given, value) && slotContext.variable(id) === null) return [];
     // A value that the look replaces for every level at all widths never shows.
     const replaced = candidates.some(
       (own) => own.property === id && own.state === 'rest' && own.level === 'all' && own.band === 'all',
@@ -133,8 +112,6 @@ function aimOf(id: PropertyId): Aim {
   return group === 'motion' && id !== 'opacity' ? 'motion' : 'slot';
 }
 
-const NO_REDUCED_MOTION = '@media (prefers-reduced-motion: no-preference)';
-
 /** The mark's own element. */
 const markOf = (selector: string) =>
   selector
@@ -142,17 +119,21 @@ const markOf = (selector: string) =>
     .map((one) => `${one}::after`)
     .join(', ');
 
+/** The line between links: upright in a row, lying in a panel. */
 function betweenRules(
-  context: CompileContext,
+  { context, owner }: SlotContext,
   selector: string,
   declarations: readonly Declaration[],
   conditions: readonly string[],
 ): ConditionalRule[] {
   const between = `${selector}>li+li`;
   const lines = (name: string) => declarations.filter(([own]) => own === name);
+  const placed = findPlaced(context.site, owner.id);
+  if (!placed) return [];
+  const place = placeOf(context, placed);
   const rules = [
-    ...unfolded(context, [[between, lines('border-inline-start')]]),
-    ...folded(context, [[between, lines('border-block-start')]]),
+    ...under([[between, lines('border-inline-start')]], place.inRow),
+    ...under([[between, lines('border-block-start')]], place.inPanel),
   ];
   return rules.map((entry) => ({ ...entry, conditions: [...conditions, ...entry.conditions] }));
 }
@@ -194,16 +175,9 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
     ...(mark.length > 0
       ? [rule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)]
       : []),
-    ...(between.length > 0 ? betweenRules(context, selector, between, conditions) : []),
+    ...(between.length > 0 ? betweenRules(slotContext, selector, between, conditions) : []),
     ...(motion.length > 0
-      ? [
-          rule(
-            marks ? `${selector}, ${markOf(selector)}` : selector,
-            motion,
-            ...conditions,
-            NO_REDUCED_MOTION,
-          ),
-        ]
+      ? [rule(marks ? `${selector}, ${markOf(selector)}` : selector, motion, ...conditions, MAY_MOVE)]
       : []),
   ];
 }
@@ -231,24 +205,49 @@ function markBase(slotContext: SlotContext, candidates: readonly Candidate[]): C
   ];
 }
 
-/** Candidates that can show: a header that does not stay is never scrolled, and without a mark nothing of it is drawn. */
+/** Candidates that can show: what never is scrolled has no look for it, and without a mark nothing of it is drawn. */
 function shownCandidates(
-  context: CompileContext,
+  { piece }: Owner,
   candidates: readonly Candidate[],
   marks: Marks | null,
 ): readonly Candidate[] {
+  const { comesTo } = pieceKind(piece);
   return candidates.filter(
     (candidate) =>
-      (candidate.state !== 'scrolled' || context.header.stays) &&
-      (marks !== null || !MARK_IDS.includes(candidate.property)),
+      comesTo(piece as never, candidate.state) && (marks !== null || !MARK_IDS.includes(candidate.property)),
   );
 }
 
-/** The width in px that the content of a row keeps to; null for anything else. */
-function containedOf({ id, kind, piece }: Owner): number | null {
-  return kind === 'row' && piece.kind === 'header'
-    ? (piece.rows.find((row: Row) => row.id === id)?.contained ?? null)
-    : null;
+/** The width in px that the content of a section keeps to; null for anything else. */
+function containedOf({ sort, kind, thing }: Owner): number | null {
+  return sort === 'section' ? (sectionKind(kind as SectionKindId).contained?.(thing as never) ?? null) : null;
+}
+
+/** The custom property that goes before a slot's value at rest. */
+function variableOf(
+  { names }: CompileContext,
+  { sort, thing }: Owner,
+  slot: string,
+): SlotContext['variable'] {
+  const part = sort === 'part' ? (thing as Part) : null;
+  const word = part ? partKind(part).variable : undefined;
+  return (id) => {
+    const name = word?.(part as never, slot, id) ?? null;
+    return name === null ? null : names.variable(name);
+  };
+}
+
+/** The values of one level, state and band together, in the order that makes the later one win. */
+function groupCandidates(context: CompileContext, candidates: readonly Candidate[]): Candidate[][] {
+  const groups = new Map<string, Candidate[]>();
+  for (const candidate of candidates) {
+    const key = `${candidate.state} ${candidate.level} ${candidate.band}`;
+    const group = groups.get(key);
+    if (group) group.push(candidate);
+    else groups.set(key, [candidate]);
+  }
+  const rank = (group: readonly Candidate[]) => (group[0] ? rankOf(context.site, group[0]) : 0);
+  return [...groups.values()].sort((a, b) => rank(a) - rank(b));
 }
 
 function slotRules(
@@ -261,30 +260,23 @@ function slotRules(
   const look: SlotLook = effectiveLook(context.site, { owner: owner.id, slot });
   const pruned = pruneCandidates(context.site, kind, look, listCandidates(context.site, kind, look));
   const marks = readMarks(context, pruned);
-  const candidates = shownCandidates(context, marks?.candidates ?? pruned, marks);
-  const contained = containedOf(owner);
-  const part = findPart(context.site, owner.id);
+  const candidates = shownCandidates(owner, marks?.candidates ?? pruned, marks);
   const slotContext: SlotContext = {
     context,
     owner,
     slot,
     kind,
-    contained,
+    contained: containedOf(owner),
     marks,
-    colours: part?.kind === 'social' ? part.colours : 'look',
+    variable: variableOf(context, owner, slot),
   };
-  const groups = new Map<string, Candidate[]>();
-  for (const candidate of candidates) {
-    const key = `${candidate.state} ${candidate.level} ${candidate.band}`;
-    const group = groups.get(key);
-    if (group) group.push(candidate);
-    else groups.set(key, [candidate]);
-  }
   const base = baseDeclarations(slotContext, candidates, inherited);
   return [
     ...(base.length > 0 ? [rule(slotSelector(context, owner, slot, 'all', 'rest'), base)] : []),
     ...markBase(slotContext, candidates),
-    ...[...groups.values()].flatMap((group) => (group[0] ? groupRules(slotContext, group[0], group) : [])),
+    ...groupCandidates(context, candidates).flatMap((group) =>
+      group[0] ? groupRules(slotContext, group[0], group) : [],
+    ),
   ];
 }
 
@@ -299,27 +291,54 @@ interface Made {
 /** An edit leaves every other look the same object, and its rules with it. */
 const madeByLook = new WeakMap<Look, Made>();
 
-/** The slots of an owner that are there: a menu's are where one of its links has them. */
-function wornSlots(site: Site, owner: Owner): [slot: string, kind: SlotKind][] {
-  const slots = Object.entries(slotsOf(owner.kind));
-  if (owner.kind === owner.piece.kind || owner.kind === 'row') return slots;
-  const part = findPart(site, owner.id);
-  return part ? slots.filter(([slot]) => wearsSlot(site, part, slot)) : slots;
+/** The slots of an owner that are there: worn, and drawn somewhere in the markup. */
+function presentSlots(
+  { site, names }: CompileContext,
+  owner: Owner,
+  used: ReadonlySet<string>,
+): [slot: string, kind: SlotKind][] {
+  const kind = owner.sort === 'piece' ? pieceKind(owner.piece) : null;
+  const isDrawn = (slot: string) =>
+    slot === kind?.rootSlot || slot === kind?.backdropSlot || used.has(names.slotClass(owner.id, slot));
+  return Object.entries(slotsOf(owner.kind)).filter(
+    ([slot]) => wearsSlot(site, owner, slot) && isDrawn(slot),
+  );
+}
+
+/** What an owner's rules depend on besides its look, as text. */
+function ownerKey(context: CompileContext, owner: Owner, slots: readonly string[]): string {
+  const placed = owner.sort === 'part' ? findPlaced(context.site, owner.id) : null;
+  const place = placed ? placeOf(context, placed) : null;
+  const variables = slots.map((slot) => variableOf(context, owner, slot)('colour') ?? '').join();
+  return [
+    slots.join(),
+    owner.id,
+    context.names.slotClass(owner.id, ''),
+    containedOf(owner) ?? '',
+    variables,
+    place?.inRow?.join() ?? '-',
+    place?.inPanel?.join() ?? '-',
+    pieceKind(owner.piece).comesTo(owner.piece as never, 'scrolled'),
+  ].join(' ');
 }
 
 function ownerRules(
   context: CompileContext,
   owner: Owner,
   inherited: InheritedBase,
+  used: ReadonlySet<string>,
   shared: string,
 ): readonly ConditionalRule[] {
   const { bands, typeStyles } = context.site;
-  const slots = wornSlots(context.site, owner);
+  const slots = presentSlots(context, owner, used);
   const make = () => slots.flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited));
   // A look that follows another one changes with it.
   if (slots.some(([slot]) => sameAs(context.site, { owner: owner.id, slot }) !== null)) return make();
-  const part = findPart(context.site, owner.id);
-  const key = `${part?.kind === 'social' ? part.colours : ''} ${slots.map(([slot]) => slot).join()} ${owner.id} ${context.names.slotClass(owner.id, '')} ${containedOf(owner) ?? ''} ${shared}`;
+  const key = `${ownerKey(
+    context,
+    owner,
+    slots.map(([slot]) => slot),
+  )} ${shared}`;
   const made = madeByLook.get(owner.look);
   if (made?.bands === bands && made.typeStyles === typeStyles && made.key === key) return made.rules;
   const rules = make();
@@ -328,7 +347,11 @@ function ownerRules(
 }
 
 /** The rules of all looks. A slot's rules stand together, in the order `resolve` ranks them. */
-export function lookRules(context: CompileContext, inherited: InheritedBase): ConditionalRule[] {
-  const shared = `${context.pinnable} ${context.header.stays} ${context.fold?.below ?? ''} ${JSON.stringify(inherited)}`;
-  return styledOwners(context).flatMap((owner) => ownerRules(context, owner, inherited, shared));
+export function lookRules(
+  context: CompileContext,
+  inherited: InheritedBase,
+  used: ReadonlySet<string>,
+): ConditionalRule[] {
+  const shared = `${context.pinnable} ${context.root} ${JSON.stringify(inherited)}`;
+  return outputOwners(context).flatMap((owner) => ownerRules(context, owner, inherited, used, shared));
 }

@@ -1,66 +1,64 @@
-import type { Header } from '../kinds/pieces/header.ts';
-import { memoise } from '../base/memo.ts';
-import type { Site } from '../model/site.ts';
-import { findHeader, panelsOf, rowParts } from '../kinds/walk.ts';
+import { slugify } from '../base/ids.ts';
+import type { Site } from '../kinds/site.ts';
+import { ownersOf } from '../kinds/walk.ts';
 
 /** What every class, id and custom property of the output starts with, unless the designer sets another. */
 export const DEFAULT_PREFIX = 'hm-';
 
-/** The output's names for one header: the same site gives the same names. */
+/** What a prefix may be: short, and safe in class names, ids and attributes. */
+export const PREFIX = /^[a-z][a-z0-9]{0,15}-$/;
+
+/** The output's names, given out once for all pieces of a site: the same site gives the same names. */
 export interface Names {
   readonly prefix: string;
   /** The class of a slot of an owner: `hm-link`; the second menu's is `hm-link-2`. */
   readonly slotClass: (owner: string, slot: string) => string;
-  /** Any other class or id. */
+  /** Any other class. */
   readonly name: (word: string) => string;
   readonly variable: (word: string) => string;
-  /** The attribute the script sets once it runs. */
-  readonly readyAttribute: string;
-  /** The attribute the script sets while the page is scrolled. */
-  readonly scrolledAttribute: string;
+  readonly attribute: (word: string) => string;
+  /** An element's id. The site's own word is in it, so that another site's output on the same page has others. */
+  readonly id: (word: string) => string;
+  /** The class of every root of the site. */
+  readonly root: string;
 }
 
-/** How many owners of its kind stand before each part: 0 for the first. */
-function ownerOrder(site: Site, header: Header): ReadonlyMap<string, number> {
+/** Longest word of a site in its names, in characters. */
+const LONGEST_WORD = 12;
+
+/** A short word for a site: the first words of its name. */
+function siteWord(name: string): string {
+  const slug = slugify(name, 'site');
+  if (slug.length <= LONGEST_WORD) return slug;
+  const cut = slug.slice(0, LONGEST_WORD + 1).lastIndexOf('-');
+  return slug.slice(0, cut > 0 ? cut : LONGEST_WORD);
+}
+
+/** How many owners of its kind stand before each: 0 for the first. */
+function ownerOrder(site: Site): ReadonlyMap<string, number> {
   const counts = new Map<string, number>();
   const order = new Map<string, number>();
-  const note = (kind: string, id: string) => {
+  for (const { kind, id } of ownersOf(site).values()) {
     const count = counts.get(kind) ?? 0;
     order.set(id, count);
     counts.set(kind, count + 1);
-  };
-  for (const row of header.rows) {
-    note('row', row.id);
-    for (const part of rowParts(row)) note(part.kind, part.id);
-  }
-  for (const panel of panelsOf(site, header)) {
-    note('panel', panel.id);
-    for (const part of panel.parts) note(part.kind, part.id);
   }
   return order;
 }
 
-export function createNames(site: Site, header: Header, prefix: string): Names {
-  const order = ownerOrder(site, header);
+export function createNames(site: Site, prefix: string): Names {
+  const order = ownerOrder(site);
+  const word = siteWord(site.name);
   return {
     prefix,
     slotClass: (owner, slot) => {
       const before = order.get(owner) ?? 0;
       return `${prefix}${slot}${before === 0 ? '' : `-${before + 1}`}`;
     },
-    name: (word) => `${prefix}${word}`,
-    variable: (word) => `--${prefix}${word}`,
-    readyAttribute: `data-${prefix}ready`,
-    scrolledAttribute: `data-${prefix}scrolled`,
+    name: (name) => `${prefix}${name}`,
+    variable: (name) => `--${prefix}${name}`,
+    attribute: (name) => `data-${prefix}${name}`,
+    id: (name) => `${prefix}${word}-${name}`,
+    root: `${prefix}site-${word}`,
   };
-}
-
-const namesBySite = memoise((site: Site): { names: Names | null } => {
-  const header = findHeader(site);
-  return { names: header && createNames(site, header, DEFAULT_PREFIX) };
-});
-
-/** The names a site's header has in the output; null where it has none. */
-export function headerNames(site: Site): Names | null {
-  return namesBySite(site).names;
 }

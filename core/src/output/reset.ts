@@ -1,25 +1,21 @@
-import { fallbackValue, resolve } from '../resolve/resolve.ts';
-import { SLOTS } from '../kinds/catalogue.ts';
-import { headerParts } from '../kinds/walk.ts';
+import { MENU_SLOTS } from '../kinds/parts/menu/slots.ts';
 import type { Value } from '../values/values.ts';
-import { within, type CompileContext } from './context.ts';
-import { symbols } from './icons.ts';
-import { positionDeclarations } from './parts/header.ts';
-import type { InheritedBase } from './look-rules.ts';
+import { FORCED_COLOURS } from '../kinds/out.ts';
+import { partsOf } from '../kinds/walk.ts';
 import { rule, type ConditionalRule } from '../print/trees.ts';
+import { fallbackValue, resolve } from '../resolve/resolve.ts';
+import { within, type CompileContext } from './context.ts';
+import type { InheritedBase } from './look-rules.ts';
 import { valueDeclarations } from './values.ts';
 
 /** The text every slot inherits: the first menu's links at rest, as they are the most. */
-export function inheritedBase(context: CompileContext): InheritedBase {
-  const menu = headerParts(context.header).find((part) => part.kind === 'menu');
+export function inheritedBase({ site, pieces }: CompileContext): InheritedBase {
+  const menu = pieces.flatMap((piece) => partsOf(site, piece)).find((part) => part.kind === 'menu');
   const answer = (property: 'colour' | 'family' | 'size' | 'weight' | 'tracking'): Value => {
-    const fallback = fallbackValue(context.site, SLOTS.menu.link, property).value;
-    return (
-      (menu &&
-        resolve(context.site, { owner: menu.id, slot: 'link', property, level: null, states: [], band: 0 })
-          ?.value) ??
-      fallback
-    );
+    const fallback = fallbackValue(site, MENU_SLOTS.link, property).value;
+    if (!menu) return fallback;
+    const question = { owner: menu.id, slot: 'link', property, level: null, states: [], band: 0 };
+    return resolve(site, question)?.value ?? fallback;
   };
   return {
     colour: answer('colour'),
@@ -31,7 +27,7 @@ export function inheritedBase(context: CompileContext): InheritedBase {
 }
 
 /**
- * Cuts the piece off from the host page: nothing is inherited from outside and nothing the page says about elements
+ * Cuts our pieces off from the host page: nothing is inherited from outside and nothing the page says about elements
  * reaches ours. Drawings keep their own attributes.
  */
 export function resetRules(context: CompileContext, inherited: InheritedBase): ConditionalRule[] {
@@ -41,9 +37,6 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
     rule(context.root, [
       ['all', 'initial'],
       ['box-sizing', 'border-box'],
-      ['display', 'block'],
-      ...positionDeclarations(context.header),
-      ['z-index', '100'],
       ['color', css('colour')],
       ['font-family', css('family')],
       ['font-size', css('size')],
@@ -64,62 +57,35 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
   ];
 }
 
-/** What no look decides: the ring of focus, icons, and the page's own settings for colours and print. */
-export function commonRules(context: CompileContext): ConditionalRule[] {
-  const draws =
-    context.panels.length > 0 || headerParts(context.header).some((part) => part.kind === 'search');
-  const iconRules = draws
-    ? [
-        rule(within(context, `.${context.names.name('icon')}`), [
-          ['all', 'unset'],
-          ['box-sizing', 'border-box'],
-          ['display', 'block'],
-          ['inline-size', '1em'],
-          ['block-size', '1em'],
-          ['fill', 'none'],
-          ['stroke', 'currentColor'],
-          ['stroke-width', '2'],
-          ['stroke-linecap', 'round'],
-        ]),
-      ]
-    : [];
+/** What no look decides: icons of ours, symbols and the ring of focus. */
+export function commonRules(context: CompileContext, used: ReadonlySet<string>): ConditionalRule[] {
+  const { names } = context;
+  const ifUsed = (word: string, make: (selector: string) => ConditionalRule) =>
+    used.has(names.name(word)) ? [make(within(context, `.${names.name(word)}`))] : [];
+  const focus = within(context, ':focus-visible');
   return [
-    ...iconRules,
-    ...(symbols(context)
-      ? [rule(within(context, `.${context.names.name('symbols')}`), [['display', 'none']])]
-      : []),
-    rule(
-      context.pinnable
-        ? `${within(context, ':focus-visible')}, ${within(context, '[data-pin~=focus]')}`
-        : within(context, ':focus-visible'),
-      [
-        ['outline', '2px solid currentColor'],
-        ['outline-offset', '2px'],
-      ],
+    ...ifUsed('icon', (selector) =>
+      rule(selector, [
+        ['all', 'unset'],
+        ['box-sizing', 'border-box'],
+        ['display', 'block'],
+        ['inline-size', '1em'],
+        ['block-size', '1em'],
+        ['fill', 'none'],
+        ['stroke', 'currentColor'],
+        ['stroke-width', '2'],
+        ['stroke-linecap', 'round'],
+      ]),
     ),
+    ...ifUsed('symbols', (selector) => rule(selector, [['display', 'none']])),
+    rule(context.pinnable ? `${focus}, ${within(context, '[data-pin~=focus]')}` : focus, [
+      ['outline', '2px solid currentColor'],
+      ['outline-offset', '2px'],
+    ]),
   ];
 }
 
-/** Forced colours drop fills, so the current page and the call to action get a line; print shows no controls. */
+/** Forced colours drop fills, so the current page gets a line. */
 export function modeRules(context: CompileContext): ConditionalRule[] {
-  const { names } = context;
-  const controls = [
-    names.name('opener'),
-    ...context.panels.map((panel) => names.slotClass(panel.id, 'close')),
-  ]
-    .map((name) => within(context, `.${name}`))
-    .join(', ');
-  return [
-    rule(
-      within(context, '[aria-current]'),
-      [['text-decoration', 'underline']],
-      '@media (forced-colors: active)',
-    ),
-    rule(
-      within(context, `.${names.name('button')}`),
-      [['outline', '1px solid']],
-      '@media (forced-colors: active)',
-    ),
-    ...(context.panels.length > 0 ? [rule(controls, [['display', 'none']], '@media print')] : []),
-  ];
+  return [rule(within(context, '[aria-current]'), [['text-decoration', 'underline']], FORCED_COLOURS)];
 }

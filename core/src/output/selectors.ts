@@ -1,7 +1,8 @@
-import { slotsOf, type OwnerKind } from '../kinds/catalogue.ts';
+import { pieceKind, slotsOf } from '../kinds/catalogue.ts';
+import type { Owner } from '../kinds/walk.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { Level, LevelKey, State } from '../model/states.ts';
-import { within, type CompileContext } from './context.ts';
+import { ownRoot, within, type CompileContext } from './context.ts';
 
 /**
  * State conditions, all written inside `:where()` so that they add no weight: which one wins is decided by order
@@ -18,24 +19,36 @@ const STATE_CONDITIONS: Readonly<Record<Exclude<State, 'rest' | 'scrolled'>, str
 /** Where a link opens something, the sign stands on the button behind it or on itself. */
 const LINK_OPEN = '[aria-expanded=true],:has(+[aria-expanded=true])';
 
-function stateCondition(context: CompileContext, slot: string, kind: SlotKind, state: State): string {
+/** The control around a slot in a state: pointing at anything else around it does not count. */
+function aroundCondition(state: Exclude<State, 'rest' | 'scrolled'>): string {
+  const own = state === 'open' ? LINK_OPEN : STATE_CONDITIONS[state];
+  return own
+    .split(',')
+    .map((condition) =>
+      condition.startsWith(':') && !condition.startsWith(':has')
+        ? `a${condition} *,button${condition} *`
+        : `${condition} *`,
+    )
+    .join();
+}
+
+function scrolledCondition(context: CompileContext, isRoot: boolean): string {
+  return `:where([${context.names.attribute('scrolled')}]${isRoot ? '' : ' *'})`;
+}
+
+function stateCondition(context: CompileContext, kind: SlotKind, state: State, isRoot: boolean): string {
   if (state === 'rest') return '';
-  if (state === 'scrolled')
-    return `:where([${context.names.scrolledAttribute}]${slot === 'bar' ? '' : ' *'})`;
+  if (state === 'scrolled') return scrolledCondition(context, isRoot);
   const own = STATE_CONDITIONS[state];
-  const around = kind.inside === undefined ? null : state === 'open' ? LINK_OPEN : own;
-  if (around !== null)
-    return `:where(${around
-      .split(',')
-      .map((condition) => `${condition} *`)
-      .join()}${context.pinnable ? `,[data-pin~=${state}],[data-pin~=${state}] *` : ''})`;
-  const pin = context.pinnable ? `,[data-pin~=${state}]` : '';
-  if (slot === 'marker') {
+  const pinned = context.pinnable ? `,[data-pin~=${state}]` : '';
+  if (kind.inside !== undefined)
+    return `:where(${aroundCondition(state)}${pinned}${pinned && `${pinned} *`})`;
+  if (kind.sign) {
     const around = state === 'current' ? '[aria-current]+*' : `${own},${own}>*`;
-    return `:where(${around}${pin}${pin ? `${pin}>*` : ''})`;
+    return `:where(${around}${pinned}${pinned && `${pinned}>*`})`;
   }
-  const condition = slot === 'link' && state === 'open' ? LINK_OPEN : own;
-  return `:where(${condition}${pin})`;
+  const condition = kind.opens && state === 'open' ? LINK_OPEN : own;
+  return `:where(${condition}${pinned})`;
 }
 
 /** The way from the menu's list down to a link of one level, or to what stands inside it. The third holds all deeper ones. */
@@ -47,15 +60,17 @@ function levelCondition(menuClass: string, level: Level, inside: boolean): strin
 /** A slot's selector for one level and state. */
 export function slotSelector(
   context: CompileContext,
-  owner: { kind: OwnerKind; id: string },
+  owner: Owner,
   slot: string,
   level: LevelKey,
   state: State,
 ): string {
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
-  const condition = stateCondition(context, slot, kind, state);
-  if (owner.kind === 'header') return context.root + condition;
-  if (slot === 'scrim') return within(context, `.${context.names.slotClass(owner.id, 'panel')}::backdrop`);
+  if (owner.sort === 'piece') {
+    const { rootSlot, backdropSlot } = pieceKind(owner.piece);
+    if (slot === rootSlot) return ownRoot(context, owner.piece) + stateCondition(context, kind, state, true);
+    if (slot === backdropSlot) return `${ownRoot(context, owner.piece)}::backdrop`;
+  }
   const isNested = kind.levels.length > 1 && level !== 'all';
   const ofLevel = isNested
     ? levelCondition(
@@ -64,7 +79,10 @@ export function slotSelector(
         kind.inside !== undefined,
       )
     : '';
-  return within(context, `.${context.names.slotClass(owner.id, slot)}${ofLevel}${condition}`);
+  return within(
+    context,
+    `.${context.names.slotClass(owner.id, slot)}${ofLevel}${stateCondition(context, kind, state, false)}`,
+  );
 }
 
 /** Conditions a state's rules stand under: hover only where a pointer can hover, so that nothing sticks after a tap. */

@@ -1,14 +1,13 @@
-import type { Part } from '../kinds/part.ts';
-import { shownLinks } from '../kinds/walk.ts';
-import { outputParts, within, type CompileContext } from './context.ts';
+import type { Site } from '../kinds/site.ts';
 import { rule, type ConditionalRule } from '../print/trees.ts';
+import { within, type CompileContext } from './context.ts';
 
 /*
  * Rows, parts and links can be hidden in some bands: each band that hides something has one class.
  */
 
 /** The class that hides something in one band. */
-const hiddenIn = (context: CompileContext, band: string) => context.names.name(`not-${band}`);
+const hiddenIn = ({ names }: CompileContext, band: string) => names.name(`not-${band}`);
 
 /** The classes of something shown only in some bands; null where it shows in all. */
 export function hiddenClasses(context: CompileContext, bands: readonly string[] | undefined): string | null {
@@ -21,35 +20,29 @@ export function hiddenClasses(context: CompileContext, bands: readonly string[] 
   );
 }
 
-/** The classes of a part's own element. */
-export function partClasses(context: CompileContext, part: Part, slot: string): string {
-  const hidden = hiddenClasses(context, part.bands);
-  return `${context.names.slotClass(part.id, slot)}${hidden === null ? '' : ` ${hidden}`}`;
-}
+/** The widths below one in px, as a condition; none where that is every width. */
+export const below = (width: number): readonly string[] =>
+  width === Infinity ? [] : [`@media (width < ${width}px)`];
+
+/** The widths from one in px on; null where there are none. */
+export const from = (width: number): readonly string[] | null =>
+  width === Infinity ? null : [`@media (width >= ${width}px)`];
 
 /** The widths of one band alone. */
-function bandQuery(context: CompileContext, id: string): string {
-  const index = context.site.bands.findIndex((band) => band.id === id);
-  const from = context.site.bands[index]?.min ?? 0;
-  const below = context.site.bands[index - 1]?.min;
-  if (below === undefined) return `@media (width >= ${from}px)`;
-  return from === 0 ? `@media (width < ${below}px)` : `@media (${from}px <= width < ${below}px)`;
+function bandQuery(site: Site, id: string): string {
+  const index = site.bands.findIndex((band) => band.id === id);
+  const start = site.bands[index]?.min ?? 0;
+  const end = site.bands[index - 1]?.min;
+  if (end === undefined) return `@media (width >= ${start}px)`;
+  return start === 0 ? `@media (width < ${end}px)` : `@media (${start}px <= width < ${end}px)`;
 }
 
 /** Hides what is not shown in a band. The class is written twice so that nothing that arranges a part shows it again. */
-export function hidingRules(context: CompileContext): ConditionalRule[] {
-  const parts = outputParts(context);
-  const shown = [
-    ...context.header.rows.map((row) => row.bands),
-    ...parts.map((part) => part.bands),
-    ...parts.flatMap((part) =>
-      part.kind === 'menu' ? shownLinks(context.site, part).map((item) => item.bands) : [],
-    ),
-  ];
+export function hidingRules(context: CompileContext, used: ReadonlySet<string>): ConditionalRule[] {
   return context.site.bands
-    .filter((band) => shown.some((bands) => bands?.includes(band.id) === false))
+    .filter((band) => used.has(hiddenIn(context, band.id)))
     .map((band) => {
       const hidden = `.${hiddenIn(context, band.id)}`;
-      return rule(within(context, hidden + hidden), [['display', 'none']], bandQuery(context, band.id));
+      return rule(within(context, hidden + hidden), [['display', 'none']], bandQuery(context.site, band.id));
     });
 }

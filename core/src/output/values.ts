@@ -1,6 +1,7 @@
 import { formatColour } from '../colour/colour.ts';
 import { lengthTree, printLength, type LengthValue } from '../values/length.ts';
-import { FOCUS_RING, property, type Property, type PropertyId } from '../kinds/properties/properties.ts';
+import { FOCUS_RING, type Property } from '../values/property.ts';
+import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import { isDerived, type DerivedSwatch } from '../model/swatch.ts';
 import {
   isColourValue,
@@ -29,11 +30,13 @@ export function familyName(context: CompileContext, id: string): string {
   return `${context.names.prefix}${id}`;
 }
 
+/** The system face that stands in for it; it is fitted to this site's words. */
+export const fallbackName = ({ names }: CompileContext, id: string): string => names.id(id);
+
 export function familyCss(context: CompileContext, id: string): string {
   const typeface = findTypeface(id, context.site.typefaces);
   if (!typeface) return (findStack(id) ?? findStack(SYSTEM_FAMILY))?.css ?? 'sans-serif';
-  const name = familyName(context, id);
-  return `${name}, ${name}-fallback, ${typeface.fallback === 'serif' ? 'serif' : 'sans-serif'}`;
+  return `${familyName(context, id)}, ${fallbackName(context, id)}, ${typeface.fallback === 'serif' ? 'serif' : 'sans-serif'}`;
 }
 
 const swatchVariable = (context: CompileContext, id: string) => context.names.variable(`swatch-${id}`);

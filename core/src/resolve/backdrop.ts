@@ -1,18 +1,20 @@
 import { layOver, parseColour, withAlpha, type Rgba } from '../colour/colour.ts';
 import { contrastRatio, nearestPassing, requiredRatio, type Layering } from '../colour/contrast.ts';
 import { mixColours } from '../colour/mix.ts';
-import { sceneColours } from '../model/scene.ts';
+import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
+import { berthIn } from '../kinds/folds.ts';
+import type { Behind } from '../kinds/kind.ts';
+import type { PropertyId } from '../kinds/properties/properties.ts';
+import type { Part, Piece, SectionKindId, Site } from '../kinds/site.ts';
+import { ownersOf, slotKind, type Owner } from '../kinds/walk.ts';
 import type { SlotRef } from '../model/look.ts';
-import type { Header } from '../kinds/pieces/header.ts';
-import type { Panel } from '../kinds/pieces/panel.ts';
-import type { Scene, Site } from '../model/site.ts';
+import { sceneColours } from '../model/scene.ts';
+import type { Scene } from '../model/site-content.ts';
 import type { Level, State } from '../model/states.ts';
 import { isLength, toPixels } from '../values/length.ts';
 import { isColourValue, type PaintValue, type Value } from '../values/values.ts';
-import { openedPanel, ownersOf, slotKind, type Owner } from '../kinds/walk.ts';
 import { colourOf } from './colours.ts';
 import { resolve } from './resolve.ts';
-import type { PropertyId } from '../kinds/properties/properties.ts';
 
 /** Where and in which state a slot is looked at. */
 export interface Situation extends SlotRef {
@@ -21,51 +23,44 @@ export interface Situation extends SlotRef {
   readonly band: number;
 }
 
-/** The panel that folds a header's menu in this band, or null where the menu stands in the bar. */
-export function foldingPanel(site: Site, header: Header, band: number): Panel | null {
-  if (header.foldBand === null) return null;
-  const foldIndex = site.bands.findIndex((entry) => entry.id === header.foldBand);
-  if (foldIndex === -1 || band < foldIndex) return null;
-  return openedPanel(site, header);
+/** Where an owner stands in a band: the section and piece that hold it, which are its berth's where it has folded away. */
+function standing(site: Site, owner: Owner, band: number): { piece: Piece; section: string | null } {
+  const berth = owner.sort === 'part' ? berthIn(site, owner.id, band) : null;
+  return berth
+    ? { piece: berth.piece, section: berth.region.section.id }
+    : { piece: owner.piece, section: owner.section };
 }
 
-const atRest = (
-  owner: string,
-  slot: string,
-  { band, states }: Situation,
-  level: Level | null = null,
-): Situation => ({ owner, slot, level, states: states.filter((state) => state === 'scrolled'), band });
+/** What lies behind a slot within its own part. */
+function within(owner: Owner, { slot, level }: Situation): Behind {
+  const part = owner.sort === 'part' ? (owner.thing as Part) : null;
+  return (part && partKind(part).behind?.(part as never, slot, level)) ?? { boxes: [], overPage: false };
+}
 
 /** The boxes around a slot that lie behind it, innermost first. */
 function boxesAround(site: Site, owner: Owner, situation: Situation): Situation[] {
-  const { slot, level, band } = situation;
-  const { piece } = owner;
-  const box = (id: string, name: string, ofLevel: Level | null = null) =>
-    atRest(id, name, situation, ofLevel);
-  if (piece.kind === 'panel') {
-    if (owner.kind === 'panel') return slot === 'panel' || slot === 'scrim' ? [] : [box(piece.id, 'panel')];
-    const inSubmenu = level !== null && level > 1 && slot !== 'submenu';
-    return [
-      ...(inSubmenu ? [box(owner.id, 'submenu', 2)] : []),
-      ...listBox(owner, situation),
-      box(piece.id, 'panel'),
-      box(piece.id, 'scrim'),
-    ];
-  }
-  if (owner.kind === 'header') return [];
-  const bar = [...(owner.row === null ? [] : [box(owner.row, 'row')]), box(piece.id, 'bar')];
-  if (owner.kind !== 'menu')
-    return [...(owner.kind === 'search' && slot !== 'search' ? [box(owner.id, 'search')] : []), ...bar];
-  const panel = foldingPanel(site, piece, band);
-  const ground = panel ? [box(panel.id, 'panel'), box(panel.id, 'scrim')] : [];
-  // An unfolded submenu lies over the page, not over the bar.
-  if (level !== null && level > 1 && slot !== 'submenu') return [box(owner.id, 'submenu', 2), ...ground];
-  if (slot === 'submenu') return ground;
-  return [...listBox(owner, situation), ...(panel ? ground : bar)];
+  const { band, states } = situation;
+  const box = (id: string, slot: string, level: Level | null = null): Situation => ({
+    owner: id,
+    slot,
+    level,
+    states: states.filter((state) => state === 'scrolled'),
+    band,
+  });
+  const { piece, section } = standing(site, owner, band);
+  const kind = pieceKind(piece);
+  if (owner.sort === 'piece') return kind.behind(situation.slot).map((slot) => box(piece.id, slot));
+  const inside = within(owner, situation);
+  const own = inside.boxes.map(({ slot, level }) => box(owner.id, slot, level));
+  // What lies over the page lies over whatever opens over it too.
+  if (inside.overPage && !kind.opens) return own;
+  const held = section === null ? undefined : ownersOf(site).get(section);
+  return [
+    ...own,
+    ...(held ? [box(held.id, sectionKind(held.kind as SectionKindId).ground)] : []),
+    ...kind.grounds.map((slot) => box(piece.id, slot)),
+  ];
 }
-
-const listBox = (owner: Owner, situation: Situation): Situation[] =>
-  situation.slot === 'list' ? [] : [atRest(owner.id, 'list', situation)];
 
 /** One box with what is painted in it: layers topmost first, each one of several colours where it is not even. */
 interface Box {
@@ -110,16 +105,14 @@ function boxOf(site: Site, situation: Situation): Box {
 }
 
 /** The page's colours that may lie behind: its ground, or all it shows where something lies over its content. */
-function groundsOf(owner: Owner | undefined, { states, level, slot }: Situation, scene: Scene): Rgba[] {
+function groundsOf(site: Site, owner: Owner | undefined, situation: Situation, scene: Scene): Rgba[] {
   const colours = sceneColours(scene).map((literal) => parseColour(literal) ?? { r: 1, g: 1, b: 1, a: 1 });
-  const { piece } = owner ?? {};
+  if (!owner) return colours.slice(0, 1);
+  const { states, band } = situation;
+  const { piece } = standing(site, owner, band);
   const overContent =
-    piece?.kind !== 'header' ||
-    slot === 'submenu' ||
-    (level ?? 1) > 1 ||
-    piece.over ||
-    (piece.stays && states.includes('scrolled'));
-  if (!overContent || piece === undefined) return colours.slice(0, 1);
+    pieceKind(piece).overContent(piece as never, states) || within(owner, situation).overPage;
+  if (!overContent) return colours.slice(0, 1);
   // A picture fills the top of the page: its plain ground is not there, unless the page has moved.
   return colours.length > 1 && !states.includes('scrolled') ? colours.slice(1) : colours;
 }
@@ -166,7 +159,7 @@ export function backdropOf(site: Site, situation: Situation, scene: Scene): Back
     ...(owner ? boxesAround(site, owner, situation) : []),
   ];
   const boxes = places.map((place) => boxOf(site, place));
-  const grounds = groundsOf(owner, situation, scene);
+  const grounds = groundsOf(site, owner, situation, scene);
   const combinations = combine([...boxes.flatMap((box) => box.layers), grounds]);
   return {
     certain: boxes.every((box) => box.certain),

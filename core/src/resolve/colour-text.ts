@@ -1,6 +1,6 @@
 import { fail, succeed, type Result } from '../base/result.ts';
 import { parseColour } from '../colour/colour.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import { ROLES, type ColourValue, type Role } from '../values/values.ts';
 import { findSwatch } from './colours.ts';
 

@@ -1,7 +1,7 @@
 import { parseColour, withAlpha, type Rgba } from '../colour/colour.ts';
 import { mixColours } from '../colour/mix.ts';
 import { memoise } from '../base/memo.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import { isDerived, type DerivedSwatch, type Swatch } from '../model/swatch.ts';
 import { coloursIn, type ColourValue, type Role, type Value } from '../values/values.ts';
 

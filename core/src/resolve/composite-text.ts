@@ -1,5 +1,5 @@
 import { fail, succeed, type Result } from '../base/result.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import {
   LINE_STYLES,
   type GradientStop,

@@ -1,7 +1,7 @@
-import { PART_LABELS, slotsOf } from '../kinds/catalogue.ts';
+import { kindLabel, slotsOf } from '../kinds/catalogue.ts';
 import type { Cell, SlotRef } from '../model/look.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { LevelKey } from '../model/states.ts';
 import { coloursIn, type Role } from '../values/values.ts';
@@ -27,8 +27,7 @@ const levelName = (level: string) => (level === 'all' ? 'all levels' : `level ${
 
 /** What an owner is called: its own name, or what it is. */
 export function ownerName(owner: Owner): string {
-  if (owner.kind in PART_LABELS) return PART_LABELS[owner.kind as keyof typeof PART_LABELS];
-  return owner.piece.id === owner.id ? owner.piece.name : 'Row';
+  return owner.sort === 'piece' ? owner.piece.name : kindLabel(owner.kind);
 }
 
 /** A slot by the names of its owner and itself. */

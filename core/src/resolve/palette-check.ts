@@ -1,10 +1,10 @@
 import { layOver, parseColour, type Rgba } from '../colour/colour.ts';
 import { contrastRatio } from '../colour/contrast.ts';
 import { colourDistance } from '../colour/mix.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import { coloursIn, ROLES, type ColourValue } from '../values/values.ts';
 import { colourOf, swatchColour } from './colours.ts';
-import { lookCells } from './reaches.ts';
+import { lookCells } from '../kinds/looks.ts';
 
 /** An ink over a ground: what WCAG 2.2 lets it be used for. */
 export type Legibility = 'text' | 'large text' | 'none';

@@ -1,45 +1,13 @@
 import { slotsOf } from '../kinds/catalogue.ts';
-import type { Cell } from '../model/look.ts';
+import { lookCells, type LookCell } from '../kinds/looks.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
-import type { Site } from '../model/site.ts';
-import { LEVEL_KEYS, STATES } from '../model/states.ts';
+import type { Site } from '../kinds/site.ts';
+import { ownersOf, wearsSlot } from '../kinds/walk.ts';
+import type { Cell } from '../model/look.ts';
 import { coloursIn, isTypeLink, type Role, type Value } from '../values/values.ts';
-import { findPart, ownersOf } from '../kinds/walk.ts';
-import { wearsSlot } from '../kinds/worn.ts';
-import type { OriginLink } from './origin.ts';
 import { usesRole, usesSwatch } from './colours.ts';
+import type { OriginLink } from './origin.ts';
 import { fallbackValue } from './resolve.ts';
-
-/** A cell that says a value itself. */
-export interface LookCell extends Cell {
-  readonly value: Value;
-}
-
-/** Every cell of every look that says something, in document order. */
-export function lookCells(site: Site): LookCell[] {
-  const cells: LookCell[] = [];
-  for (const owner of ownersOf(site).values()) {
-    for (const slot of Object.keys(slotsOf(owner.kind))) {
-      for (const level of LEVEL_KEYS) {
-        for (const state of STATES) {
-          for (const [band, values] of Object.entries(owner.look[slot]?.[level]?.[state] ?? {})) {
-            for (const [property, value] of Object.entries(values))
-              cells.push({
-                owner: owner.id,
-                slot,
-                property: property as PropertyId,
-                level,
-                state,
-                band,
-                value,
-              });
-          }
-        }
-      }
-    }
-  }
-  return cells;
-}
 
 /** A place a swatch, role or type style shows: a cell that names it, or a slot that falls back to it. */
 export interface Reached extends Omit<Cell, 'level' | 'state' | 'band'> {
@@ -64,11 +32,9 @@ function isFrom(site: Site, source: Source, value: Value): boolean {
 
 /** The slots that take a property from a source where their look says nothing at rest, for all levels and widths. */
 function fallbacks(site: Site, source: Source): Reached[] {
-  const isWorn = (owner: string, slot: string) =>
-    ((part) => part === null || wearsSlot(site, part, slot))(findPart(site, owner));
   return [...ownersOf(site).values()].flatMap((owner) =>
     Object.entries(slotsOf(owner.kind))
-      .filter(([slot]) => isWorn(owner.id, slot))
+      .filter(([slot]) => wearsSlot(site, owner, slot))
       .flatMap(([slot, kind]) =>
         kind.properties.flatMap((property): Reached[] => {
           if (owner.look[slot]?.all?.rest?.['all']?.[property] !== undefined) return [];

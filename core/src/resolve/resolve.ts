@@ -1,7 +1,7 @@
 import { memoise } from '../base/memo.ts';
 import type { SlotLook, SlotRef, Values } from '../model/look.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { STATES, type Level, type LevelKey, type State } from '../model/states.ts';
 import { isTypeLink, type Value } from '../values/values.ts';

@@ -1,20 +1,14 @@
 import { countingIds } from '../base/ids.ts';
+import { createPart } from '../kinds/create.ts';
+import { foldOf } from '../kinds/folds.ts';
+import type { NewPartWorld } from '../kinds/kind.ts';
+import type { Header } from '../kinds/pieces/header/header.ts';
+import { PANEL, type Panel } from '../kinds/pieces/panel/panel.ts';
+import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
+import type { Part, PartKindId, Site } from '../kinds/site.ts';
+import { idsOf, panelsFrom, panelsOf, partsOf } from '../kinds/walk.ts';
 import type { Look, SlotLook } from '../model/look.ts';
-import type { Part, PartKindName } from '../kinds/part.ts';
-import { createButton } from '../kinds/parts/button.ts';
-import { createLogo } from '../kinds/parts/logo.ts';
-import { createMenuPart } from '../kinds/parts/menu.ts';
-import { createOpener } from '../kinds/parts/opener.ts';
-import { createRule } from '../kinds/parts/rule.ts';
-import { createSearch } from '../kinds/parts/search.ts';
-import { createShortcut } from '../kinds/parts/shortcut.ts';
-import { createSocial } from '../kinds/parts/social.ts';
-import { createText } from '../kinds/parts/text.ts';
-import { createPanel, type Panel } from '../kinds/pieces/panel.ts';
-import { createRow, ZONES, type Header, type Row } from '../kinds/pieces/header.ts';
-import type { Icon, Site } from '../model/site.ts';
-import { NO_TARGET } from '../model/target.ts';
-import { headerParts, idsOf, openedPanel } from '../kinds/walk.ts';
+import type { Icon } from '../model/site-content.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { NARROW, type Starter, type StarterPart, type StarterRow } from './starter.ts';
 
@@ -29,7 +23,7 @@ const DRAWINGS = {
 /** Takes the site's parts kind by kind, each once, so that their content goes on. */
 function partTaker(parts: readonly Part[]) {
   const left = [...parts];
-  return (kind: PartKindName): Part | null => {
+  return (kind: PartKindId): Part | null => {
     const index = left.findIndex((part) => part.kind === kind);
     return index === -1 ? null : (left.splice(index, 1)[0] ?? null);
   };
@@ -37,47 +31,33 @@ function partTaker(parts: readonly Part[]) {
 
 interface Making {
   readonly site: Site;
-  readonly take: (kind: PartKindName) => Part | null;
-  readonly fresh: (word: string) => string;
+  readonly take: (kind: PartKindId) => Part | null;
+  readonly world: NewPartWorld;
   readonly panel: string;
   readonly icons: Icon[];
 }
 
-function newPart({ site, fresh, panel, icons }: Making, { kind, icon, label }: StarterPart): Part {
-  switch (kind) {
-    case 'logo':
-      return createLogo(fresh('logo'), site.name || 'Name');
-    case 'menu':
-      return createMenuPart(fresh('menu'), site.menus[0]?.id ?? '');
-    case 'button':
-      return createButton(fresh('call'), 'Get in touch', NO_TARGET);
-    case 'search':
-      return createSearch(fresh('search'));
-    case 'social':
-      return createSocial(fresh('social'));
-    case 'text':
-      return createText(fresh('text'), {
-        id: fresh('entry'),
-        text: 'Open every day',
-        target: NO_TARGET,
-        icon: null,
-      });
-    case 'rule':
-      return createRule(fresh('rule'));
-    case 'opener':
-      return createOpener(fresh('opener'), 'Menu', panel);
-    case 'shortcut': {
-      const svg = DRAWINGS[icon ?? 'person'];
-      const known = [...site.icons, ...icons].find((entry) => entry.svg === svg) ?? {
-        id: fresh('icon'),
-        name: icon ?? 'person',
-        svg,
-        set: null,
-      };
-      if (!site.icons.includes(known) && !icons.includes(known)) icons.push(known);
-      return createShortcut(fresh('shortcut'), label ?? 'Account', known.id);
-    }
-  }
+/** The icon a new icon link of a design starts with: the site's own where it has it already. */
+function startingIcon({ site, world, icons }: Making, name: keyof typeof DRAWINGS): Icon {
+  const svg = DRAWINGS[name];
+  const known = [...site.icons, ...icons].find((entry) => entry.svg === svg);
+  if (known) return known;
+  const icon: Icon = { id: world.freshId('icon'), name, svg, set: null };
+  icons.push(icon);
+  return icon;
+}
+
+function newPart(making: Making, { kind, icon, label }: StarterPart): Part {
+  const { world, panel } = making;
+  const part = createPart(kind, world.freshId(kind), world);
+  if (part.kind === 'opener') return { ...part, panel, shows: 'needed' };
+  if (part.kind !== 'shortcut') return part;
+  return {
+    ...part,
+    label: label ?? part.label,
+    labelShown: false,
+    icon: startingIcon(making, icon ?? 'person').id,
+  };
 }
 
 /** The bands in which the menu is unfolded, for what shows only there; null where it shows everywhere. */
@@ -110,7 +90,7 @@ function fitLook(look: Look, foldBand: string | null): Look {
 
 function makePart(making: Making, given: StarterPart, foldBand: string | null): Part {
   const part = making.take(given.kind) ?? newPart(making, given);
-  const { bands: _old, ...kept } = part;
+  const { bands: _old, folds: _folds, ...kept } = part;
   const bands = bandsOf(making.site, foldBand, given.only);
   return { ...kept, ...given.settings, ...(bands ? { bands } : {}), look: fitLook(given.look, foldBand) };
 }
@@ -118,7 +98,7 @@ function makePart(making: Making, given: StarterPart, foldBand: string | null): 
 function makeRow(making: Making, row: StarterRow, foldBand: string | null, index: number): Row {
   const bands = bandsOf(making.site, foldBand, row.only);
   return {
-    ...createRow(making.fresh(`row-${index + 1}`), row.name),
+    ...createRow(making.world.freshId(`row-${index + 1}`), row.name),
     arrangement: row.arrangement,
     apart: row.apart ?? 1,
     contained: row.contained ?? null,
@@ -130,6 +110,48 @@ function makeRow(making: Making, row: StarterRow, foldBand: string | null, index
   };
 }
 
+/** The band from which the header's menu folds: where it does so now, otherwise the narrowest; null where there is one band. */
+function foldBandOf(site: Site, header: Header): string | null {
+  if (site.bands.length < 2) return null;
+  const bands = partsOf(site, header).flatMap((part) => foldOf(site, part.id)?.band ?? []);
+  const widest = bands.length > 0 ? Math.min(...bands) : site.bands.length - 1;
+  return site.bands[widest]?.id ?? null;
+}
+
+/** The panel a header's menu goes into, with a berth for it: the one it has, or a new one. */
+function preparePanel(site: Site, header: Header, starter: Starter, world: NewPartWorld, look: Look) {
+  const isPanel = (piece: { readonly kind: string } | null | undefined): piece is Panel =>
+    piece?.kind === PANEL.id;
+  const old = [...panelsFrom(site, header), ...panelsOf(site)].find(isPanel);
+  const before =
+    old ??
+    PANEL.create({ id: world.freshId('panel'), name: 'Menu', freshId: () => world.freshId('block'), site });
+  const berth = before.blocks.flatMap((block) => block.parts).find((part) => part.kind === 'berth');
+  const made = berth ?? ({ kind: 'berth', id: world.freshId('berth'), look: {} } as const);
+  const blocks = berth
+    ? before.blocks
+    : before.blocks.map((block, index) =>
+        index === 0 ? { ...block, parts: [made, ...block.parts] } : block,
+      );
+  return { panel: { ...before, blocks, side: starter.panel.side, look }, berth: made.id };
+}
+
+/** The first menu folds away; every other part stays, or is hidden, as the design says. */
+function foldMenu(rows: readonly Row[], from: string, berth: string): Row[] {
+  const first = rows
+    .flatMap((row) => ZONES.flatMap((zone) => row.zones[zone]))
+    .find((part) => part.kind === 'menu');
+  const fold = (part: Part): Part => (part === first ? { ...part, folds: { from, berth } } : part);
+  return rows.map((row) => ({
+    ...row,
+    zones: {
+      start: row.zones.start.map(fold),
+      middle: row.zones.middle.map(fold),
+      end: row.zones.end.map(fold),
+    },
+  }));
+}
+
 /**
  * A starting design filled with a site's own links, logo, palette and words: what every part of the header says goes on
  * in the design's part of its kind; parts the design has no place for go, until the change is undone.
@@ -137,39 +159,25 @@ function makeRow(making: Making, row: StarterRow, foldBand: string | null, index
 export function applyStarter(site: Site, header: Header, starter: Starter): Design {
   const used = idsOf(site);
   const taken = new Set<string>();
-  const fresh = (word: string) => {
+  const freshId = (word: string) => {
     const next =
       !used.has(word) && !taken.has(word) ? word : countingIds(word, new Set([...used, ...taken]))();
     taken.add(next);
     return next;
   };
-  const foldBand =
-    site.bands.length > 1
-      ? site.bands.some((band) => band.id === header.foldBand)
-        ? header.foldBand
-        : (site.bands.at(-1)?.id ?? null)
-      : null;
-  const old =
-    openedPanel(site, header) ?? site.pieces.find((piece): piece is Panel => piece.kind === 'panel') ?? null;
-  const panel: Panel = {
-    ...(old ?? createPanel(fresh('panel'), 'Menu')),
-    side: starter.panel.side,
-    look: fitLook(starter.panel.look, foldBand),
-  };
+  const world: NewPartWorld = { site, panels: panelsOf(site).map((panel) => panel.id), freshId };
+  const foldBand = foldBandOf(site, header);
+  const { panel, berth } = preparePanel(site, header, starter, world, fitLook(starter.panel.look, foldBand));
   const icons: Icon[] = [];
-  const making: Making = { site, take: partTaker(headerParts(header)), fresh, panel: panel.id, icons };
-  const rows = starter.rows.map((row, index) => makeRow(making, row, foldBand, index));
+  const making: Making = { site, take: partTaker(partsOf(site, header)), world, panel: panel.id, icons };
+  const made = starter.rows.map((row, index) => makeRow(making, row, foldBand, index));
+  const rows = foldBand === null ? made : foldMenu(made, foldBand, berth);
   const { menu, title, action } = starter.type;
   return {
-    header: {
-      ...header,
-      foldBand,
-      stays: starter.stays,
-      over: starter.over,
-      rows,
-      look: fitLook(starter.look, foldBand),
-    },
-    panel,
+    pieces: [
+      { ...header, stays: starter.stays, over: starter.over, rows, look: fitLook(starter.look, foldBand) },
+      panel,
+    ],
     icons,
     typeStyles: { menu, title, action },
   };

@@ -1,9 +1,8 @@
-import type { Menu, Page, Site } from '../model/site.ts';
-import { createLogo } from '../kinds/parts/logo.ts';
-import { createMenuPart } from '../kinds/parts/menu.ts';
-import { createOpener } from '../kinds/parts/opener.ts';
-import { createRow } from '../kinds/pieces/header.ts';
-import { createPanel } from '../kinds/pieces/panel.ts';
+import type { Menu, Page } from '../model/site-content.ts';
+import type { Site } from '../kinds/site.ts';
+import { makePart } from '../kinds/create.ts';
+import { createBlock } from '../kinds/sections/block/block.ts';
+import { createRow } from '../kinds/sections/row/shape.ts';
 import { FORMAT_VERSION } from '../migrate/migrate.ts';
 
 /** What a new site starts from. */
@@ -59,16 +58,21 @@ export function createPlainSite(seed: SiteSeed): Site {
         kind: 'header',
         id: 'header',
         name: 'Header',
-        foldBand: 'phone',
         stays: false,
         over: false,
         rows: [
           {
             ...createRow('row-main', 'Main'),
             zones: {
-              start: [createLogo('logo', seed.name)],
-              middle: [{ ...createMenuPart('menu-main', menu.id), look: PLAIN_MENU_LOOK }],
-              end: [createOpener('opener', 'Menu', 'panel')],
+              start: [makePart('logo', 'logo', { text: seed.name })],
+              middle: [
+                makePart('menu', 'menu-main', {
+                  menu: menu.id,
+                  folds: { from: 'phone', berth: 'panel-berth' },
+                  look: PLAIN_MENU_LOOK,
+                }),
+              ],
+              end: [makePart('opener', 'opener', { panel: 'panel' })],
             },
             look: { row: { all: { rest: { phone: { paddingInline: 16, gap: 8 } } } } },
           },
@@ -76,7 +80,12 @@ export function createPlainSite(seed: SiteSeed): Site {
         look: {},
       },
       {
-        ...createPanel('panel', 'Menu'),
+        kind: 'panel',
+        id: 'panel',
+        name: 'Menu',
+        side: 'end',
+        closeLabel: 'Close menu',
+        blocks: [createBlock('panel-block', 'Content', [makePart('berth', 'panel-berth')])],
         look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } },
       },
     ],

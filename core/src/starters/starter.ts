@@ -1,8 +1,8 @@
-import type { Arrangement } from '../kinds/pieces/header.ts';
+import type { Arrangement } from '../kinds/sections/row/shape.ts';
 import type { Look, SlotLook, Values } from '../model/look.ts';
-import type { PartKindName } from '../kinds/part.ts';
+import type { PartKindId } from '../kinds/site.ts';
 import type { LevelKey, State } from '../model/states.ts';
-import type { TypeStyle } from '../model/site.ts';
+import type { TypeStyle } from '../model/site-content.ts';
 
 /** What a starting design has, to choose by. */
 export const STARTER_TAGS = [
@@ -21,7 +21,7 @@ export type StarterTag = (typeof STARTER_TAGS)[number];
 
 /** A part as a design places it. What the site has of its kind keeps its content; otherwise it gets a usual one. */
 export interface StarterPart {
-  readonly kind: Exclude<PartKindName, 'image'>;
+  readonly kind: Exclude<PartKindId, 'image'>;
   readonly look: Look;
   /** Settings that belong to the design, such as a search behind an icon. */
   readonly settings?: Readonly<Record<string, unknown>>;

@@ -1,10 +1,10 @@
 import { isRecord } from '../base/json.ts';
 import { parseColour } from '../colour/colour.ts';
 import { isFamily } from '../text/typefaces.ts';
-import { pictureFault } from '../model/faults.ts';
+import { pictureFault } from './picture.ts';
 import { lengthTree, toPixels, unitsOf, LENGTH_UNITS, type LengthUnit } from './length.ts';
-import { FOCUS_RING, type Property } from '../kinds/properties/properties.ts';
-import { ID } from '../model/url.ts';
+import { FOCUS_RING, type Property } from './property.ts';
+import { ID } from './url.ts';
 import { isTypeLink, LINE_STYLES, ROLES } from './values.ts';
 
 /*

@@ -1,15 +1,15 @@
-import { refuse, succeed } from '../../base/result.ts';
-import type { Band, Site } from '../../model/site.ts';
-import { itemsOf, ownersOf, placedParts } from '../../kinds/walk.ts';
-import { lookCells } from '../../resolve/reaches.ts';
-import { startDraft, type Draft, type EditOperation } from '../draft.ts';
-import { setLook } from './look.ts';
+import { refuse } from '../../base/result.ts';
+import type { Band } from '../../model/site-content.ts';
+import type { Site } from '../../kinds/site.ts';
+import { ownersOf, placedParts } from '../../kinds/walk.ts';
+import { lookCells } from '../../kinds/looks.ts';
+import { patched, startDraft, type Draft, type EditOperation } from '../draft.ts';
+import { bandLists } from '../references.ts';
+import { setCells } from './look.ts';
+import { MOST_BANDS } from '../../model/limits.ts';
 
 /** The narrowest distance of two breakpoints, and the outermost places they may have, in px. */
 export const BREAKPOINT = { gap: 1, min: 200, max: 2400 } as const;
-
-/** Most bands a site has. */
-const MOST_BANDS = 8;
 
 const gone = () => refuse('gone', '/bands', 'The band is no longer there');
 
@@ -24,7 +24,7 @@ export const setBandStart: EditOperation<{ readonly id: string; readonly min: nu
     return refuse('narrowest', '/bands', 'The narrowest band always starts at 0');
   const lower = Math.max(BREAKPOINT.min, (site.bands[index + 1]?.min ?? 0) + BREAKPOINT.gap);
   const upper = Math.min(BREAKPOINT.max, (site.bands[index - 1]?.min ?? Infinity) - BREAKPOINT.gap);
-  return succeed([
+  return patched(site, [
     { op: 'replace', path: `/bands/${index}/min`, value: Math.round(Math.min(upper, Math.max(lower, min))) },
   ]);
 };
@@ -36,7 +36,7 @@ export const setBandName: EditOperation<{ readonly id: string; readonly name: st
   const index = site.bands.findIndex((band) => band.id === id);
   return index === -1
     ? gone()
-    : succeed([{ op: 'replace', path: `/bands/${index}/name`, value: name.slice(0, 40) }]);
+    : patched(site, [{ op: 'replace', path: `/bands/${index}/name`, value: name.slice(0, 40) }]);
 };
 
 /** Ties a new knot: the band it falls into is parted, its upper part is the new band. */
@@ -52,16 +52,13 @@ export const addBand: EditOperation<{ readonly band: Band }> = (site, { band }) 
   const parted = site.bands[index];
   const draft = startDraft(site);
   draft.apply({ op: 'add', path: `/bands/${index}`, value: { ...band, name: band.name.slice(0, 40), min } });
-  if (!parted) return succeed(draft.patch());
+  if (!parted) return draft.done();
   // What the parted band said is said by its upper part, and so by both.
   const wide = index === 0;
   if (!wide) renameKeys(draft, site, parted.id, band.id);
-  showIn(draft, site, (bands) => (bands.includes(parted.id) ? [...bands, band.id] : bands));
-  site.pieces.forEach((piece, place) => {
-    if (piece.kind === 'header' && piece.foldBand === parted.id)
-      draft.apply({ op: 'replace', path: `/pieces/${place}/foldBand`, value: band.id });
-  });
-  return succeed(draft.patch());
+  showIn(draft, (bands) => (bands.includes(parted.id) ? [...bands, band.id] : bands));
+  foldFrom(draft, parted.id, band.id);
+  return draft.done();
 };
 
 /** Moves all values of one band to another; where both say something, the other's own stays. */
@@ -74,8 +71,7 @@ function renameKeys(draft: Draft, site: Site, from: string, to: string): void {
       ];
       return [{ ...cell, value: null }, ...(own === undefined ? [{ ...cell, band: to }] : [])];
     });
-  const patch = setLook(draft.site(), { cells });
-  if (patch.ok) draft.apply(...patch.value);
+  setCells(draft, cells);
 }
 
 /** What the widest band says it says for all widths: its values take the place of those. */
@@ -86,29 +82,21 @@ function promoteKeys(draft: Draft, band: string): void {
       { ...cell, value: null },
       { ...cell, band: 'all' },
     ]);
-  const patch = setLook(draft.site(), { cells });
-  if (patch.ok) draft.apply(...patch.value);
+  setCells(draft, cells);
 }
 
-/** Changes in which bands rows, parts and links are shown. */
-function showIn(draft: Draft, site: Site, change: (bands: readonly string[]) => readonly string[]): void {
-  const rows = [...ownersOf(site).values()]
-    .filter((owner) => owner.kind === 'row')
-    .map(({ path, piece, id }) => ({
-      path,
-      bands: piece.kind === 'header' ? piece.rows.find((row) => row.id === id)?.bands : undefined,
-    }));
-  const shown = [
-    ...rows,
-    ...placedParts(site).map(({ part, path }) => ({ path, bands: part.bands })),
-    ...[...itemsOf(site).values()].map(({ item, path }) => ({ path, bands: item.bands })),
-  ];
-  for (const { path, bands } of shown) {
-    if (bands === undefined) continue;
+/** Changes in which bands sections, parts and links are shown. */
+function showIn(draft: Draft, change: (bands: readonly string[]) => readonly string[]): void {
+  for (const { path, bands } of bandLists(draft.site())) {
     const changed = change(bands);
-    if (changed !== bands)
-      draft.apply({ op: 'replace', path: `${path}/bands`, value: [...new Set(changed)] });
+    if (changed !== bands) draft.apply({ op: 'replace', path, value: [...new Set(changed)] });
   }
+}
+
+/** What folded from one band on folds from another one. */
+function foldFrom(draft: Draft, from: string, to: string): void {
+  for (const { part, path } of placedParts(draft.site()))
+    if (part.folds?.from === from) draft.apply({ op: 'replace', path: `${path}/folds/from`, value: to });
 }
 
 /** Unties a knot: the band that starts there joins the next narrower one. */
@@ -121,13 +109,10 @@ export const removeBand: EditOperation<{ readonly id: string }> = (site, { id })
   // What reached the band reached the narrower one too, unless that one says otherwise.
   renameKeys(draft, site, id, next.id);
   if (index === 0) promoteKeys(draft, next.id);
-  showIn(draft, site, (bands) =>
+  showIn(draft, (bands) =>
     bands.includes(id) ? bands.map((band) => (band === id ? next.id : band)) : bands,
   );
-  site.pieces.forEach((piece, place) => {
-    if (piece.kind === 'header' && piece.foldBand === id)
-      draft.apply({ op: 'replace', path: `/pieces/${place}/foldBand`, value: next.id });
-  });
+  foldFrom(draft, id, next.id);
   draft.apply({ op: 'remove', path: `/bands/${index}` });
-  return succeed(draft.patch());
+  return draft.done();
 };

@@ -1,14 +1,16 @@
 import { countingIds } from '../../base/ids.ts';
-import { refuse, succeed, type Result } from '../../base/result.ts';
-import { LIMITS } from '../../model/limits.ts';
+import { refuse, type Result } from '../../base/result.ts';
+import { LIMITS } from '../../values/limits.ts';
 import type { ItemFields, MenuItem } from '../../model/menu-item.ts';
-import type { Icon, Site } from '../../model/site.ts';
+import type { Icon } from '../../model/site-content.ts';
+import type { Site } from '../../kinds/site.ts';
 import type { Target } from '../../model/target.ts';
-import { findIcon, findPage, idsOf, itemsOf, walkMenu, type PlacedItem } from '../../kinds/walk.ts';
+import { findIcon, findPage, itemsOf, walkMenu, type PlacedItem } from '../../kinds/content.ts';
+import { idsOf } from '../../kinds/walk.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import { mergeItems } from '../../links/merge.ts';
 import type { NewItems } from '../../links/new-items.ts';
-import { startDraft, type Draft, type EditOperation } from '../draft.ts';
+import { patched, startDraft, type Draft, type EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';
 import { pagesPatch } from './pages.ts';
 
@@ -65,7 +67,7 @@ export const addItems: EditOperation<NewItems & { readonly place: ItemPlace }> =
   const { items, pages } = adoptItems(site, incoming.items, incoming.pages ?? []);
   if (at.depth + deepest(items) - 1 > LIMITS.depth) return tooDeep();
   const index = Math.min(place.index, at.list.length);
-  return succeed([
+  return patched(site, [
     ...pagesPatch(site, pages),
     ...iconsPatch(site, incoming.icons ?? []),
     ...items.map((item, count): PatchOperation => ({
@@ -101,7 +103,7 @@ export const setItem: EditOperation<{
     if (value === null) patch.push(...(has ? [{ op: 'remove', path } as const] : []));
     else patch.push({ op: has ? 'replace' : 'add', path, value });
   }
-  return succeed([...iconsPatch(site, icons ?? []), ...patch]);
+  return patched(site, [...iconsPatch(site, icons ?? []), ...patch]);
 };
 
 /** The given links in document order, without those inside another of them. */
@@ -118,7 +120,8 @@ export function topmostItems(site: Site, ids: readonly string[]): PlacedItem[] {
 /** Removes links with everything nested in them. Links that are gone already are no error. */
 export const removeItems: EditOperation<{ readonly ids: readonly string[] }> = (site, { ids }) =>
   // From the last to the first, so that no path is moved by an earlier removal.
-  succeed(
+  patched(
+    site,
     topmostItems(site, ids)
       .reverse()
       .map(({ path }) => ({ op: 'remove', path })),
@@ -161,7 +164,7 @@ export const moveItems: EditOperation<{ readonly ids: readonly string[]; readonl
   { ids, place },
 ) => {
   const draft = startDraft(site);
-  return moveOn(draft, ids, place) ?? succeed(draft.patch());
+  return moveOn(draft, ids, place) ?? draft.done();
 };
 
 export type Step = 'up' | 'down' | 'in' | 'out';
@@ -213,7 +216,7 @@ export const stepItems: EditOperation<{ readonly ids: readonly string[]; readonl
 ) => {
   const groups = siblingGroups(topmostItems(site, ids));
   if (groups.length === 0) return gone('The link');
-  if ((step === 'up' || step === 'down') && groups.length > 1) return succeed([]);
+  if ((step === 'up' || step === 'down') && groups.length > 1) return patched(site, []);
   const draft = startDraft(site);
   // Outward from the end, so that neighbours keep their order behind their parents.
   for (const group of step === 'out' ? groups.reverse() : groups) {
@@ -230,7 +233,7 @@ export const stepItems: EditOperation<{ readonly ids: readonly string[]; readonl
       );
     if (refused) return refused;
   }
-  return succeed(draft.patch());
+  return draft.done();
 };
 
 /** Puts copies of links, with their branches, behind the last of each run of neighbours. */
@@ -238,7 +241,8 @@ export const duplicateItems: EditOperation<{ readonly ids: readonly string[] }> 
   const nextId = countingIds('link', idsOf(site));
   const groups = siblingGroups(topmostItems(site, ids));
   if (groups.length === 0) return gone('The link');
-  return succeed(
+  return patched(
+    site,
     groups.reverse().flatMap((group) => {
       const last = group.at(-1);
       if (!last) return [];
@@ -265,7 +269,7 @@ export const importItems: EditOperation<
   const { items, pages } = adoptItems(site, incoming.items, incoming.pages ?? []);
   const value = mode === 'replace' ? items : mergeItems(existing, items).items;
   if (deepest(value) > LIMITS.depth) return tooDeep();
-  return succeed([
+  return patched(site, [
     ...pagesPatch(site, pages),
     ...iconsPatch(site, incoming.icons ?? []),
     { op: 'replace', path: `/menus/${index}/items`, value },

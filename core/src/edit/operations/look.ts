@@ -1,4 +1,4 @@
-import { refuse, succeed } from '../../base/result.ts';
+import { refuse, type Result } from '../../base/result.ts';
 import { escapeSegment } from '../../base/json-pointer.ts';
 import { isRecord } from '../../base/json.ts';
 import type { Cell } from '../../model/look.ts';
@@ -7,7 +7,6 @@ import { acceptsValue, allowedValue } from '../../values/accepts.ts';
 import type { Value } from '../../values/values.ts';
 import { ownersOf, slotKind } from '../../kinds/walk.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
-import { getAt } from '../json-patch.ts';
 
 /** A cell with the value it gets; null clears it. */
 export interface CellValue extends Cell {
@@ -51,29 +50,28 @@ function clearCell(draft: Draft, ownerPath: string, owner: unknown, cell: CellVa
   draft.apply({ op: 'remove', path: `${chain[index]?.path ?? ''}/${escapeSegment(keys[index] ?? '')}` });
 }
 
-/** Sets or clears any number of cells as one edit. */
-export const setLook: EditOperation<{ readonly cells: readonly CellValue[] }> = (site, { cells }) => {
-  const draft = startDraft(site);
-  const widest = site.bands[0]?.id;
+/** Sets or clears cells on a draft; answers why not, or null. */
+export function setCells(draft: Draft, cells: readonly CellValue[]): Result<never> | null {
+  const widest = draft.site().bands[0]?.id;
   for (const given of cells) {
     // What reaches the widest band and narrower reaches all widths.
     const cell = given.band === widest ? { ...given, band: 'all' } : given;
     const owner = ownersOf(draft.site()).get(cell.owner);
     const kind = slotKind(draft.site(), cell);
-    if (!owner || !kind?.properties.includes(cell.property)) {
+    if (!owner || !kind?.properties.includes(cell.property))
       return refuse('gone', '', `There is no ${cell.property} at ${cell.owner}, ${cell.slot} any more`);
-    }
     if (cell.value !== null && !acceptsValue(property(cell.property), cell.value)) {
-      return refuse(
-        'value',
-        owner.path,
-        `${property(cell.property).label}: allowed is ${allowedValue(property(cell.property))}`,
-      );
+      const { label } = property(cell.property);
+      return refuse('value', owner.path, `${label}: allowed is ${allowedValue(property(cell.property))}`);
     }
-    const source = getAt(draft.site(), owner.path);
-    if (!source.ok) return source;
-    if (cell.value === null) clearCell(draft, owner.path, source.value, cell);
-    else setCell(draft, owner.path, source.value, cell);
+    if (cell.value === null) clearCell(draft, owner.path, owner.thing, cell);
+    else setCell(draft, owner.path, owner.thing, cell);
   }
-  return succeed(draft.patch());
+  return null;
+}
+
+/** Sets or clears any number of cells as one edit. */
+export const setLook: EditOperation<{ readonly cells: readonly CellValue[] }> = (site, { cells }) => {
+  const draft = startDraft(site);
+  return setCells(draft, cells) ?? draft.done();
 };

@@ -1,10 +1,11 @@
 import { countingIds, uniqueTitle } from '../../base/ids.ts';
-import { refuse, succeed, type Result } from '../../base/result.ts';
-import type { Menu, Site } from '../../model/site.ts';
-import { idsOf, placedParts } from '../../kinds/walk.ts';
+import { refuse, type Result } from '../../base/result.ts';
+import type { Menu } from '../../model/site-content.ts';
+import type { Site } from '../../kinds/site.ts';
+import { idsOf } from '../../kinds/walk.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
-import type { EditOperation } from '../draft.ts';
-import type { PatchOperation } from '../json-patch.ts';
+import { patched, type EditOperation } from '../draft.ts';
+import { removeThings } from '../references.ts';
 import type { NewItems } from '../../links/new-items.ts';
 import { iconsPatch } from './items.ts';
 import { pagesPatch } from './pages.ts';
@@ -22,7 +23,7 @@ export const addMenu: EditOperation<NewItems & { readonly id: string; readonly n
     return refuse('duplicate', '/menus', `There is something with the id "${id}" already`);
   const { items, pages } = adoptItems(site, incoming.items, incoming.pages ?? []);
   const menu: Menu = { id, name, items };
-  return succeed([
+  return patched(site, [
     ...pagesPatch(site, pages),
     ...iconsPatch(site, incoming.icons ?? []),
     { op: 'add', path: '/menus/-', value: menu },
@@ -35,7 +36,9 @@ export const setMenuName: EditOperation<{ readonly id: string; readonly name: st
   { id, name },
 ) => {
   const index = indexOf(site, id);
-  return index === -1 ? gone() : succeed([{ op: 'replace', path: `/menus/${index}/name`, value: name }]);
+  return index === -1
+    ? gone()
+    : patched(site, [{ op: 'replace', path: `/menus/${index}/name`, value: name }]);
 };
 
 /** Adds a copy of a menu behind it; the copy is placed nowhere. */
@@ -50,16 +53,11 @@ export const duplicateMenu: EditOperation<{ readonly id: string; readonly copy: 
     return refuse('duplicate', '/menus', `There is something with the id "${copy}" already`);
   const name = uniqueTitle(`${menu.name} copy`, new Set(site.menus.map((entry) => entry.name)));
   const items = copyItems(menu.items, countingIds('link', idsOf(site)));
-  return succeed([{ op: 'add', path: `/menus/${index + 1}`, value: { id: copy, name, items } }]);
+  return patched(site, [{ op: 'add', path: `/menus/${index + 1}`, value: { id: copy, name, items } }]);
 };
 
 /** Removes a menu and every placement of it. */
 export const removeMenu: EditOperation<{ readonly id: string }> = (site, { id }) => {
   const index = indexOf(site, id);
-  if (index === -1) return gone();
-  const placements = placedParts(site).filter(({ part }) => part.kind === 'menu' && part.menu === id);
-  return succeed([
-    ...placements.reverse().map(({ path }): PatchOperation => ({ op: 'remove', path })),
-    { op: 'remove', path: `/menus/${index}` },
-  ]);
+  return index === -1 ? gone() : patched(site, removeThings(site, [`/menus/${index}`]));
 };

@@ -1,11 +1,13 @@
 import { uniqueName } from '../../base/ids.ts';
-import { refuse, succeed } from '../../base/result.ts';
-import { LIMITS } from '../../model/limits.ts';
-import type { Page, Site } from '../../model/site.ts';
-import type { Target } from '../../model/target.ts';
-import { idsOf, itemsOf, pagesByPath, placedParts } from '../../kinds/walk.ts';
+import { refuse } from '../../base/result.ts';
+import { LIMITS } from '../../values/limits.ts';
+import type { Page } from '../../model/site-content.ts';
+import type { Site } from '../../kinds/site.ts';
+import { idsOf } from '../../kinds/walk.ts';
+import { pagesByPath } from '../../kinds/content.ts';
 import { titleOf } from '../../links/page-title.ts';
-import type { EditOperation } from '../draft.ts';
+import { patched, type EditOperation } from '../draft.ts';
+import { removeThings } from '../references.ts';
 import type { PatchOperation } from '../json-patch.ts';
 
 /** From so many pages on the list is replaced as a whole: thousands of single steps would each copy it. */
@@ -64,7 +66,7 @@ export function pagesPatch(site: Site, pages: readonly Page[]): PatchOperation[]
 
 /** Adds pages to the inventory; a path that is there already gains what is new of title and sections. */
 export const addPages: EditOperation<{ readonly pages: readonly Page[] }> = (site, { pages }) =>
-  succeed(pagesPatch(site, pages));
+  patched(site, pagesPatch(site, pages));
 
 /** Changes a page; every link to it follows. Two pages cannot share a path. */
 export const setPage: EditOperation<{ readonly id: string; readonly fields: Partial<Omit<Page, 'id'>> }> = (
@@ -81,7 +83,8 @@ export const setPage: EditOperation<{ readonly id: string; readonly fields: Part
       `/pages/${index}/path`,
       `“${holder.title}” has the path ${holder.path} already`,
     );
-  return succeed(
+  return patched(
+    site,
     Object.entries(fields).map(([key, value]): PatchOperation => ({
       op: 'replace',
       path: `/pages/${index}/${key}`,
@@ -92,33 +95,7 @@ export const setPage: EditOperation<{ readonly id: string; readonly fields: Part
 
 /** Takes pages off the inventory. Links to them keep the path as a plain address, so that the checks can tell. */
 export const removePages: EditOperation<{ readonly ids: readonly string[] }> = (site, { ids }) => {
-  const gone = new Map(
-    site.pages.filter((page) => ids.includes(page.id)).map((page) => [page.id, page.path]),
-  );
-  const freed = (target: Target): Target | null => {
-    const path = target.kind === 'page' ? gone.get(target.page) : undefined;
-    return path === undefined || target.kind !== 'page'
-      ? null
-      : { kind: 'url', url: target.section ? `${path}#${target.section}` : path };
-  };
-  const places = [
-    ...[...itemsOf(site).values()].map(({ item, path }) => ({ target: item.target, path: `${path}/target` })),
-    ...placedParts(site).flatMap(({ part, path }) =>
-      part.kind === 'button' ? [{ target: part.target, path: `${path}/target` }] : [],
-    ),
-  ];
-  const targets = places.flatMap(({ target, path }): PatchOperation[] => {
-    const value = freed(target);
-    return value ? [{ op: 'replace', path, value }] : [];
-  });
-  if (gone.size > MANY)
-    return succeed([
-      ...targets,
-      { op: 'replace', path: '/pages', value: site.pages.filter((page) => !gone.has(page.id)) },
-    ]);
-  const indexes = site.pages.flatMap((page, index) => (gone.has(page.id) ? [index] : []));
-  return succeed([
-    ...targets,
-    ...indexes.reverse().map((index): PatchOperation => ({ op: 'remove', path: `/pages/${index}` })),
-  ]);
+  const wanted = new Set(ids);
+  const places = site.pages.flatMap((page, index) => (wanted.has(page.id) ? [`/pages/${index}`] : []));
+  return patched(site, removeThings(site, places));
 };

@@ -1,6 +1,6 @@
-import { refuse, succeed } from '../../base/result.ts';
+import { refuse } from '../../base/result.ts';
 import { parseColour } from '../../colour/colour.ts';
-import type { Site } from '../../model/site.ts';
+import type { Site } from '../../kinds/site.ts';
 import { isDerived, type Derivation, type Swatch } from '../../model/swatch.ts';
 import {
   coloursIn,
@@ -11,9 +11,9 @@ import {
   type Value,
 } from '../../values/values.ts';
 import { swatchFamily } from '../../resolve/colours.ts';
-import { lookCells, type LookCell } from '../../resolve/reaches.ts';
-import { startDraft, type EditOperation } from '../draft.ts';
-import { setLook } from './look.ts';
+import { lookCells, type LookCell } from '../../kinds/looks.ts';
+import { patched, startDraft, type EditOperation } from '../draft.ts';
+import { setCells } from './look.ts';
 
 const noSwatch = () =>
   refuse('gone', '/palette', 'The swatch is no longer there; it was removed in the meantime');
@@ -47,10 +47,15 @@ export const setSwatch: EditOperation<SwatchChange> = (site, { id, value, name, 
   }
   const title = (name ?? before.name).slice(0, 80);
   if (value !== undefined)
-    return succeed([{ op: 'replace', path: `/palette/${index}`, value: { id, name: title, value } }]);
+    return patched(site, [{ op: 'replace', path: `/palette/${index}`, value: { id, name: title, value } }]);
   if (derived)
-    return succeed([{ op: 'replace', path: `/palette/${index}`, value: { id, name: title, ...derived } }]);
-  return succeed(name === undefined ? [] : [{ op: 'replace', path: `/palette/${index}/name`, value: title }]);
+    return patched(site, [
+      { op: 'replace', path: `/palette/${index}`, value: { id, name: title, ...derived } },
+    ]);
+  return patched(
+    site,
+    name === undefined ? [] : [{ op: 'replace', path: `/palette/${index}/name`, value: title }],
+  );
 };
 
 export const addSwatch: EditOperation<{ readonly swatch: Swatch }> = (site, { swatch }) => {
@@ -58,7 +63,7 @@ export const addSwatch: EditOperation<{ readonly swatch: Swatch }> = (site, { sw
     return refuse('duplicate', '/palette', `There is a swatch "${swatch.id}" already`);
   if (!isDerived(swatch) && !parseColour(swatch.value))
     return refuse('value', '/palette', `“${swatch.value}” is no CSS colour`);
-  return succeed([{ op: 'add', path: '/palette/-', value: swatch }]);
+  return patched(site, [{ op: 'add', path: '/palette/-', value: swatch }]);
 };
 
 /** Adds swatches from elsewhere; one of a name that is there changes that one's colour. */
@@ -74,7 +79,7 @@ export const importSwatches: EditOperation<{ readonly swatches: readonly Swatch[
     if (known) draft.apply({ op: 'replace', path: `/palette/${index}`, value: { ...swatch, id: known.id } });
     else draft.apply({ op: 'add', path: '/palette/-', value: swatch });
   }
-  return succeed(draft.patch());
+  return draft.done();
 };
 
 /** Puts a swatch at another place in the palette. */
@@ -85,7 +90,7 @@ export const moveSwatch: EditOperation<{ readonly id: string; readonly index: nu
   const from = site.palette.findIndex((swatch) => swatch.id === id);
   if (from === -1) return noSwatch();
   const to = Math.min(site.palette.length - 1, Math.max(0, index));
-  return succeed(from === to ? [] : [{ op: 'move', from: `/palette/${from}`, path: `/palette/${to}` }]);
+  return patched(site, from === to ? [] : [{ op: 'move', from: `/palette/${from}`, path: `/palette/${to}` }]);
 };
 
 /** Removes a swatch nothing is linked to. */
@@ -99,7 +104,7 @@ export const removeSwatch: EditOperation<{ readonly id: string }> = (site, { id 
       `/palette/${index}`,
       `The swatch is used in ${uses} ${uses === 1 ? 'place' : 'places'}; link those elsewhere first`,
     );
-  return succeed([{ op: 'remove', path: `/palette/${index}` }]);
+  return patched(site, [{ op: 'remove', path: `/palette/${index}` }]);
 };
 
 const names = (value: Value, id: string) =>
@@ -122,7 +127,7 @@ export const setRole: EditOperation<{ readonly role: Role; readonly value: Colou
   if ('swatch' in value && !site.palette.some((swatch) => swatch.id === value.swatch)) return noSwatch();
   if ('role' in value && rolesBehind(site, value.role).has(role))
     return refuse('circular', `/roles/${role}`, `The role ${role} cannot lead to itself`);
-  return succeed([{ op: 'replace', path: `/roles/${role}`, value }]);
+  return patched(site, [{ op: 'replace', path: `/roles/${role}`, value }]);
 };
 
 /** A role and those it leads to. */
@@ -172,6 +177,5 @@ export const relinkColours: EditOperation<{
     );
     return isNamed ? [{ ...cell, value: mapColours(cell.value, change) }] : [];
   });
-  const patch = setLook(draft.site(), { cells });
-  return patch.ok ? succeed([...draft.patch(), ...patch.value]) : patch;
+  return setCells(draft, cells) ?? draft.done();
 };

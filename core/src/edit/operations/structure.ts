@@ -1,26 +1,32 @@
-import { refuse, succeed } from '../../base/result.ts';
-import type { Icon, Site, TypeStyle } from '../../model/site.ts';
+import { toPointer } from '../../base/json-pointer.ts';
+import { BOOK } from '../../kinds/book.ts';
+import { shapeOf } from '../../kinds/catalogue.ts';
+import { fieldFaults } from '../../model/shape/faults.ts';
+import { refuse } from '../../base/result.ts';
+import type { Icon, TypeStyle } from '../../model/site-content.ts';
+import type { Site } from '../../kinds/site.ts';
 import type { SlotRef } from '../../model/look.ts';
 import { idsOf, ownersOf, slotKind } from '../../kinds/walk.ts';
 import type { Typeface } from '../../text/typefaces.ts';
 import { familiesOf, reachOf } from '../../resolve/reaches.ts';
 import { sameAs } from '../../resolve/resolve.ts';
-import type { EditOperation } from '../draft.ts';
+import { patched, type EditOperation } from '../draft.ts';
 import { iconsPatch } from './items.ts';
-import { getAt, type PatchOperation } from '../json-patch.ts';
+import type { PatchOperation } from '../json-patch.ts';
 
 export type SiteFields = Partial<Pick<Site, 'name' | 'url' | 'language' | 'direction'>>;
 
 /** Changes what the site says about itself. */
-export const setSite: EditOperation<SiteFields> = (_site, fields) =>
-  succeed(
+export const setSite: EditOperation<SiteFields> = (site, fields) =>
+  patched(
+    site,
     Object.entries(fields).map(([key, value]): PatchOperation => ({ op: 'replace', path: `/${key}`, value })),
   );
 
-/** Settings that may be missing: null takes them away. */
-const OPTIONAL = ['bands'];
+/** Fields of a thing that are no settings of it. */
+const NO_SETTINGS = ['id', 'kind', 'look', 'folds'];
 
-/** Changes the settings of a part, row or piece (not its id, kind or look). */
+/** Changes the settings of a part, section or piece; null takes away one that may be missing. */
 export const setOwner: EditOperation<{
   readonly id: string;
   readonly fields: Readonly<Record<string, unknown>>;
@@ -28,19 +34,27 @@ export const setOwner: EditOperation<{
 }> = (site, { id, fields, icons = [] }) => {
   const owner = ownersOf(site).get(id);
   if (!owner) return refuse('gone', '/pieces', 'The part is no longer there; it was removed in the meantime');
+  const shape = shapeOf(owner.kind);
   const patch: PatchOperation[] = iconsPatch(site, icons);
   for (const [key, value] of Object.entries(fields)) {
-    const isThere = getAt(site, `${owner.path}/${key}`).ok;
-    if (OPTIONAL.includes(key)) {
-      if (value !== null) patch.push({ op: 'add', path: `${owner.path}/${key}`, value });
-      else if (isThere) patch.push({ op: 'remove', path: `${owner.path}/${key}` });
+    const field = shape[key];
+    const path = `${owner.path}/${key}`;
+    if (!field || NO_SETTINGS.includes(key) || field.spec.kind === 'things')
+      return refuse('field', owner.path, `A ${owner.kind} has no setting “${key}”`);
+    if (field.optional && value === null) {
+      if (Object.hasOwn(owner.thing, key)) patch.push({ op: 'remove', path });
       continue;
     }
-    if (['id', 'kind', 'look'].includes(key) || !isThere)
-      return refuse('field', owner.path, `A ${owner.kind} has no setting “${key}”`);
-    patch.push({ op: 'replace', path: `${owner.path}/${key}`, value });
+    const [fault] = fieldFaults(field, value, BOOK);
+    if (fault)
+      return refuse(
+        'value',
+        path + toPointer(fault.path),
+        `${field.label || key}: allowed is ${fault.allowed}`,
+      );
+    patch.push({ op: field.optional ? 'add' : 'replace', path, value });
   }
-  return succeed(patch);
+  return patched(site, patch);
 };
 
 const noStyle = () => refuse('gone', '/typeStyles', 'The type style is no longer there');
@@ -51,7 +65,8 @@ export const setTypeStyle: EditOperation<{
 }> = (site, { id, fields }) => {
   const index = site.typeStyles.findIndex((style) => style.id === id);
   if (index === -1) return noStyle();
-  return succeed(
+  return patched(
+    site,
     Object.entries(fields).map(([key, value]): PatchOperation => ({
       op: 'replace',
       path: `/typeStyles/${index}/${key}`,
@@ -62,7 +77,8 @@ export const setTypeStyle: EditOperation<{
 
 /** Takes a typeface that was brought along into the site. */
 export const addTypeface: EditOperation<{ readonly typeface: Typeface }> = (site, { typeface }) =>
-  succeed(
+  patched(
+    site,
     site.typefaces.some((entry) => entry.id === typeface.id)
       ? []
       : [{ op: 'add', path: '/typefaces/-', value: typeface }],
@@ -78,13 +94,13 @@ export const removeTypeface: EditOperation<{ readonly id: string }> = (site, { i
       `/typefaces/${index}`,
       'Something is set in the typeface; set that in another one first',
     );
-  return succeed([{ op: 'remove', path: `/typefaces/${index}` }]);
+  return patched(site, [{ op: 'remove', path: `/typefaces/${index}` }]);
 };
 
 export const addTypeStyle: EditOperation<{ readonly style: TypeStyle }> = (site, { style }) => {
   if (idsOf(site).has(style.id))
     return refuse('duplicate', '/typeStyles', `There is something with the id "${style.id}" already`);
-  return succeed([{ op: 'add', path: '/typeStyles/-', value: style }]);
+  return patched(site, [{ op: 'add', path: '/typeStyles/-', value: style }]);
 };
 
 /** Removes a type style that nothing names and no slot falls back to. */
@@ -100,7 +116,7 @@ export const removeTypeStyle: EditOperation<{ readonly id: string }> = (site, { 
     );
   if (site.typeStyles.length === 1)
     return refuse('last', `/typeStyles/${index}`, 'A site keeps one type style');
-  return succeed([{ op: 'remove', path: `/typeStyles/${index}` }]);
+  return patched(site, [{ op: 'remove', path: `/typeStyles/${index}` }]);
 };
 
 /** Makes a slot look the same as another one; null lets it go its own way again. */
@@ -118,8 +134,8 @@ export const setSameLook: EditOperation<{
     at = sameAs(site, at);
   }
   const value = { owner, slot, as };
-  if (index === -1) return succeed(as === null ? [] : [{ op: 'add', path: '/sameLooks/-', value }]);
-  return succeed([
+  if (index === -1) return patched(site, as === null ? [] : [{ op: 'add', path: '/sameLooks/-', value }]);
+  return patched(site, [
     as === null
       ? { op: 'remove', path: `/sameLooks/${index}` }
       : { op: 'replace', path: `/sameLooks/${index}`, value },

@@ -1,20 +1,42 @@
-import { compileHeader, type Compiled } from '../../output/compile.ts';
-import { escapeAttribute, escapeText } from '../../print/html.ts';
-import type { Site } from '../../model/site.ts';
-import { findHeader } from '../../kinds/walk.ts';
+import type { Piece, Site } from '../../kinds/site.ts';
+import { panelsFrom, standingPieces } from '../../kinds/walk.ts';
+import { slugify, uniqueName } from '../../base/ids.ts';
 import { printSiteFile } from '../../load/print-site.ts';
+import { compileSite, type Compiled } from '../../output/compile-site.ts';
+import { escapeAttribute, escapeText } from '../../print/html.ts';
 import type { FontMetrics } from '../../text/font-table.ts';
 import { isBundled } from '../../text/typefaces.ts';
-import { TABLER_LICENCE } from './icon-licence.ts';
 import { printDesignTokens } from '../palette/design-tokens.ts';
+import { TABLER_LICENCE } from './icon-licence.ts';
 
 /** A file of the hand-off: text, or the name of a font file or licence that the caller copies in. */
 export type HandOffFile =
   { readonly name: string; readonly text: string } | { readonly name: string; readonly font: string };
 
+/** The markup of a piece that stands in pages, followed by the panels it can open. */
+export function pageMarkup(site: Site, compiled: Compiled, piece: Piece): string {
+  return [piece, ...panelsFrom(site, piece)].map(({ id }) => compiled.pieces.get(id) ?? '').join('');
+}
+
+/** A piece that stands in pages, with what its files' names end in: nothing for the first one. */
+interface PieceFiles {
+  readonly piece: Piece;
+  readonly suffix: string;
+}
+
+function pieceFiles(site: Site): PieceFiles[] {
+  const taken = new Set<string>();
+  return standingPieces(site).map((piece, index) => {
+    if (index === 0) return { piece, suffix: '' };
+    const name = uniqueName(slugify(piece.name, 'piece'), taken);
+    taken.add(name);
+    return { piece, suffix: `-${name}` };
+  });
+}
+
 /** An otherwise empty page that uses the three files as any page would. */
-function printExamplePage(site: Site, compiled: Compiled): string {
-  const indented = compiled.markup
+function printExamplePage(site: Site, markup: string): string {
+  const indented = markup
     .trimEnd()
     .split('\n')
     .map((line) => `    ${line}\n`)
@@ -34,7 +56,7 @@ ${indented}  </body>
 `;
 }
 
-function printReadme(site: Site, compiled: Compiled): string {
+function printReadme(site: Site, compiled: Compiled, pages: readonly PieceFiles[]): string {
   const fonts =
     compiled.typefaces.length > 0
       ? 'fonts/           the typefaces menu.css loads, with the licences of the free ones;\n                 keep the folder beside menu.css\n'
@@ -43,29 +65,44 @@ function printReadme(site: Site, compiled: Compiled): string {
     compiled.iconSets.length > 0
       ? 'icons-LICENSE.txt  the licence of the icons from a library that menu.html draws (MIT)\n'
       : '';
-  return `The header of ${site.name}
+  const [first, ...others] = pages;
+  const more = others
+    .map(
+      ({ piece, suffix }) =>
+        `menu${suffix}.html  the markup of ${piece.name}, for the pages that have it instead\n`,
+    )
+    .join('');
+  return `${first?.piece.name ?? 'The header'} of ${site.name}
 
 menu.html        the markup: paste it as the first thing in your page's body
-menu.css         the stylesheet: load it in the page's head, before or after your own
+${more}menu.css         the stylesheet: load it in the page's head, before or after your own
 menu.js          the behaviour: load it with defer, in the head or at the end of the body
 ${fonts}${icons}index.html       an empty page that does all of this, to look at and to copy from
 tokens.json      colours and type as design tokens
 site.hamaca.json the site itself: open it in Hamaca to go on
 
 The custom properties at the top of menu.css hold the palette: change them there, or set them again
-on .hm-header in a stylesheet of your own, as ".hm-header:not(#hm-x)" so that it counts as much.
+on .${compiled.root} in a stylesheet of your own, as ".${compiled.root}:not(#${compiled.prefix}x)" so that it counts as much.
 menu.js marks the link to the page it is on with aria-current; nothing has to be written by hand.
 `;
 }
 
-/** Every file of the hand-off, in the order of its listing; null where the site has no header. */
-export function handOffFiles(site: Site, fonts: readonly FontMetrics[]): HandOffFile[] | null {
-  const header = findHeader(site);
-  if (!header) return null;
-  const compiled = compileHeader(site, header, { fonts });
+/** Every file of the hand-off, in the order of its listing; null where nothing stands in the site's pages. */
+export function handOffFiles(
+  site: Site,
+  fonts: readonly FontMetrics[],
+  options: { readonly prefix?: string } = {},
+): HandOffFile[] | null {
+  const pages = pieceFiles(site);
+  if (pages.length === 0) return null;
+  const compiled = compileSite(site, { fonts, ...options });
+  const markup = pages.map((page) => ({ ...page, markup: pageMarkup(site, compiled, page.piece) }));
   return [
-    { name: 'index.html', text: printExamplePage(site, compiled) },
-    { name: 'menu.html', text: compiled.markup },
+    ...markup.map(({ suffix, markup: own }) => ({
+      name: `index${suffix}.html`,
+      text: printExamplePage(site, own),
+    })),
+    ...markup.map(({ suffix, markup: own }) => ({ name: `menu${suffix}.html`, text: own })),
     { name: 'menu.css', text: compiled.stylesheet },
     { name: 'menu.js', text: compiled.script },
     ...compiled.typefaces.flatMap(({ id }): HandOffFile[] => [
@@ -75,6 +112,6 @@ export function handOffFiles(site: Site, fonts: readonly FontMetrics[]): HandOff
     ...(compiled.iconSets.includes('tabler') ? [{ name: 'icons-LICENSE.txt', text: TABLER_LICENCE }] : []),
     { name: 'tokens.json', text: printDesignTokens(site) },
     { name: 'site.hamaca.json', text: printSiteFile(site) },
-    { name: 'README.txt', text: printReadme(site, compiled) },
+    { name: 'README.txt', text: printReadme(site, compiled, pages) },
   ];
 }

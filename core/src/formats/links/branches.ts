@@ -1,8 +1,10 @@
 import { isRecord, jsonDepth } from '../../base/json.ts';
-import { itemFaults, pageFaults } from '../../model/faults.ts';
-import { LIMITS } from '../../model/limits.ts';
-import { isCleanSvg } from '../../model/clean-svg.ts';
-import { ID } from '../../model/url.ts';
+import { BOOK } from '../../kinds/book.ts';
+import { SITE_SHAPE } from '../../kinds/catalogue.ts';
+import { fieldFaults } from '../../model/shape/faults.ts';
+import type { Field } from '../../model/shape/field.ts';
+import { items } from '../../model/shape/fields.ts';
+import { LIMITS } from '../../values/limits.ts';
 import type { NewItems } from '../../links/new-items.ts';
 
 /** Branches of a menu, with the pages and icons they need, as text for the clipboard. */
@@ -10,20 +12,7 @@ export function printBranches(branches: NewItems): string {
   return JSON.stringify(branches);
 }
 
-function isIcon(value: unknown): boolean {
-  return (
-    isRecord(value) &&
-    typeof value['id'] === 'string' &&
-    ID.test(value['id']) &&
-    typeof value['name'] === 'string' &&
-    value['name'].length <= 80 &&
-    typeof value['svg'] === 'string' &&
-    value['svg'].length <= LIMITS.svg &&
-    isCleanSvg(value['svg']) &&
-    (value['set'] === null || value['set'] === 'tabler') &&
-    Object.keys(value).length === 4
-  );
-}
+const LINKS = items();
 
 /** Reads branches from the clipboard, where any page may have put anything; null where they are not what they should be. */
 export function readBranches(text: string): NewItems | null {
@@ -35,13 +24,9 @@ export function readBranches(text: string): NewItems | null {
     return null;
   }
   if (!isRecord(raw) || jsonDepth(raw, LIMITS.json) > LIMITS.json) return null;
-  const { items, pages = [], icons = [] } = raw;
-  if (
-    itemFaults(items).length > 0 ||
-    pageFaults(pages).length > 0 ||
-    !Array.isArray(icons) ||
-    !icons.every(isIcon)
-  )
+  const { items: links, pages = [], icons = [] } = raw;
+  const isSound = (field: Field<unknown>, value: unknown) => fieldFaults(field, value, BOOK).length === 0;
+  if (!isSound(LINKS, links) || !isSound(SITE_SHAPE.pages, pages) || !isSound(SITE_SHAPE.icons, icons))
     return null;
-  return { items, pages, icons } as NewItems;
+  return { items: links, pages, icons } as NewItems;
 }

@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import { ITEM_ROLES, type ItemRole } from '../../model/menu-item.ts';
-import { LIMITS } from '../../model/limits.ts';
-import { refuseUrl } from '../../model/url.ts';
+import { LIMITS } from '../../values/limits.ts';
+import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LineFields, LinkLine, ReadLinks } from '../../links/link-line.ts';
 
 /** The columns of our own tables, and the names other programs give theirs. */

@@ -1,4 +1,4 @@
-import { LIMITS } from '../../model/limits.ts';
+import { LIMITS } from '../../values/limits.ts';
 import type { LineFields, LinkLine } from '../../links/link-line.ts';
 import { descendants, isPageElement, readableText, type PageElement } from './html-tree.ts';
 

@@ -1,5 +1,5 @@
-import { LIMITS } from '../../model/limits.ts';
-import { refuseUrl } from '../../model/url.ts';
+import { LIMITS } from '../../values/limits.ts';
+import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LinkLine } from '../../links/link-line.ts';
 import {
   BRAND,

@@ -1,6 +1,6 @@
 import { escapeAttribute, escapeText } from '../../print/html.ts';
-import { LIMITS } from '../../model/limits.ts';
-import { refuseUrl } from '../../model/url.ts';
+import { LIMITS } from '../../values/limits.ts';
+import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
 import { readXml } from './xml.ts';
 

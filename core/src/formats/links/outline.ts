@@ -1,7 +1,7 @@
-import { LIMITS } from '../../model/limits.ts';
-import { refuseUrl } from '../../model/url.ts';
-import type { Site } from '../../model/site.ts';
-import { findMenu } from '../../kinds/walk.ts';
+import { LIMITS } from '../../values/limits.ts';
+import { refuseUrl } from '../../values/url.ts';
+import type { Site } from '../../kinds/site.ts';
+import { findMenu } from '../../kinds/content.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
 import { menuLines } from '../../links/menu-lines.ts';
 

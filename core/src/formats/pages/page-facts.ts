@@ -1,14 +1,14 @@
 import { slugify, uniqueName } from '../../base/ids.ts';
-import { LIMITS } from '../../model/limits.ts';
-import type { Page, Section } from '../../model/site.ts';
-import { PAGE_PATH } from '../../model/url.ts';
+import { LIMITS } from '../../values/limits.ts';
+import type { Page, PageSection } from '../../model/site-content.ts';
+import { PAGE_PATH } from '../../values/url.ts';
 import { descendants, isPageElement, parsePage, readableText, type PageElement } from '../links/html-tree.ts';
 import { titleOf } from '../../links/page-title.ts';
 
 /** What a page's markup says of it. */
 export interface PageFacts {
   readonly title: string;
-  readonly sections: readonly Section[];
+  readonly sections: readonly PageSection[];
   /** The address it gives itself (`rel=canonical`), or null. */
   readonly canonical: string | null;
 }
@@ -44,8 +44,8 @@ function headingIn(element: PageElement): string {
 }
 
 /** Places of a page that links can lead to: headings, and blocks with a heading or a name; anchors name the next one. */
-function readSections(page: PageElement): Section[] {
-  const found = new Map<string, Section>();
+function readSections(page: PageElement): PageSection[] {
+  const found = new Map<string, PageSection>();
   let anchor: string | null = null;
   const add = (id: string, title: string) => {
     if (!found.has(id) && found.size < 1000 && id.length <= LIMITS.label && !/\s/.test(id))

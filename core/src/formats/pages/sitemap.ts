@@ -1,5 +1,5 @@
-import type { Page } from '../../model/site.ts';
-import { LIMITS } from '../../model/limits.ts';
+import type { Page } from '../../model/site-content.ts';
+import { LIMITS } from '../../values/limits.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
 import { titleOf } from '../../links/page-title.ts';

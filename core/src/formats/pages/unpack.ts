@@ -1,6 +1,6 @@
 import { Gunzip, unzipSync } from 'fflate';
 import { fail, succeed, type Result } from '../../base/result.ts';
-import { LIMITS } from '../../model/limits.ts';
+import { LIMITS } from '../../values/limits.ts';
 
 /** Bounds on what is unpacked: bytes of a gzip file, bytes and entries of an archive. */
 export const UNPACK_LIMITS = { gzip: 64 * 1024 * 1024, zip: 256 * 1024 * 1024, entries: 60_000 } as const;

@@ -1,5 +1,5 @@
 import type { Rgba } from '../../colour/colour.ts';
-import type { Site } from '../../model/site.ts';
+import type { Site } from '../../kinds/site.ts';
 import { colourOf, colourTrail, swatchColour } from '../../resolve/colours.ts';
 import { ROLES } from '../../values/values.ts';
 import { findTypeface } from '../../text/typefaces.ts';

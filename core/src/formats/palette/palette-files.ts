@@ -1,8 +1,8 @@
 import { isRecord, jsonDepth } from '../../base/json.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
 import { formatColour, parseColour, type Rgba } from '../../colour/colour.ts';
-import { LIMITS } from '../../model/limits.ts';
-import type { Site } from '../../model/site.ts';
+import { LIMITS } from '../../values/limits.ts';
+import type { Site } from '../../kinds/site.ts';
 import type { Swatch } from '../../model/swatch.ts';
 import { isDerived } from '../../model/swatch.ts';
 import { swatchColour } from '../../resolve/colours.ts';

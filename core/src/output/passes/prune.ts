@@ -1,7 +1,7 @@
 import { memoise } from '../../base/memo.ts';
 import type { SlotLook, Values } from '../../model/look.ts';
 import { property, type PropertyId } from '../../kinds/properties/properties.ts';
-import type { Site } from '../../model/site.ts';
+import type { Site } from '../../kinds/site.ts';
 import type { SlotKind } from '../../model/slot.ts';
 import { LEVEL_KEYS, STATES, type Level, type LevelKey, type State } from '../../model/states.ts';
 import type { Value } from '../../values/values.ts';
@@ -27,6 +27,17 @@ function inOrder(kind: SlotKind, values: Values): PropertyId[] {
   return (Object.keys(values) as PropertyId[])
     .filter((id) => places.has(id))
     .sort((a, b) => (places.get(a) ?? 0) - (places.get(b) ?? 0));
+}
+
+/** Where a cell stands in the order that makes the later one win: state, then level, then band. */
+export function rankOf(
+  site: Site,
+  { state, level, band }: Pick<Candidate, 'state' | 'level' | 'band'>,
+): number {
+  const bands = site.bands.findIndex((entry) => entry.id === band) + 1;
+  return (
+    (STATES.indexOf(state) * LEVEL_KEYS.length + LEVEL_KEYS.indexOf(level)) * (site.bands.length + 1) + bands
+  );
 }
 
 /** All values of a slot's look in the order that makes the later one win: state, then level, then band. */

@@ -1,0 +1,98 @@
+import type { SingleEdit } from '../edit/operations.ts';
+import type { PlacedItem } from '../kinds/content.ts';
+import type { Site } from '../kinds/site.ts';
+import type { PlacedPart } from '../kinds/walk.ts';
+import type { Menu } from '../model/site-content.ts';
+
+/** How a check came out where it did not pass: it fails, it should be looked at, or it cannot be known. */
+export type Outcome = 'fail' | 'look' | 'unknown';
+
+/** What can be done about a finding where one thing is certain. */
+export interface Fix {
+  readonly label: string;
+  readonly edit: SingleEdit;
+}
+
+/** One thing a check found. Findings are values: the same site gives the same ones. */
+export interface Finding {
+  /** Id of the check. */
+  readonly check: string;
+  readonly outcome: Outcome;
+  /** Menu and link it is about; null where it is about a placement. */
+  readonly menu: string | null;
+  readonly item: string | null;
+  /** JSON Pointer of the place. */
+  readonly path: string;
+  /** What is wrong, in a sentence. */
+  readonly reason: string;
+  /** What was found. */
+  readonly evidence: string;
+  readonly fix?: Fix;
+}
+
+/** What fetching an address came to. */
+export interface FetchedLink {
+  readonly url: string;
+  /** HTTP status of the last answer; null where there was none. */
+  readonly status: number | null;
+  /** Where redirects led to; the same as `url` where there were none. */
+  readonly finalUrl: string;
+  /** Why there was no answer. */
+  readonly error: string | null;
+  /** Whether every redirect on the way is permanent (301, 308). */
+  readonly permanent: boolean;
+}
+
+/** What every check is told. */
+export interface World {
+  readonly site: Site;
+  readonly hasListedPages: boolean;
+  /** What was fetched, by address. */
+  readonly fetched: ReadonlyMap<string, FetchedLink>;
+  /** The site's own host without `www.`, and whether it is on https; host empty where it has no address. */
+  readonly own: { readonly host: string; readonly secure: boolean };
+}
+
+/** What a check of one link is told besides: what stands around the link. */
+export interface LinkWorld extends World {
+  readonly menu: Menu;
+  /** Links of the same menu by target, and by label in small letters. */
+  readonly byTarget: ReadonlyMap<string, readonly PlacedItem[]>;
+  readonly byLabel: ReadonlyMap<string, readonly PlacedItem[]>;
+  /** How deep any placement shows the menu; null where it is placed nowhere. */
+  readonly shownDepth: number | null;
+}
+
+/** What a check says of a place that does not pass. */
+export interface Fault {
+  readonly outcome: Outcome;
+  readonly reason: string;
+  readonly evidence: string;
+  readonly fix?: Fix;
+}
+
+/** What is checked, by sort: the place a check looks at, and what it is told. */
+interface Places {
+  readonly link: { readonly place: PlacedItem; readonly world: LinkWorld };
+  readonly part: { readonly place: PlacedPart; readonly world: World };
+}
+
+interface CheckOf<Sort extends keyof Places> {
+  readonly id: string;
+  readonly of: Sort;
+  /** What the check is about, in a few words. */
+  readonly label: string;
+  /** Why it matters. */
+  readonly why: string;
+  /** Passes by itself until the addresses have been fetched. */
+  readonly asks?: 'addresses';
+  /** Null where the place passes. */
+  readonly check: (place: Places[Sort]['place'], world: Places[Sort]['world']) => Fault | null;
+}
+
+/** A check of one link, in a menu or on a part. */
+export type LinkCheck = CheckOf<'link'>;
+/** A check of one part in its place. */
+export type PartCheck = CheckOf<'part'>;
+
+export type Check = LinkCheck | PartCheck;

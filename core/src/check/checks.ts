@@ -1,0 +1,55 @@
+import type { Check } from './check.ts';
+import { insecure } from './links/insecure.ts';
+import { labelCapitals } from './links/label-capitals.ts';
+import { labelEmpty } from './links/label-empty.ts';
+import { labelLong } from './links/label-long.ts';
+import { labelShared } from './links/label-shared.ts';
+import { labelVague } from './links/label-vague.ts';
+import { mailUnreachable } from './links/mail-unreachable.ts';
+import { nameDiffers } from './links/name-differs.ts';
+import { newTabSilent } from './links/new-tab-silent.ts';
+import { noTarget } from './links/no-target.ts';
+import { notShown } from './links/not-shown.ts';
+import { ownHost } from './links/own-host.ts';
+import { pageUnlisted } from './links/page-unlisted.ts';
+import { panelEmpty } from './links/panel-empty.ts';
+import { pathUnknown } from './links/path-unknown.ts';
+import { phoneUndialable } from './links/phone-undialable.ts';
+import { placeholder } from './links/placeholder.ts';
+import { redirected } from './links/redirected.ts';
+import { refusedScheme } from './links/refused-scheme.ts';
+import { repeatedTarget } from './links/repeated-target.ts';
+import { schemeMissing } from './links/scheme-missing.ts';
+import { sectionMissing } from './links/section-missing.ts';
+import { socialFrontPage } from './links/social-front-page.ts';
+import { unanswered } from './links/unanswered.ts';
+import { placementEmpty } from './parts/placement-empty.ts';
+
+/** All checks, the gravest of a place first: the order in which findings of one place are told. */
+export const CHECKS: readonly Check[] = [
+  noTarget,
+  pathUnknown,
+  pageUnlisted,
+  sectionMissing,
+  schemeMissing,
+  refusedScheme,
+  placeholder,
+  ownHost,
+  insecure,
+  socialFrontPage,
+  mailUnreachable,
+  phoneUndialable,
+  repeatedTarget,
+  labelEmpty,
+  labelVague,
+  labelLong,
+  labelCapitals,
+  labelShared,
+  nameDiffers,
+  newTabSilent,
+  notShown,
+  redirected,
+  unanswered,
+  panelEmpty,
+  placementEmpty,
+];

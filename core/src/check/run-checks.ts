@@ -1,0 +1,179 @@
+import { memoise } from '../base/memo.ts';
+import type { Edit } from '../edit/operations.ts';
+import { itemsOf, walkMenu, type PlacedItem } from '../kinds/content.ts';
+import type { Site } from '../kinds/site.ts';
+import { placedParts } from '../kinds/walk.ts';
+import { partLinks, type PartLink } from '../links/part-links.ts';
+import { shownDepth } from '../links/reach.ts';
+import { targetKey } from '../links/target.ts';
+import type { Menu } from '../model/site-content.ts';
+import type { Check, FetchedLink, Finding, Fix, LinkWorld, World } from './check.ts';
+import { CHECKS } from './checks.ts';
+
+const NOTHING_FETCHED: ReadonlyMap<string, FetchedLink> = new Map();
+
+function group(
+  items: readonly PlacedItem[],
+  keyOf: (placed: PlacedItem) => string | null,
+): ReadonlyMap<string, PlacedItem[]> {
+  const groups = new Map<string, PlacedItem[]>();
+  for (const placed of items) {
+    const key = keyOf(placed);
+    if (key === null) continue;
+    const list = groups.get(key);
+    if (list) list.push(placed);
+    else groups.set(key, [placed]);
+  }
+  return groups;
+}
+
+function ownHost(site: Site): LinkWorld['own'] {
+  const match = /^(https?):\/\/([^/?#]+)/i.exec(site.url);
+  return {
+    host: (match?.[2] ?? '').toLowerCase().replace(/^www\./, ''),
+    secure: match?.[1]?.toLowerCase() === 'https',
+  };
+}
+
+const worldOf = (site: Site, fetched: World['fetched']): World => ({
+  site,
+  fetched,
+  own: ownHost(site),
+  hasListedPages: site.pages.some((page) => page.listed),
+});
+
+const linkWorld = (world: World, menu: Menu, items: readonly PlacedItem[]): LinkWorld => ({
+  ...world,
+  menu,
+  shownDepth: shownDepth(world.site, menu.id),
+  byTarget: group(items, ({ item }) => targetKey(world.site, item.target)),
+  byLabel: group(items, ({ item }) => item.label.trim().toLowerCase() || null),
+});
+
+const checksOf = <Sort extends Check['of']>(sort: Sort) =>
+  CHECKS.filter((check): check is Extract<Check, { of: Sort }> => check.of === sort);
+const LINK_CHECKS = checksOf('link');
+const PART_CHECKS = checksOf('part');
+
+function checkLink(placed: PlacedItem, world: LinkWorld, findings: Finding[] = []): Finding[] {
+  for (const { id, check } of LINK_CHECKS) {
+    const fault = check(placed, world);
+    if (fault)
+      findings.push({ check: id, menu: world.menu.id, item: placed.item.id, path: placed.path, ...fault });
+  }
+  return findings;
+}
+
+/** The worlds of all menus, made once for a document: checks of the whole and of single links share them. */
+const worldsOf = memoise(
+  (site: Site): ReadonlyMap<string, { world: LinkWorld; items: readonly PlacedItem[] }> =>
+    new Map(
+      site.menus.map((menu, index) => {
+        const items: PlacedItem[] = [];
+        walkMenu(menu, `/menus/${index}`, (placed) => {
+          items.push(placed);
+        });
+        return [menu.id, { world: linkWorld(worldOf(site, NOTHING_FETCHED), menu, items), items }];
+      }),
+    ),
+);
+
+/** What would be found about one link if its label were another: an answer while it is typed. */
+export function checkTypedLabel(site: Site, id: string, label: string): readonly Finding[] {
+  const placed = itemsOf(site).get(id);
+  const world = placed && worldsOf(site).get(placed.menu.id)?.world;
+  return placed && world ? checkLink({ ...placed, item: { ...placed.item, label } }, world) : [];
+}
+
+/** Parts in their places. */
+function checkParts(world: World): Finding[] {
+  return placedParts(world.site).flatMap((placed) =>
+    PART_CHECKS.flatMap(({ id, check }): Finding[] => {
+      const fault = check(placed, world);
+      const menu = placed.part.kind === 'menu' ? placed.part.menu : null;
+      return fault ? [{ check: id, menu, item: null, path: placed.path, ...fault }] : [];
+    }),
+  );
+}
+
+/** A value with something deep in it changed. */
+function changedAt(
+  value: unknown,
+  keys: readonly string[],
+  change: Readonly<Record<string, unknown>>,
+): unknown {
+  const [key, ...rest] = keys;
+  if (key === undefined) return { ...(value as object), ...change };
+  if (Array.isArray(value)) return value.with(Number(key), changedAt(value[Number(key)], rest, change));
+  const record = value as Record<string, unknown>;
+  return { ...record, [key]: changedAt(record[key], rest, change) };
+}
+
+/** A fix of a link as a fix of a part's own link; only words and target are the same. */
+function fixForPart({ part, within, labelField }: PartLink, fix: Fix): Fix | null {
+  if (fix.edit.name !== 'set-item') return fix;
+  const { label, target, ...others } = fix.edit.args.fields;
+  if (Object.keys(others).length > 0 || (label !== undefined && labelField === null)) return null;
+  const change = {
+    ...(label === undefined || labelField === null ? {} : { [labelField]: label }),
+    ...(target === undefined ? {} : { target }),
+  };
+  const [key, ...rest] = within;
+  const fields =
+    key === undefined
+      ? change
+      : { [key]: changedAt((part as unknown as Record<string, unknown>)[key], rest, change) };
+  return { label: fix.label, edit: { name: 'set-owner', args: { id: part.id, fields } } };
+}
+
+/** Checks that make sense only of a link with words that are seen. */
+const isJudged = ({ label, target, part }: PartLink) =>
+  part.kind === 'button' || target.kind !== 'none' || (label !== '' && part.kind === 'shortcut');
+
+/** Links of parts are links too: each is judged like a link of a menu of its own. */
+function checkPartLinks(world: World): Finding[] {
+  return partLinks(world.site)
+    .filter(isJudged)
+    .flatMap((link): Finding[] => {
+      const { part, piece, path, target, label } = link;
+      const item = { id: part.id, label: label || 'picture', target, children: [] };
+      const menu: Menu = { id: part.id, name: piece.name, items: [item] };
+      const placed: PlacedItem = { item, menu, depth: 1, index: 0, parent: null, siblings: menu.items, path };
+      return checkLink(placed, linkWorld(world, menu, [placed])).map(({ fix, ...finding }): Finding => {
+        const own = fix ? fixForPart(link, fix) : null;
+        return {
+          ...finding,
+          menu: null,
+          item: null,
+          evidence: `${piece.name} › ${label}`,
+          ...(own ? { fix: own } : {}),
+        };
+      });
+    });
+}
+
+const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED));
+
+function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
+  const findings: Finding[] = [];
+  const world = worldOf(site, fetched);
+  for (const { world: around, items } of worldsOf(site).values()) {
+    const asked = { ...around, fetched };
+    for (const placed of items) checkLink(placed, asked, findings);
+  }
+  return [...findings, ...checkPartLinks(world), ...checkParts(world)];
+}
+
+/** Every finding about a site, menu by menu in document order, then its parts; within a place the gravest first. */
+export function runChecks(
+  site: Site,
+  fetched: ReadonlyMap<string, FetchedLink> = NOTHING_FETCHED,
+): readonly Finding[] {
+  return fetched.size === 0 ? checkBare(site) : checkWith(site, fetched);
+}
+
+/** Every fix of some findings as one edit, which is one step of undo; null where nothing can be mended. */
+export function mendAll(findings: readonly Finding[]): Edit | null {
+  const edits = findings.flatMap(({ fix }) => (fix ? [fix.edit] : []));
+  return edits.length === 0 ? null : { name: 'several', args: { edits } };
+}

@@ -1,0 +1,28 @@
+import { BUILT } from './built.ts';
+import type { Behaviour } from './tools.ts';
+
+const behaviour = <const Id extends keyof typeof BUILT>(
+  id: Id,
+  does: string,
+  ...attributes: readonly string[]
+): Behaviour<Id> => ({ id, does, attributes, script: BUILT[id] });
+
+/** Everything the script can do, in the order it is started: what moves parts comes after what listens to them. */
+export const BEHAVIOURS = [
+  behaviour('current', 'marks the links to the page it is on'),
+  behaviour(
+    'disclosure',
+    'opens and closes submenus by their buttons, where asked by pointing',
+    'end',
+    'hover',
+  ),
+  behaviour('panel', 'opens and closes panels', 'bare'),
+  behaviour('unfolding', 'closes a search that unfolds where attention goes elsewhere'),
+  behaviour('fold', 'moves parts to their berth and back', 'berth'),
+  behaviour('scrolled', 'tells the stylesheet that the page is scrolled', 'scrolled'),
+] as const;
+
+export type BehaviourId = (typeof BEHAVIOURS)[number]['id'];
+
+/** Starts behaviours on all roots: the source text of the function they are handed to. */
+export const JOIN = BUILT.join;

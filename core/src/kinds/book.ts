@@ -1,0 +1,93 @@
+import { isRecord } from '../base/json.ts';
+import type { Fault } from '../model/fault.ts';
+import { ITEM_SHAPE } from '../model/menu-item.ts';
+import type { KindBook } from '../model/shape/faults.ts';
+import type { Shape } from '../model/shape/field.ts';
+import { isState, LEVEL_KEYS } from '../model/states.ts';
+import { acceptsValue, allowedValue } from '../values/accepts.ts';
+import { ID } from '../values/url.ts';
+import { slotsOf, THING_SHAPES, type OwnerKind } from './catalogue.ts';
+import { isPropertyId, property } from './properties/properties.ts';
+
+/** Walks a look by the catalogue; faults are paths below the look with what is allowed there. */
+class LookTester {
+  readonly faults: Fault[] = [];
+
+  /** The entries of an object whose keys are allowed; others are faults. */
+  private entries(
+    value: unknown,
+    path: readonly string[],
+    allowedKeys: string,
+    isAllowed: (key: string) => boolean,
+  ): [string, unknown][] {
+    if (!isRecord(value)) {
+      this.faults.push({ path, allowed: `an object with the keys ${allowedKeys}` });
+      return [];
+    }
+    return Object.entries(value).filter(([key]) => {
+      if (!isAllowed(key))
+        this.faults.push({ path: [...path, key], allowed: `one of the keys ${allowedKeys}` });
+      return isAllowed(key);
+    });
+  }
+
+  look(owner: OwnerKind, look: unknown): void {
+    const slots = slotsOf(owner);
+    const names = Object.keys(slots).join(', ');
+    for (const [slot, levels] of this.entries(look, [], names, (key) => Object.hasOwn(slots, key)))
+      this.slot(owner, slot, levels);
+  }
+
+  private slot(owner: OwnerKind, slot: string, look: unknown): void {
+    const kind = slotsOf(owner)[slot];
+    if (!kind) return;
+    const levelKeys: readonly string[] = LEVEL_KEYS.filter(
+      (key) => key === 'all' || kind.levels.some((level) => String(level) === key),
+    );
+    const stateOk = (key: string) => isState(key) && kind.states.includes(key);
+    for (const [level, states] of this.entries(look, [slot], levelKeys.join(', '), (key) =>
+      levelKeys.includes(key),
+    ))
+      for (const [state, bands] of this.entries(states, [slot, level], kind.states.join(', '), stateOk))
+        for (const [band, values] of this.entries(bands, [slot, level, state], 'all or a band’s id', (key) =>
+          ID.test(key),
+        ))
+          this.values(kind.properties, values, [slot, level, state, band]);
+  }
+
+  private values(properties: readonly string[], values: unknown, path: readonly string[]): void {
+    const isKnown = (key: string) => isPropertyId(key) && properties.includes(key);
+    for (const [key, value] of this.entries(values, path, properties.join(', '), isKnown)) {
+      if (!isPropertyId(key)) continue;
+      const entry = property(key);
+      if (!acceptsValue(entry, value))
+        this.faults.push({ path: [...path, key], allowed: allowedValue(entry) });
+    }
+  }
+}
+
+/** What is wrong with a look of a kind of owner. */
+function lookFaults(owner: string, look: unknown): readonly Fault[] {
+  const tester = new LookTester();
+  tester.look(owner as OwnerKind, look);
+  return tester.faults;
+}
+
+const LINKS: Readonly<Record<string, Shape>> = { link: ITEM_SHAPE };
+
+/** All kinds there are, for what walks along shapes. */
+export const BOOK: KindBook = {
+  variants: (spec) => {
+    if (spec.of === 'items') return LINKS;
+    const all = THING_SHAPES[spec.of];
+    const only = spec.section;
+    return only === undefined ? all : Object.fromEntries(Object.entries(all).filter(([key]) => key === only));
+  },
+  shapeOf: (spec, value) => {
+    if (spec.of === 'items') return ITEM_SHAPE;
+    const kind = spec.of === 'sections' ? (spec.section ?? '') : value['kind'];
+    const all: Readonly<Record<string, Shape>> = THING_SHAPES[spec.of];
+    return typeof kind === 'string' && Object.hasOwn(all, kind) ? (all[kind] ?? null) : null;
+  },
+  lookFaults,
+};

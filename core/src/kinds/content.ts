@@ -1,0 +1,128 @@
+import { memoise } from '../base/memo.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import type { Icon, Menu, Page, SiteContent } from '../model/site-content.ts';
+import { levelCount, type ShownLevels } from '../model/states.ts';
+
+type Menus = Pick<SiteContent, 'menus'>;
+type Pages = Pick<SiteContent, 'pages'>;
+
+export function findMenu({ menus }: Menus, id: string): Menu | null {
+  return menus.find((menu) => menu.id === id) ?? null;
+}
+
+/** A link with its place in its menu. */
+export interface PlacedItem {
+  readonly item: MenuItem;
+  readonly menu: Menu;
+  /** 1 at the top of the menu. */
+  readonly depth: number;
+  readonly index: number;
+  readonly parent: MenuItem | null;
+  readonly siblings: readonly MenuItem[];
+  /** JSON Pointer of the item. */
+  readonly path: string;
+}
+
+/** Calls `visit` for every link of a menu, parents before children, in order. No recursion: depth is not bounded. */
+export function walkMenu(menu: Menu, menuPath: string, visit: (placed: PlacedItem) => void): void {
+  interface Frame {
+    siblings: readonly MenuItem[];
+    next: number;
+    parent: MenuItem | null;
+    path: string;
+  }
+  const stack: Frame[] = [{ siblings: menu.items, next: 0, parent: null, path: `${menuPath}/items` }];
+  for (let frame = stack.at(-1); frame; frame = stack.at(-1)) {
+    const index = frame.next++;
+    const item = frame.siblings[index];
+    if (!item) {
+      stack.pop();
+      continue;
+    }
+    const path = `${frame.path}/${index}`;
+    visit({ item, menu, depth: stack.length, index, parent: frame.parent, siblings: frame.siblings, path });
+    stack.push({ siblings: item.children, next: 0, parent: item, path: `${path}/children` });
+  }
+}
+
+const indexItems = memoise((menus: readonly Menu[]): ReadonlyMap<string, PlacedItem> => {
+  const items = new Map<string, PlacedItem>();
+  menus.forEach((menu, index) => {
+    walkMenu(menu, `/menus/${index}`, (placed) => {
+      items.set(placed.item.id, placed);
+    });
+  });
+  return items;
+});
+
+/** Every link of every menu by id. */
+export function itemsOf({ menus }: Menus): ReadonlyMap<string, PlacedItem> {
+  return indexItems(menus);
+}
+
+/** What a placement of a menu shows: a menu or the branch beneath one of its links, so many levels deep. */
+export interface Shown {
+  readonly menu: string;
+  readonly branch: string | null;
+  readonly levels: ShownLevels;
+}
+
+/** The links a placement starts with: the menu's own, or those beneath the link it starts from. */
+export function shownItems(site: Menus, { menu, branch }: Shown): readonly MenuItem[] {
+  if (branch === null) return findMenu(site, menu)?.items ?? [];
+  const placed = itemsOf(site).get(branch);
+  return placed?.menu.id === menu ? placed.item.children : [];
+}
+
+const shownByPlacement = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, readonly MenuItem[]>());
+
+/** Every link a placement shows, as deep as it shows them, in document order. */
+export function shownLinks(site: Menus, placement: Shown): readonly MenuItem[] {
+  const known = shownByPlacement(site.menus).get(placement);
+  if (known) return known;
+  const links: MenuItem[] = [];
+  const most = levelCount(placement.levels);
+  const visit = (items: readonly MenuItem[], depth: number) => {
+    for (const item of items) {
+      links.push(item);
+      if (depth < most && item.children.length > 0) visit(item.children, depth + 1);
+    }
+  };
+  visit(shownItems(site, placement), 1);
+  shownByPlacement(site.menus).set(placement, links);
+  return links;
+}
+
+const indexPages = memoise((pages: readonly Page[]) => ({
+  sections: new Set(pages.flatMap((page) => page.sections.map((section) => section.id))),
+  byId: new Map(pages.map((page) => [page.id, page])),
+  byPath: new Map([...pages].reverse().map((page) => [page.path, page])),
+  byTitle: new Map([...pages].reverse().map((page) => [page.title.toLowerCase(), page])),
+}));
+
+/** Pages by path; where two share one, the first. */
+export function pagesByPath({ pages }: Pages): ReadonlyMap<string, Page> {
+  return indexPages(pages).byPath;
+}
+
+/** The ids of all sections of all pages. */
+export function sectionIds({ pages }: Pages): ReadonlySet<string> {
+  return indexPages(pages).sections;
+}
+
+/** Pages by title in small letters; where two share one, the first. */
+export function pagesByTitle({ pages }: Pages): ReadonlyMap<string, Page> {
+  return indexPages(pages).byTitle;
+}
+
+export function findPage({ pages }: Pages, id: string): Page | null {
+  return indexPages(pages).byId.get(id) ?? null;
+}
+
+const iconsById = memoise(
+  (icons: readonly Icon[]): ReadonlyMap<string, Icon> => new Map(icons.map((icon) => [icon.id, icon])),
+);
+
+export function findIcon({ icons }: Pick<SiteContent, 'icons'>, id: string): Icon | null {
+  return iconsById(icons).get(id) ?? null;
+}

@@ -1,0 +1,83 @@
+import { memoise } from '../base/memo.ts';
+import { partKind } from './catalogue.ts';
+import type { Part, Piece, Site } from './site.ts';
+import { findPlaced, opensOver, placedParts, type PlacedPart } from './walk.ts';
+
+/** How a part leaves its place. */
+export interface Fold {
+  /** Index of the widest band in which it is away. */
+  readonly band: number;
+  /** The width in px below which it is; Infinity where it is away at every width. */
+  readonly below: number;
+  /** The berth it arrives at, with the panel that has it; null where it is left out. */
+  readonly to: PlacedPart | null;
+}
+
+/** The width in px below which a band begins, Infinity for the widest. */
+export const belowBand = (site: Pick<Site, 'bands'>, band: number): number =>
+  site.bands[band - 1]?.min ?? Infinity;
+
+function readFold(site: Site, placed: PlacedPart): Fold | null {
+  const { part, piece } = placed;
+  if (!part.folds || opensOver(piece)) return null;
+  const band = site.bands.findIndex((entry) => entry.id === part.folds?.from);
+  if (band === -1) return null;
+  const to = part.folds.berth === null ? null : findPlaced(site, part.folds.berth);
+  return { band, below: belowBand(site, band), to };
+}
+
+/** How every part that folds does so, by its id. */
+const foldsBySite = memoise((site: Site): ReadonlyMap<string, Fold> => {
+  const folds = new Map<string, Fold>();
+  for (const placed of placedParts(site)) {
+    const fold = readFold(site, placed);
+    if (fold) folds.set(placed.part.id, fold);
+  }
+  return folds;
+});
+
+/** How a part leaves its place; null where it stays at every width. */
+export function foldOf(site: Site, part: string): Fold | null {
+  return foldsBySite(site).get(part) ?? null;
+}
+
+/** The place in a panel where a part stands in a band; null while it stands in its own. */
+export function berthIn(site: Site, part: string, band: number): PlacedPart | null {
+  const fold = foldOf(site, part);
+  return fold?.to && band >= fold.band ? fold.to : null;
+}
+
+/** The parts that arrive at a berth, in document order. */
+export function arrivingAt(site: Site, berth: string): readonly Part[] {
+  return placedParts(site).flatMap(({ part }) =>
+    foldOf(site, part.id)?.to?.part.id === berth ? [part] : [],
+  );
+}
+
+/** The width in px below which something of a piece folds into a panel; null where nothing does. */
+export function neededBelow(site: Site, piece: Piece, panel: string): number | null {
+  const widths = placedParts(site).flatMap((placed) => {
+    const fold = placed.piece === piece ? foldOf(site, placed.part.id) : null;
+    return fold?.to?.piece.id === panel ? [fold.below] : [];
+  });
+  return widths.length === 0 ? null : Math.max(...widths);
+}
+
+/** The width in px below which anything of a piece leaves its place; null where nothing does. */
+export function foldsBelow(site: Site, piece: Piece): number | null {
+  const widths = placedParts(site).flatMap((placed) => {
+    const fold = placed.piece === piece ? foldOf(site, placed.part.id) : null;
+    return fold ? [fold.below] : [];
+  });
+  return widths.length === 0 ? null : Math.max(...widths);
+}
+
+/** Whether a part stands in its own place in a band: shown there, not folded away, and needed. */
+export function standsIn(site: Site, placed: PlacedPart, band: number): boolean {
+  const { part, piece } = placed;
+  if (part.bands?.includes(site.bands[band]?.id ?? '') === false) return false;
+  const fold = foldOf(site, part.id);
+  if (fold && band >= fold.band) return false;
+  const below = partKind(part).shownBelow?.(part as never, (panel) => neededBelow(site, piece, panel));
+  return below === undefined || (below !== null && (site.bands[band]?.min ?? 0) < below);
+}

@@ -1,0 +1,164 @@
+import type { IdSource } from '../base/ids.ts';
+import type { Look } from '../model/look.ts';
+import type { RegionForm, Shape, Infer } from '../model/shape/field.ts';
+import type { SiteContent } from '../model/site-content.ts';
+import type { SlotKind } from '../model/slot.ts';
+import type { State } from '../model/states.ts';
+import type { Extent, PartExtents, SectionExtents } from './extent.ts';
+import type { Fragment, PartOut, PieceOut, SectionOut } from './out.ts';
+import type { Part, Piece, Section, Site } from './site.ts';
+
+/** What every kind of thing says of itself. `slots` stand in the order of the outline and the stylesheet. */
+export interface Kind<Id extends string, S extends Shape> {
+  readonly id: Id;
+  readonly label: string;
+  /** What it is for, in a few words. */
+  readonly hint: string;
+  /** Its own fields, besides those that all of its sort have. */
+  readonly shape: S;
+  readonly slots: Readonly<Record<string, SlotKind>>;
+}
+
+/** In which bands a part leaves its place, and where it arrives: at a berth, or nowhere. */
+export interface Folds {
+  /** Id of the widest band in which it is away. */
+  readonly from: string;
+  /** Id of the berth, a part of a panel; null where it is left out. */
+  readonly berth: string | null;
+}
+
+/** What every part has besides its own fields. */
+export interface PartBase<Id extends string = string> {
+  readonly kind: Id;
+  readonly id: string;
+  /** Ids of the bands it is shown in; left out, it shows at every width. */
+  readonly bands?: readonly string[];
+  readonly folds?: Folds;
+  readonly look: Look;
+}
+
+export type PartOf<Id extends string, S extends Shape> = PartBase<Id> & Infer<S>;
+
+/** What a new part is made from. */
+export interface NewPartWorld {
+  readonly site: SiteContent;
+  /** Ids of the pieces that open over the page. */
+  readonly panels: readonly string[];
+  /** Ids for what is in it. */
+  readonly freshId: (word: string) => string;
+}
+
+/** A box that lies behind a slot, innermost first: a slot of the same part, at a level of its menu. */
+export interface InnerBox {
+  readonly slot: string;
+  readonly level: 1 | 2 | 3 | null;
+}
+
+/** What lies behind a slot within its own part; `overPage` where it lies over the page instead of what the part stands on. */
+export interface Behind {
+  readonly boxes: readonly InnerBox[];
+  readonly overPage: boolean;
+}
+
+/** A sort of part: what can stand in a region. One folder, and one line in the list of parts. */
+export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S> {
+  /** What a new one says besides its initial values, so that it looks like something at once. */
+  readonly create?: (world: NewPartWorld) => Partial<Infer<S>> & { readonly look?: Look };
+  /** Names of icons of the library a new one is drawn with, by the field they stand in. */
+  readonly icons?: Readonly<Record<string, string>>;
+  /** Why none can be added to a site now, or null. */
+  readonly refused?: (world: Omit<NewPartWorld, 'freshId'>) => string | null;
+  /** What one is called in lists; the kind's label otherwise. */
+  readonly name?: (part: PartOf<Id, S>) => string;
+  /**
+   * The width in px below which it shows where that follows from what folds: `needed` tells it for a panel. Left out,
+   * it always shows; null is never.
+   */
+  readonly shownBelow?: (part: PartOf<Id, S>, needed: (panel: string) => number | null) => number | null;
+  /** Whether a slot is there at all: nothing is styled that is not there. */
+  readonly worn?: (part: PartOf<Id, S>, slot: string, site: SiteContent) => boolean;
+  /** The word of the class of the element that stands for it in its region; the kind's id otherwise. */
+  readonly box?: (part: PartOf<Id, S>) => string;
+  readonly behind?: (part: PartOf<Id, S>, slot: string, level: number | null) => Behind;
+  readonly compile: (part: PartOf<Id, S>, out: PartOut) => Fragment;
+  /** The width it takes in a row, in px. */
+  readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent;
+  /** The custom property that goes before a slot's value at rest; null where the look decides alone. */
+  readonly variable?: (part: PartOf<Id, S>, slot: string, property: string) => string | null;
+  /** The words it shows: what fallback faces are fitted to. */
+  readonly texts: (part: PartOf<Id, S>, site: SiteContent) => readonly string[];
+  /** The icons it draws, as often as it does. */
+  readonly drawn?: (part: PartOf<Id, S>, site: SiteContent) => readonly string[];
+  /** Whether it may stand only in pieces that open over the page. */
+  readonly onlyInPanels?: boolean;
+  /** Whether it is given by other parts and never added by hand. */
+  readonly byItself?: boolean;
+}
+
+/** What every section has besides its own fields. */
+export interface SectionBase {
+  readonly id: string;
+  readonly name: string;
+  readonly bands?: readonly string[];
+  readonly look: Look;
+}
+
+export type SectionOf<S extends Shape> = SectionBase & Infer<S>;
+
+/** A sort of section: a row of a header, a block of a panel. It holds regions, and regions hold parts. */
+export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id, S> {
+  readonly compile: (section: SectionOf<S>, out: SectionOut) => Fragment;
+  /** The least width it takes on one line, in px; left out where it never stands on one line. */
+  readonly extent?: (section: SectionOf<S>, at: SectionExtents) => Extent;
+  /** The width in px its content keeps to while its fill goes on to the edges; null where it grows. */
+  readonly contained?: (section: SectionOf<S>) => number | null;
+  /** The slot that lies behind what stands in it. */
+  readonly ground: string;
+}
+
+/** What every piece has besides its own fields. */
+export interface PieceBase<Id extends string = string> {
+  readonly kind: Id;
+  readonly id: string;
+  readonly name: string;
+  readonly look: Look;
+}
+
+export type PieceOf<Id extends string, S extends Shape> = PieceBase<Id> & Infer<S>;
+
+/** A sort of piece: a header, a panel. One folder, and one line in the list of pieces. */
+export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, S> {
+  /** Whether it lies over the page once it is opened, instead of standing in it: parts of other pieces fold into it. */
+  readonly opens: boolean;
+  readonly create: (world: {
+    readonly id: string;
+    readonly name: string;
+    readonly freshId: IdSource;
+    readonly site: Site | null;
+  }) => PieceOf<Id, S>;
+  /** The states anything in it can come to. */
+  readonly comesTo: (piece: PieceOf<Id, S>, state: State) => boolean;
+  /** Whether it lies over the page's content in a state, so that any of its colours may be behind. */
+  readonly overContent: (piece: PieceOf<Id, S>, states: readonly State[]) => boolean;
+  /** The slots that lie behind what stands in it, innermost first. */
+  readonly grounds: readonly string[];
+  /** The slots that lie behind a slot of its own. */
+  readonly behind: (slot: string) => readonly string[];
+  /** The slot that is the piece's own element, and the one that is its backdrop. */
+  readonly rootSlot: string;
+  readonly backdropSlot?: string;
+  readonly compile: (piece: PieceOf<Id, S>, out: PieceOut) => Fragment;
+}
+
+/** A region of a piece: the parts that stand in it in order. */
+export interface Region {
+  /** Id of its section and the field that holds the parts. */
+  readonly id: string;
+  readonly name: string;
+  readonly form: RegionForm;
+  readonly piece: Piece;
+  readonly section: Section;
+  readonly parts: readonly Part[];
+  /** JSON Pointer of the list of parts. */
+  readonly path: string;
+}

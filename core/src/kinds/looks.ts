@@ -1,0 +1,38 @@
+import type { Cell } from '../model/look.ts';
+import { LEVEL_KEYS, STATES } from '../model/states.ts';
+import type { Value } from '../values/values.ts';
+import { slotsOf } from './catalogue.ts';
+import type { PropertyId } from './properties/properties.ts';
+import type { Site } from './site.ts';
+import { ownersOf } from './walk.ts';
+
+/** A cell that says a value itself. */
+export interface LookCell extends Cell {
+  readonly value: Value;
+}
+
+/** Every cell of every look that says something, in document order. */
+export function lookCells(site: Site): LookCell[] {
+  const cells: LookCell[] = [];
+  for (const owner of ownersOf(site).values()) {
+    for (const slot of Object.keys(slotsOf(owner.kind))) {
+      for (const level of LEVEL_KEYS) {
+        for (const state of STATES) {
+          for (const [band, values] of Object.entries(owner.look[slot]?.[level]?.[state] ?? {})) {
+            for (const [property, value] of Object.entries(values))
+              cells.push({
+                owner: owner.id,
+                slot,
+                property: property as PropertyId,
+                level,
+                state,
+                band,
+                value,
+              });
+          }
+        }
+      }
+    }
+  }
+  return cells;
+}

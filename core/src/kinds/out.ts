@@ -1,0 +1,144 @@
+import type { ConditionalRule, Declaration, HtmlElement, HtmlNode } from '../print/trees.ts';
+import type { Target } from '../model/target.ts';
+import type { BehaviourId } from './behaviours/behaviours.ts';
+import type { Part, Region, Section, Site } from './site.ts';
+
+/** What a thing becomes: markup, the rules that arrange it whatever its look, and what the script does for it. */
+export interface Fragment {
+  readonly nodes: readonly HtmlNode[];
+  readonly rules: readonly ConditionalRule[];
+  readonly behaviours: readonly BehaviourId[];
+}
+
+export const NOTHING: Fragment = { nodes: [], rules: [], behaviours: [] };
+
+export function fragment(
+  nodes: readonly (HtmlNode | null)[],
+  rules: readonly ConditionalRule[],
+  behaviours: readonly BehaviourId[] = [],
+): Fragment {
+  return { nodes: nodes.filter((node) => node !== null), rules, behaviours };
+}
+
+export type Rules = readonly (readonly [selector: string, declarations: readonly Declaration[]])[];
+
+/** Line drawings of our own. */
+export type DrawingName = 'bars' | 'cross' | 'lens';
+
+/** What everything that is compiled is told. */
+export interface Out {
+  readonly site: Site;
+  /** The selector of our roots. It carries an id's weight, so that the host page's rules never win. */
+  readonly root: string;
+  /** The roots before and after the script has run. */
+  readonly unready: string;
+  readonly ready: string;
+  /** The roots while the page is scrolled. */
+  readonly scrolled: string;
+  /** A class that belongs to no slot. */
+  readonly name: (word: string) => string;
+  readonly variable: (word: string) => string;
+  readonly attribute: (word: string) => string;
+  /** An element's id: like no other on the page, also where another site's output stands on it. */
+  readonly id: (word: string) => string;
+  /** A selector below the roots. */
+  readonly within: (selector: string) => string;
+  /** The class of a slot of the thing, or of something else in it. */
+  readonly class: (slot: string) => string;
+  /** The selector of a slot, with what is to follow it. */
+  readonly at: (slot: string, rest?: string) => string;
+  /** The classes of something shown only in some bands; null where it shows in all. */
+  readonly hidden: (bands: readonly string[] | undefined) => string | null;
+  readonly icon: (drawing: DrawingName) => HtmlElement;
+  /** Whether anything here can come to be scrolled. */
+  readonly scrolls: boolean;
+}
+
+export interface PartOut extends Out {
+  /** The classes of the part's own element. */
+  readonly classes: (slot: string) => string;
+  /** Attributes of the part's own element that say where it folds to. */
+  readonly folding: Readonly<Record<string, string>>;
+  /** Whether its region asked it to stand in two halves. */
+  readonly split: boolean;
+  /** Rules for the widths at which it stands in its row, and for those at which it stands in a panel. */
+  readonly inRow: (rules: Rules) => ConditionalRule[];
+  readonly inPanel: (rules: Rules) => ConditionalRule[];
+  /** A link, or the button that opens a panel; without a target a placeholder. */
+  readonly link: (
+    attributes: HtmlElement['attributes'],
+    target: Target,
+    ...content: readonly (HtmlNode | null)[]
+  ) => HtmlElement;
+  /** The attributes of a control that opens a panel; null where there is no such panel. */
+  readonly invoker: (panel: string) => HtmlElement['attributes'] | null;
+  /** One of the site's icons; null where it is gone. */
+  readonly glyph: (className: string, icon: string) => HtmlNode | null;
+  /** A drawing in place, marked as decoration. */
+  readonly drawn: (svg: string, className: string) => HtmlNode;
+  /** For an opener: the width in px below which something folds into its panel; null where nothing does. */
+  readonly neededBelow: (panel: string) => number | null;
+  /** The parts that arrive here, for a berth. */
+  readonly arriving: readonly Part[];
+}
+
+export interface SectionOut extends Out {
+  readonly regions: readonly Region[];
+  /** A part compiled; `split` asks it to stand in two halves. */
+  readonly part: (part: Part, split?: boolean) => Fragment;
+  /** The class of the element that stands for a part. */
+  readonly boxOf: (part: Part) => string;
+  /** The selector of a slot of a part. */
+  readonly atPart: (part: Part, slot: string, rest?: string) => string;
+  /** Rules for the widths at which a part stands in its place here, and for those at which it has folded away. */
+  readonly inPlace: (part: Part, rules: Rules) => ConditionalRule[];
+  readonly awayFrom: (part: Part, rules: Rules) => ConditionalRule[];
+}
+
+export interface PieceOut extends Out {
+  readonly section: (section: Section) => Fragment;
+  /** The drawings of icons that this piece draws more than once; null where there are none. */
+  readonly symbols: () => HtmlElement | null;
+  /** The piece as a root: its classes. */
+  readonly rootClass: string;
+  /** The selector of this piece's own root. */
+  readonly own: string;
+  /** The width in px below which anything of it folds away; null where nothing does. */
+  readonly foldsBelow: number | null;
+  /** Least height of a section in px in the widest band. */
+  readonly leastHeight: (section: Section) => number;
+}
+
+/** What the page's own rules for drawings cannot change. The drawing's own colours are attributes, so it is not reset as a whole. */
+export const DRAWN: readonly Declaration[] = [
+  ['display', 'block'],
+  ['flex', 'none'],
+  ['inline-size', 'auto'],
+  ['max-inline-size', 'none'],
+  ['margin', '0'],
+  ['padding', '0'],
+  ['border', '0'],
+  ['transform', 'none'],
+  ['vertical-align', 'baseline'],
+  ['overflow', 'hidden'],
+];
+
+/** An icon as large as its type. */
+export const DRAWN_AS_TYPE: readonly Declaration[] = [
+  ...DRAWN,
+  ['inline-size', '1em'],
+  ['block-size', '1em'],
+];
+
+/** A control beside others: its content in a line, its label on one. */
+export const IN_LINE: readonly Declaration[] = [
+  ['display', 'flex'],
+  ['align-items', 'center'],
+  ['white-space', 'nowrap'],
+];
+export const CLICKABLE: Declaration = ['cursor', 'pointer'];
+
+export const FORCED_COLOURS = '@media (forced-colors: active)';
+export const PRINT = '@media print';
+export const NO_SCRIPT = '@media (scripting: none)';
+export const MAY_MOVE = '@media (prefers-reduced-motion: no-preference)';

@@ -1,0 +1,51 @@
+import { rule, text } from '../../../print/trees.ts';
+import { text as textField } from '../../../model/shape/fields.ts';
+import { BUTTON_STATES, CONTROL_PROPERTIES } from '../../../model/slot.ts';
+import { target } from '../../../model/target.ts';
+import type { PartKind, PartOf } from '../../kind.ts';
+import { CLICKABLE, FORCED_COLOURS, fragment, IN_LINE } from '../../out.ts';
+
+const BUTTON_SHAPE = { label: textField({ label: 'label', needed: true }), target: target() } as const;
+
+/** A call to action: a link drawn as a button. */
+export type Button = PartOf<'button', typeof BUTTON_SHAPE>;
+
+export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
+  id: 'button',
+  label: 'Call to action',
+  hint: 'a link drawn as a button',
+  shape: BUTTON_SHAPE,
+  slots: {
+    button: {
+      label: 'Call to action',
+      levels: [],
+      states: BUTTON_STATES,
+      text: 'label',
+      typeStyle: 'action',
+      properties: CONTROL_PROPERTIES,
+      defaults: { colour: { role: 'on-accent' }, fill: { role: 'accent' } },
+    },
+  },
+  create: () => ({
+    label: 'Get in touch',
+    look: {
+      button: {
+        all: {
+          rest: { all: { paddingInline: 16, paddingBlock: 9, radius: 6 } },
+          hover: { all: { fill: { role: 'ink' } } },
+        },
+      },
+    },
+  }),
+  compile: (part, out) =>
+    fragment(
+      [out.link({ class: out.classes('button'), ...out.folding }, part.target, text(part.label))],
+      [
+        rule(out.at('button'), [...IN_LINE, CLICKABLE]),
+        // Forced colours drop fills: an edge tells it apart.
+        rule(out.at('button'), [['outline', '1px solid']], FORCED_COLOURS),
+      ],
+    ),
+  extent: (part, at) => at.label(part.label, 'button'),
+  texts: (part) => [part.label],
+};

@@ -1,0 +1,78 @@
+import { element, rule, type HtmlNode } from '../../../print/trees.ts';
+import { picture, svg, text } from '../../../model/shape/fields.ts';
+import { BOX_STATES } from '../../../model/slot.ts';
+import { target } from '../../../model/target.ts';
+import { exact, svgRatio, type Extent, type PartExtents } from '../../extent.ts';
+import type { PartKind, PartOf } from '../../kind.ts';
+import { CLICKABLE, DRAWN, fragment, NOTHING, type Fragment, type PartOut } from '../../out.ts';
+
+const IMAGE_SHAPE = {
+  image: picture({ label: 'picture', hint: 'a picture’s address or data' }),
+  svg: svg({ label: 'drawing', hint: 'SVG' }),
+  alternative: text({
+    label: 'shows',
+    hint: 'what assistive technology reads; empty where it only decorates',
+  }),
+  target: target(),
+} as const;
+
+/** A picture or drawing of its own: a partner's mark, a seal. */
+export type Image = PartOf<'image', typeof IMAGE_SHAPE>;
+
+function drawn(part: Image, out: PartOut): HtmlNode | null {
+  if (part.svg !== null) return out.drawn(part.svg, out.class('image'));
+  return part.image === null
+    ? null
+    : element('img', { class: out.class('image'), src: part.image, alt: part.alternative, loading: 'lazy' });
+}
+
+/** A picture or drawing in a box that is a link where it leads somewhere; nothing while it has neither. */
+function compile(part: Image, out: PartOut): Fragment {
+  const picture = drawn(part, out);
+  if (!picture) return NOTHING;
+  const isLink = part.target.kind !== 'none';
+  const box = { class: out.classes('image-box'), ...out.folding };
+  const name = part.svg !== null && part.alternative !== '' ? part.alternative : null;
+  const node = isLink
+    ? out.link({ ...box, 'aria-label': name }, part.target, picture)
+    : element('span', name === null ? box : { ...box, role: 'img', 'aria-label': name }, picture);
+  return fragment(
+    [node],
+    [
+      rule(out.at('image-box'), [['display', 'block'], ...(isLink ? [CLICKABLE] : [])]),
+      rule(out.at('image'), DRAWN),
+    ],
+  );
+}
+
+function extent(part: Image, at: PartExtents): Extent {
+  if (part.svg === null && part.image === null) return exact(0);
+  const ratio = part.svg === null ? null : svgRatio(part.svg);
+  const own = at.slot('image');
+  return {
+    width: own.pixels('drawnHeight') * (ratio ?? 1) + own.around(),
+    certain: ratio !== null,
+    unmeasured: ratio === null ? ['image'] : [],
+  };
+}
+
+export const IMAGE: PartKind<'image', typeof IMAGE_SHAPE> = {
+  id: 'image',
+  label: 'Image',
+  hint: 'a picture or drawing of its own: a partner’s mark, a seal',
+  shape: IMAGE_SHAPE,
+  slots: {
+    image: {
+      label: 'Image',
+      levels: [],
+      states: BOX_STATES,
+      text: 'none',
+      properties: ['drawnHeight', 'radius', 'shadow', 'marginInline', 'marginBlock', 'opacity'],
+      defaults: { drawnHeight: 40 },
+    },
+  },
+  box: () => 'image-box',
+  compile,
+  extent,
+  texts: () => [],
+};

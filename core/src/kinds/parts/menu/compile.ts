@@ -1,0 +1,299 @@
+import type { MenuItem } from '../../../model/menu-item.ts';
+import { levelCount } from '../../../model/states.ts';
+import {
+  element,
+  rule,
+  type ConditionalRule,
+  type Declaration,
+  type HtmlElement,
+} from '../../../print/trees.ts';
+import type { BehaviourId } from '../../behaviours/behaviours.ts';
+import { shownItems, shownLinks } from '../../content.ts';
+import { LEAST_TARGET, TOUCH_TARGET } from '../../extent.ts';
+import {
+  CLICKABLE,
+  DRAWN_AS_TYPE,
+  FORCED_COLOURS,
+  fragment,
+  IN_LINE,
+  NO_SCRIPT,
+  PRINT,
+  type Fragment,
+  type PartOut,
+} from '../../out.ts';
+import { accessibleName, hasOwnTarget, ICON_SPACE, itemAttributes, itemContent } from './item.ts';
+import type { MenuPart } from './shape.ts';
+import { wearsMenuSlot, type MenuSlot } from './slots.ts';
+
+/** Whether a link has a submenu in this placement. */
+const opens = (part: MenuPart, item: MenuItem, level: number) =>
+  item.children.length > 0 && level < levelCount(part.levels);
+
+/** A link, call to action, heading or line, without what is nested in it. */
+function itemControl(item: MenuItem, out: PartOut): HtmlElement {
+  const content = itemContent(item, out);
+  switch (item.role) {
+    case 'divider':
+      return element('hr', { class: out.class('divider') });
+    case 'heading': {
+      const { class: className, title } = itemAttributes(item, out.class('heading'));
+      return element('span', { class: className ?? null, title: title ?? null }, ...content);
+    }
+    default:
+      return out.link(itemAttributes(item, out.class(item.role ?? 'link')), item.target, ...content);
+  }
+}
+
+/** A parent with its own page is a link and a button; without one, a button alone. */
+function disclosure(item: MenuItem, controls: string, out: PartOut): HtmlElement[] {
+  const markerClass = out.class('marker');
+  const button = { type: 'button', 'aria-expanded': 'false', 'aria-controls': controls };
+  if (hasOwnTarget(item))
+    return [
+      itemControl(item, out),
+      element('button', { class: markerClass, ...button, 'aria-label': accessibleName(item) ?? item.label }),
+    ];
+  const slot = item.role === 'action' ? 'action' : 'link';
+  const { target: _target, rel: _rel, ...attributes } = itemAttributes(item, out.class(slot));
+  return [
+    element(
+      'button',
+      { ...attributes, ...button },
+      ...itemContent(item, out),
+      element('span', { class: markerClass }),
+    ),
+  ];
+}
+
+function itemElement(
+  part: MenuPart,
+  item: MenuItem,
+  level: number,
+  index: number,
+  out: PartOut,
+): HtmlElement {
+  const attributes = { class: out.hidden(item.bands) };
+  if (!opens(part, item, level) || item.role === 'divider')
+    return element('li', attributes, itemControl(item, out));
+  const children = item.children.map((child, place) => itemElement(part, child, level + 1, place, out));
+  // Deeper levels stand open below their parent.
+  if (level > 1) return element('li', attributes, itemControl(item, out), element('ul', {}, ...children));
+  const id = out.id(`${out.class('submenu')}-${index + 1}`);
+  return element(
+    'li',
+    attributes,
+    ...disclosure(item, id, out),
+    element('ul', { class: out.class('submenu'), id }, ...children),
+  );
+}
+
+/** A menu as a named navigation with nested lists: one, or two halves where it is split around the logo. */
+function markup(part: MenuPart, out: PartOut): HtmlElement {
+  const items = shownItems(out.site, part).map((item, index) => itemElement(part, item, 1, index, out));
+  const half = Math.ceil(items.length / 2);
+  const lists = out.split ? [items.slice(0, half), items.slice(half)] : [items];
+  const hover = part.opensOn === 'hover' && wearsMenuSlot(part, 'submenu', out.site);
+  return element(
+    'nav',
+    {
+      class: out.classes('nav'),
+      ...out.folding,
+      'aria-label': part.name,
+      [out.attribute('hover')]: hover && '',
+    },
+    ...lists.map((list) => element('ul', { class: out.class('list') }, ...list)),
+  );
+}
+
+function hasThirdLevel(part: MenuPart, out: PartOut): boolean {
+  const second = shownItems(out.site, part).flatMap((item) => item.children);
+  return levelCount(part.levels) > 2 && second.some((item) => item.children.length > 0);
+}
+
+/** Room between an icon or picture and the label. */
+const SPACED: Declaration = ['margin-inline-end', `${ICON_SPACE}px`];
+
+/** Rules for what only some links have. */
+function extraRules(part: MenuPart, out: PartOut): ConditionalRule[] {
+  const worn = (slot: MenuSlot, rules: readonly ConditionalRule[]) =>
+    wearsMenuSlot(part, slot, out.site) ? rules : [];
+  const hidesLabel = shownLinks(out.site, part).some((item) => item.labelHidden);
+  return [
+    ...worn('action', [
+      rule(out.at('action'), [...IN_LINE, CLICKABLE]),
+      rule(out.at('action'), [['outline', '1px solid']], FORCED_COLOURS),
+    ]),
+    ...worn('heading', [rule(out.at('heading'), IN_LINE)]),
+    ...worn('glyph', [rule(out.at('glyph'), [...DRAWN_AS_TYPE, SPACED])]),
+    ...worn('picture', [
+      rule(out.at('picture'), [['display', 'block'], ['block-size', 'auto'], SPACED, ['flex', 'none']]),
+    ]),
+    ...(hidesLabel ? [rule(out.within(`.${out.name('alone')}`), [['margin-inline-end', '0']])] : []),
+    ...worn('description', [rule(out.at('description'), [['display', 'block']])]),
+    ...worn('divider', [
+      rule(out.at('divider'), [
+        ['display', 'block'],
+        ['inline-size', '100%'],
+      ]),
+      ...out.inRow([
+        [
+          out.at('list', `>li>.${out.class('divider')}`),
+          [
+            ['inline-size', '1px'],
+            ['align-self', 'stretch'],
+          ],
+        ],
+      ]),
+    ]),
+  ];
+}
+
+/** What arranges the links of a menu in a panel. */
+function panelRules(out: PartOut): ConditionalRule[] {
+  return out.inPanel([
+    [
+      `${out.at('nav')}, ${out.at('list')}`,
+      [
+        ['display', 'block'],
+        ['flex', '1'],
+      ],
+    ],
+    [
+      out.at('list', ' li'),
+      [
+        ['flex-wrap', 'wrap'],
+        ['min-block-size', `${TOUCH_TARGET}px`],
+      ],
+    ],
+    [
+      out.at('link'),
+      [
+        ['flex', '1'],
+        ['align-self', 'stretch'],
+        ['white-space', 'normal'],
+      ],
+    ],
+  ]);
+}
+
+/** The sign is drawn with two borders: nothing to load, nothing to repeat in the markup. */
+function markerRules(out: PartOut): ConditionalRule[] {
+  const open = `${out.at('marker')}[aria-expanded=true]::before`;
+  const openInside = out.within(`[aria-expanded=true]>.${out.class('marker')}::before`);
+  return [
+    rule(out.at('marker'), [
+      ['display', 'grid'],
+      ['place-items', 'center'],
+      ['min-inline-size', `${LEAST_TARGET}px`],
+      ['min-block-size', `${LEAST_TARGET}px`],
+      CLICKABLE,
+    ]),
+    rule(out.at('marker', '::before'), [
+      ['content', '""'],
+      ['inline-size', '.5em'],
+      ['block-size', '.5em'],
+      ['border', 'solid currentColor'],
+      ['border-width', '0 .15em .15em 0'],
+      ['rotate', '45deg'],
+      ['translate', '0 -.15em'],
+    ]),
+    rule(`${open}, ${openInside}`, [
+      ['rotate', '225deg'],
+      ['translate', '0 .1em'],
+    ]),
+    rule(out.at('marker'), [['display', 'none']], PRINT),
+  ];
+}
+
+function thirdLevelRules(out: PartOut): ConditionalRule[] {
+  const box = out.at('submenu');
+  return [
+    rule(`${box} li`, [['flex-wrap', 'wrap']]),
+    rule(`${box} ul`, [
+      ['display', 'block'],
+      ['flex-basis', '100%'],
+      ['padding-inline-start', '12px'],
+    ]),
+  ];
+}
+
+function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
+  const box = out.class('submenu');
+  const marker = out.class('marker');
+  const opened = `[aria-expanded=true]~.${box}`;
+  return [
+    ...markerRules(out),
+    ...(hasThirdLevel(part, out) ? thirdLevelRules(out) : []),
+    ...out.inRow([
+      [
+        out.at('submenu'),
+        [
+          ['position', 'absolute'],
+          ['inset-block-start', '100%'],
+          ['inset-inline-start', '0'],
+          ['z-index', '1'],
+          ['display', 'none'],
+          ['flex-direction', 'column'],
+          ['inline-size', 'max-content'],
+        ],
+      ],
+      [`${out.at('submenu')} .${out.class('link')}`, [['flex', '1']]],
+      [out.within(opened), [['display', 'flex']]],
+      // Until the script runs, and without it, pointing and tabbing open submenus.
+      [`${out.unready} li:hover>.${box}, ${out.unready} li:focus-within>.${box}`, [['display', 'flex']]],
+      [out.at('submenu', `[${out.attribute('end')}]`), [['inset-inline', 'auto 0']]],
+    ]),
+    ...out.inPanel([
+      [
+        out.within(`button.${marker}`),
+        [
+          ['min-inline-size', `${TOUCH_TARGET}px`],
+          ['min-block-size', `${TOUCH_TARGET}px`],
+        ],
+      ],
+      [out.at('link', ` .${marker}`), [['margin-inline-start', 'auto']]],
+      [
+        out.at('submenu'),
+        [
+          ['display', 'flex'],
+          ['flex-direction', 'column'],
+          ['flex-basis', '100%'],
+        ],
+      ],
+      [`${out.ready} .${box}`, [['display', 'none']]],
+      [`${out.ready} ${opened}`, [['display', 'flex']]],
+    ]),
+    rule(`${out.unready} button.${marker}`, [['visibility', 'hidden']], NO_SCRIPT),
+  ];
+}
+
+/** What arranges a menu, whatever its look. */
+function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
+  return [
+    rule(out.at('nav'), [
+      ['display', 'flex'],
+      ['align-self', 'stretch'],
+    ]),
+    rule(out.at('list'), [
+      ['display', 'flex'],
+      ['flex-wrap', 'wrap'],
+    ]),
+    rule(out.at('list', ' li'), [
+      ['display', 'flex'],
+      ['position', 'relative'],
+      ['align-items', 'center'],
+    ]),
+    rule(out.at('link'), [...IN_LINE, CLICKABLE]),
+    ...extraRules(part, out),
+    ...panelRules(out),
+    ...(wearsMenuSlot(part, 'submenu', out.site) ? submenuRules(part, out) : []),
+  ];
+}
+
+function behaviours(part: MenuPart, out: PartOut): BehaviourId[] {
+  return wearsMenuSlot(part, 'submenu', out.site) ? ['current', 'disclosure'] : ['current'];
+}
+
+export function compileMenu(part: MenuPart, out: PartOut): Fragment {
+  return fragment([markup(part, out)], rules(part, out), behaviours(part, out));
+}

@@ -1,0 +1,63 @@
+import type { MenuItem } from '../../../model/menu-item.ts';
+import { element, text, type HtmlElement, type HtmlNode } from '../../../print/trees.ts';
+import type { PartOut } from '../../out.ts';
+
+/** Space between a link's icon or picture and its label, in px. */
+export const ICON_SPACE = 8;
+
+/** Whether a parent has somewhere to lead besides opening what is nested in it. */
+export const hasOwnTarget = (item: MenuItem) => item.target.kind !== 'none' && item.role !== 'heading';
+
+const isBare = (item: MenuItem) =>
+  item.icon === undefined && item.image === undefined && item.description === undefined && !item.labelHidden;
+
+/** Label and description. Two lines need an element around them; a bare label needs none. */
+function words(item: MenuItem, out: PartOut): HtmlNode | null {
+  if (item.labelHidden) return null;
+  if (item.description === undefined) return text(item.label);
+  return element(
+    'span',
+    {},
+    text(item.label),
+    element('span', { class: out.class('description') }, text(item.description)),
+  );
+}
+
+/** What a link shows: icon, picture, label and description. */
+export function itemContent(item: MenuItem, out: PartOut): (HtmlNode | null)[] {
+  if (isBare(item)) return [text(item.label)];
+  // Nothing stands behind the last one where the label is hidden.
+  const alone = item.labelHidden ? ` ${out.name('alone')}` : '';
+  const icon =
+    item.icon === undefined
+      ? null
+      : out.glyph(out.class('glyph') + (item.image === undefined ? alone : ''), item.icon);
+  const image =
+    item.image === undefined
+      ? null
+      : element('img', {
+          class: out.class('picture') + alone,
+          src: item.image,
+          alt: item.imageText ?? '',
+          loading: 'lazy',
+        });
+  return [icon, image, words(item, out)];
+}
+
+/** The name of a link where it is not its label. */
+export const accessibleName = (item: MenuItem): string | null =>
+  item.name ?? (item.labelHidden ? item.label : null);
+
+/** The attributes a link takes from its item; most have none but the class. */
+export function itemAttributes(item: MenuItem, className: string): HtmlElement['attributes'] {
+  const attributes: Record<string, string | true | null | false> = {
+    class: item.className === undefined ? className : `${className} ${item.className}`,
+  };
+  if (item.newTab) attributes['target'] = '_blank';
+  const rel = item.newTab ? `noopener ${item.rel ?? ''}`.trim() : item.rel;
+  if (rel !== undefined) attributes['rel'] = [...new Set(rel.split(' '))].join(' ');
+  if (item.title !== undefined) attributes['title'] = item.title;
+  const name = accessibleName(item);
+  if (name !== null) attributes['aria-label'] = name;
+  return attributes;
+}

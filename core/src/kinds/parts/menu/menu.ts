@@ -1,0 +1,37 @@
+import { shownLinks } from '../../content.ts';
+import type { Behind, PartKind } from '../../kind.ts';
+import { compileMenu } from './compile.ts';
+import { menuExtent } from './extent.ts';
+import { MENU_SHAPE, type MenuPart } from './shape.ts';
+import { MENU_SLOTS, wearsMenuSlot } from './slots.ts';
+
+/** An unfolded submenu lies over the page, not over what the menu stands on. */
+function behind(_part: MenuPart, slot: string, level: number | null): Behind {
+  if (slot === 'submenu') return { boxes: [], overPage: true };
+  if (level !== null && level > 1) return { boxes: [{ slot: 'submenu', level: 2 }], overPage: true };
+  return { boxes: slot === 'list' ? [] : [{ slot: 'list', level: null }], overPage: false };
+}
+
+export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
+  id: 'menu',
+  label: 'Menu',
+  hint: 'a placement of one of the site’s menus',
+  shape: MENU_SHAPE,
+  slots: MENU_SLOTS,
+  create: ({ site }) => ({
+    menu: site.menus[0]?.id ?? '',
+    levels: 1,
+    name: site.menus[0]?.name ?? 'Menu',
+    look: { link: { all: { rest: { all: { paddingInline: 10, paddingBlock: 8 } } } } },
+  }),
+  refused: ({ site }) => (site.menus.length === 0 ? 'the site has no menu yet' : null),
+  name: (part) => `Menu ${part.name}`,
+  worn: wearsMenuSlot,
+  box: () => 'nav',
+  behind,
+  compile: compileMenu,
+  extent: menuExtent,
+  texts: (part, site) => shownLinks(site, part).flatMap((item) => [item.label, item.description ?? '']),
+  drawn: (part, site) =>
+    shownLinks(site, part).flatMap((item) => (item.icon === undefined ? [] : [item.icon])),
+};

@@ -1,0 +1,135 @@
+import type { MenuItem } from '../../../model/menu-item.ts';
+import type { SiteContent } from '../../../model/site-content.ts';
+import {
+  BOX_PROPERTIES,
+  BOX_STATES,
+  BUTTON_STATES,
+  CONTROL_PROPERTIES,
+  ICON_PROPERTIES,
+  LINK_STATES,
+  MARGIN_PROPERTIES,
+  MARK_PROPERTIES,
+  MOTION_PROPERTIES,
+  TEXT_PROPERTIES,
+} from '../../../model/slot.ts';
+import { levelCount } from '../../../model/states.ts';
+import { shownItems, shownLinks } from '../../content.ts';
+import type { MenuPart } from './shape.ts';
+
+export const MENU_SLOTS = {
+  list: {
+    label: 'Row of links',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: ['gap', ...BOX_PROPERTIES, 'separator', ...MARGIN_PROPERTIES],
+    defaults: {},
+  },
+  link: {
+    label: 'Link',
+    opens: true,
+    levels: [1, 2, 3],
+    states: LINK_STATES,
+    text: 'label',
+    typeStyle: 'menu',
+    properties: [...CONTROL_PROPERTIES, ...MARK_PROPERTIES],
+    defaults: { colour: { role: 'ink' } },
+  },
+  marker: {
+    label: 'Marker',
+    sign: true,
+    levels: [1],
+    states: LINK_STATES,
+    text: 'icon',
+    properties: [...ICON_PROPERTIES, 'opacity'],
+    defaults: { colour: { role: 'ink' }, size: 10 },
+  },
+  description: {
+    label: 'Description',
+    levels: [1, 2, 3],
+    states: LINK_STATES,
+    text: 'label',
+    inside: 'link',
+    properties: [...TEXT_PROPERTIES, 'opacity'],
+    defaults: { size: 13, weight: 400 },
+  },
+  glyph: {
+    label: 'Icon',
+    levels: [1, 2, 3],
+    states: LINK_STATES,
+    text: 'icon',
+    inside: 'link',
+    properties: [...ICON_PROPERTIES, 'opacity'],
+    defaults: { size: 20 },
+  },
+  picture: {
+    label: 'Picture',
+    levels: [1, 2, 3],
+    states: LINK_STATES,
+    text: 'none',
+    inside: 'link',
+    properties: ['width', 'radius', 'shadow', 'opacity'],
+    defaults: { width: 40 },
+  },
+  action: {
+    label: 'Call to action',
+    levels: [],
+    states: BUTTON_STATES,
+    text: 'label',
+    typeStyle: 'action',
+    properties: CONTROL_PROPERTIES,
+    defaults: {
+      colour: { role: 'on-accent' },
+      fill: { role: 'accent' },
+      gap: 8,
+      paddingInline: 14,
+      paddingBlock: 8,
+      radius: 4,
+    },
+  },
+  heading: {
+    label: 'Heading',
+    levels: [],
+    states: BOX_STATES,
+    text: 'label',
+    typeStyle: 'menu',
+    properties: [...TEXT_PROPERTIES, ...BOX_PROPERTIES, 'gap'],
+    defaults: { colour: { role: 'ink' }, gap: 8, paddingInline: 12, paddingBlock: 8 },
+  },
+  divider: {
+    label: 'Divider',
+    levels: [],
+    states: BOX_STATES,
+    text: 'none',
+    properties: ['fill', 'height', 'marginBlock', 'opacity'],
+    defaults: { fill: { role: 'line' }, height: 1 },
+  },
+  submenu: {
+    label: 'Submenu box',
+    levels: [2],
+    states: BOX_STATES,
+    text: 'none',
+    properties: [...BOX_PROPERTIES, 'gap', ...MARGIN_PROPERTIES, 'minWidth', ...MOTION_PROPERTIES],
+    defaults: { fill: { role: 'paper' }, minWidth: 220 },
+  },
+} as const;
+
+export type MenuSlot = keyof typeof MENU_SLOTS;
+
+/** What a link must have for a slot to be there at all; slots without a test always are. */
+const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
+  description: (item) => item.description !== undefined,
+  glyph: (item) => item.icon !== undefined,
+  picture: (item) => item.image !== undefined,
+  action: (item) => item.role === 'action',
+  heading: (item) => item.role === 'heading',
+  divider: (item) => item.role === 'divider',
+};
+
+/** Whether one of a placement's links has a slot. */
+export function wearsMenuSlot(part: MenuPart, slot: string, site: SiteContent): boolean {
+  if (slot === 'submenu' || slot === 'marker')
+    return levelCount(part.levels) > 1 && shownItems(site, part).some((item) => item.children.length > 0);
+  const test = WORN[slot as MenuSlot];
+  return test === undefined || shownLinks(site, part).some(test);
+}

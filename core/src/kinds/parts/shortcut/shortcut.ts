@@ -1,0 +1,86 @@
+import { rule, text } from '../../../print/trees.ts';
+import { flag, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
+import { BUTTON_STATES, CONTROL_PROPERTIES, ICON_PROPERTIES } from '../../../model/slot.ts';
+import { target } from '../../../model/target.ts';
+import { exact, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
+import type { PartKind, PartOf } from '../../kind.ts';
+import { CLICKABLE, DRAWN_AS_TYPE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
+
+const SHORTCUT_SHAPE = {
+  label: textField({ label: 'label', needed: true }),
+  labelShown: flag({
+    label: 'with label',
+    hint: 'whether the label stands beside the icon; hidden, it is still read out',
+    when: (part) => part['icon'] !== null,
+  }),
+  icon: referenceOrNone('icon', { label: 'icon' }),
+  target: target(),
+} as const;
+
+/** A link that is mostly an icon: account, basket, saved things. */
+export type Shortcut = PartOf<'shortcut', typeof SHORTCUT_SHAPE>;
+
+const showsLabel = (part: Shortcut) => part.labelShown || part.icon === null;
+
+/** Its label is its name where it is not shown. */
+function compile(part: Shortcut, out: PartOut): Fragment {
+  const drawn = part.icon === null ? null : out.glyph(out.class('symbol'), part.icon);
+  // What leads nowhere yet is a picture with a name, not a link.
+  const role = part.target.kind === 'none' && !showsLabel(part) ? 'img' : null;
+  const attributes = {
+    class: out.classes('shortcut'),
+    ...out.folding,
+    role,
+    'aria-label': showsLabel(part) ? null : part.label,
+  };
+  return fragment(
+    [out.link(attributes, part.target, drawn, showsLabel(part) ? text(part.label) : null)],
+    [
+      rule(out.at('shortcut'), [...IN_LINE, CLICKABLE]),
+      ...(part.icon === null ? [] : [rule(out.at('symbol'), DRAWN_AS_TYPE)]),
+    ],
+  );
+}
+
+function extent(part: Shortcut, at: PartExtents): Extent {
+  const own = at.slot('shortcut');
+  const label = showsLabel(part)
+    ? at.label(part.label, 'shortcut')
+    : exact(2 * own.pixels('paddingInline') + own.around());
+  if (part.icon === null) return label;
+  return sumExtents([exact(at.slot('symbol').size), label], part.labelShown ? own.pixels('gap') : 0);
+}
+
+export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
+  id: 'shortcut',
+  label: 'Icon link',
+  hint: 'a link that is mostly an icon: account, basket, saved things',
+  shape: SHORTCUT_SHAPE,
+  slots: {
+    shortcut: {
+      label: 'Icon link',
+      levels: [],
+      states: BUTTON_STATES,
+      text: 'label',
+      typeStyle: 'menu',
+      properties: CONTROL_PROPERTIES,
+      defaults: { colour: { role: 'ink' }, gap: 6, paddingInline: 6, paddingBlock: 6 },
+    },
+    symbol: {
+      label: 'Icon link’s icon',
+      levels: [],
+      states: BUTTON_STATES,
+      text: 'icon',
+      inside: 'shortcut',
+      properties: [...ICON_PROPERTIES, 'opacity'],
+      defaults: { size: 22 },
+    },
+  },
+  create: () => ({ label: 'Account' }),
+  icons: { icon: 'user' },
+  worn: (part, slot) => slot !== 'symbol' || part.icon !== null,
+  compile,
+  extent,
+  texts: (part) => [part.label],
+  drawn: (part) => (part.icon === null ? [] : [part.icon]),
+};

@@ -1,0 +1,119 @@
+import { element, rule, text as textNode, type ConditionalRule } from '../../../print/trees.ts';
+import { MOST_ENTRIES } from '../../../model/limits.ts';
+import type { Infer } from '../../../model/shape/field.ts';
+import { id, list, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
+import { BOX_STATES, BUTTON_STATES, OUTLINE_PROPERTIES, TEXT_PROPERTIES } from '../../../model/slot.ts';
+import { NO_TARGET, target } from '../../../model/target.ts';
+import { exact, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
+import type { PartKind, PartOf } from '../../kind.ts';
+import { CLICKABLE, DRAWN, fragment, type Fragment, type PartOut } from '../../out.ts';
+
+const ENTRY_SHAPE = {
+  id: id(),
+  text: textField({ label: 'text', needed: true, initial: 'Text' }),
+  target: target(),
+  icon: referenceOrNone('icon', { label: 'icon' }),
+} as const;
+
+/** A short text with what it leads to: a phone number, a mail address, opening times. */
+export type TextEntry = Infer<typeof ENTRY_SHAPE>;
+
+const TEXT_SHAPE = {
+  entries: list(ENTRY_SHAPE, { label: 'texts', one: 'text', max: MOST_ENTRIES }),
+} as const;
+
+export type Text = PartOf<'text', typeof TEXT_SHAPE>;
+
+const leads = (part: Text) => part.entries.some((entry) => entry.target.kind !== 'none');
+
+function rules(part: Text, out: PartOut): ConditionalRule[] {
+  return [
+    rule(out.at('text'), [
+      ['display', 'flex'],
+      ['flex-wrap', 'wrap'],
+      ['align-items', 'center'],
+    ]),
+    rule(out.at('text', '>*'), [
+      ['display', 'flex'],
+      ['align-items', 'center'],
+    ]),
+    ...(leads(part) ? [rule(out.at('contact'), [CLICKABLE])] : []),
+    ...(part.entries.some((entry) => entry.icon !== null)
+      ? [
+          rule(out.at('text-icon'), [
+            ...DRAWN,
+            ['inline-size', `${ICON.size}em`],
+            ['block-size', `${ICON.size}em`],
+            ['margin-inline-end', `${ICON.space}em`],
+          ]),
+        ]
+      : []),
+  ];
+}
+
+/** An icon before a text, in shares of the type's size. */
+const ICON = { size: 1.2, space: 0.4 } as const;
+
+/** Short texts beside each other; those with a target are links. */
+function compile(part: Text, out: PartOut): Fragment {
+  const entries = part.entries.map((entry) => {
+    const content = [
+      entry.icon === null ? null : out.glyph(out.class('text-icon'), entry.icon),
+      textNode(entry.text),
+    ];
+    return entry.target.kind === 'none'
+      ? element('span', {}, ...content)
+      : out.link({ class: out.class('contact') }, entry.target, ...content);
+  });
+  const box = element('div', { class: out.classes('text'), ...out.folding }, ...entries);
+  return fragment([box], rules(part, out));
+}
+
+function extent(part: Text, at: PartExtents): Extent {
+  const entries = part.entries.map((entry): Extent => {
+    const slot = entry.target.kind === 'none' ? 'text' : 'contact';
+    const icon = entry.icon === null ? 0 : at.slot(slot).size * (ICON.size + ICON.space);
+    return sumExtents([at.words(entry.text, slot)], 0, icon);
+  });
+  const own = at.slot('text');
+  return sumExtents(
+    [sumExtents(entries, own.pixels('gap')), exact(2 * own.pixels('paddingInline') + own.around())],
+    0,
+  );
+}
+
+export const TEXT: PartKind<'text', typeof TEXT_SHAPE> = {
+  id: 'text',
+  label: 'Text',
+  hint: 'short texts with what they lead to: a phone number, opening times',
+  shape: TEXT_SHAPE,
+  slots: {
+    text: {
+      label: 'Text',
+      levels: [],
+      states: BOX_STATES,
+      text: 'label',
+      typeStyle: 'menu',
+      properties: [...TEXT_PROPERTIES, 'gap', 'paddingInline', 'paddingBlock', 'marginInline', 'marginBlock'],
+      defaults: { colour: { role: 'ink' }, size: 14, gap: 16 },
+    },
+    contact: {
+      label: 'Text that leads somewhere',
+      levels: [],
+      states: BUTTON_STATES,
+      text: 'label',
+      inherits: 'text',
+      properties: [...TEXT_PROPERTIES, ...OUTLINE_PROPERTIES, 'opacity'],
+      defaults: {},
+    },
+  },
+  create: ({ freshId }) => ({
+    entries: [{ id: freshId('entry'), text: 'Open every day, 9 to 17', target: NO_TARGET, icon: null }],
+  }),
+  name: (part) => `Text “${part.entries[0]?.text ?? ''}”`,
+  worn: (part, slot) => slot !== 'contact' || leads(part),
+  compile,
+  extent,
+  texts: (part) => part.entries.map((entry) => entry.text),
+  drawn: (part) => part.entries.flatMap((entry) => (entry.icon === null ? [] : [entry.icon])),
+};

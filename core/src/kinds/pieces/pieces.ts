@@ -1,0 +1,5 @@
+import { HEADER } from './header/header.ts';
+import { PANEL } from './panel/panel.ts';
+
+/** All sorts of pieces, in the order they are offered. */
+export const PIECES = [HEADER, PANEL] as const;

@@ -1,0 +1,61 @@
+import type { Property } from '../../values/property.ts';
+
+/** What is drawn behind the content. */
+export const FILL_PROPERTIES = {
+  fill: {
+    kind: 'colour',
+    label: 'fill',
+    group: 'fill',
+    css: ['background-color'],
+    initial: { literal: 'transparent' },
+    common: true,
+    hint: 'colour behind the content, to the edge of the padding',
+  },
+  paint: {
+    kind: 'paint',
+    label: 'gradient, picture',
+    group: 'fill',
+    css: ['background-image'],
+    initial: { paint: null },
+    hint: 'over the fill: 90deg, reed, sun, or a picture’s address as url(/reeds.jpg)',
+  },
+  paintSize: {
+    kind: 'choice',
+    label: 'picture size',
+    group: 'fill',
+    css: ['background-size'],
+    initial: 'as it is',
+    choices: { 'as it is': 'auto', 'fill the box': 'cover', 'show all': 'contain', stretch: '100% 100%' },
+    hint: 'how large the picture is drawn',
+  },
+  paintPlace: {
+    kind: 'choice',
+    label: 'picture place',
+    group: 'fill',
+    css: ['background-position'],
+    initial: 'top left',
+    choices: {
+      'top left': '0% 0%',
+      top: '50% 0%',
+      'top right': '100% 0%',
+      left: '0% 50%',
+      middle: '50% 50%',
+      right: '100% 50%',
+      'bottom left': '0% 100%',
+      bottom: '50% 100%',
+      'bottom right': '100% 100%',
+    },
+    hint: 'which place of the picture stays in sight',
+  },
+  blur: {
+    kind: 'length',
+    label: 'blur behind',
+    group: 'fill',
+    css: ['backdrop-filter'],
+    initial: 0,
+    min: 0,
+    max: 60,
+    step: 1,
+    hint: 'blurs what shows through a translucent fill',
+  },
+} as const satisfies Record<string, Property>;

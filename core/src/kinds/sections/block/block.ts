@@ -1,0 +1,102 @@
+import { element, rule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
+import { choice, parts } from '../../../model/shape/fields.ts';
+import { BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
+import type { SectionKind, SectionOf } from '../../kind.ts';
+import { fragment, type Fragment, type SectionOut } from '../../out.ts';
+import type { Part } from '../../site.ts';
+
+const BLOCK_SHAPE = {
+  flow: choice(
+    { stack: 'beneath one another', row: 'side by side' },
+    { label: 'parts stand', hint: 'how the parts of the block stand' },
+  ),
+  align: choice(
+    { wide: 'over the whole width', start: 'at the start', centre: 'in the centre', end: 'at the end' },
+    { label: 'aligned', hint: 'where the parts stand in the block' },
+  ),
+  parts: parts<Part>('stack', 'parts'),
+} as const;
+
+/** A block of a panel; it holds parts in order. */
+export type Block = SectionOf<typeof BLOCK_SHAPE>;
+
+const ALONG: Readonly<Record<Block['align'], string>> = {
+  wide: 'space-between',
+  start: 'flex-start',
+  centre: 'center',
+  end: 'flex-end',
+};
+const ACROSS: Readonly<Record<Block['align'], string>> = {
+  wide: 'stretch',
+  start: 'flex-start',
+  centre: 'center',
+  end: 'flex-end',
+};
+
+function arrange({ flow, align }: Block): Declaration[] {
+  if (flow === 'row')
+    return [
+      ['display', 'flex'],
+      ['flex-wrap', 'wrap'],
+      ['align-items', 'center'],
+      ['justify-content', ALONG[align]],
+    ];
+  return [
+    ['display', 'flex'],
+    ['flex-direction', 'column'],
+    ['align-items', ACROSS[align]],
+  ];
+}
+
+/** What stands over the whole width has its label in the middle of it, as buttons have. */
+function wideRules(block: Block, out: SectionOut): ConditionalRule[] {
+  const buttons = block.parts.filter((part) => part.kind === 'button');
+  if (block.align !== 'wide' || block.flow !== 'stack') return [];
+  return buttons.map((part) => rule(out.atPart(part, 'button'), [['justify-content', 'center']]));
+}
+
+function compile(block: Block, out: SectionOut): Fragment {
+  const compiled = block.parts.map((part) => out.part(part));
+  const nodes = compiled.flatMap((entry) => entry.nodes);
+  const hidden = out.hidden(block.bands);
+  const node =
+    nodes.length === 0
+      ? null
+      : element(
+          'div',
+          { class: hidden === null ? out.class('block') : `${out.class('block')} ${hidden}` },
+          ...nodes,
+        );
+  return fragment(
+    [node],
+    [
+      ...compiled.flatMap((entry) => entry.rules),
+      ...(node ? [rule(out.at('block'), arrange(block))] : []),
+      ...wideRules(block, out),
+    ],
+    compiled.flatMap((entry) => entry.behaviours),
+  );
+}
+
+export const BLOCK: SectionKind<'block', typeof BLOCK_SHAPE> = {
+  id: 'block',
+  label: 'Block',
+  hint: 'a box of a panel, with parts beneath one another or side by side',
+  shape: BLOCK_SHAPE,
+  slots: {
+    block: {
+      label: 'Block',
+      levels: [],
+      states: REST_ONLY,
+      text: 'none',
+      properties: [...BOX_PROPERTIES, 'gap', 'marginInline', 'marginBlock'],
+      defaults: { gap: 8 },
+    },
+  },
+  ground: 'block',
+  compile,
+};
+
+export function createBlock(id: string, name: string, parts: readonly Part[] = []): Block {
+  return { id, name, flow: 'stack', align: 'wide', parts, look: {} };
+}

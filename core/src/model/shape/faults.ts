@@ -1,0 +1,137 @@
+import { isRecord } from '../../base/json.ts';
+import type { Fault } from '../fault.ts';
+import type { Field, FieldSpec, Shape } from './field.ts';
+import { valueFault } from './test-value.ts';
+
+export type ThingsSpec = Extract<FieldSpec, { kind: 'things' }>;
+
+/** What shapes cannot know of themselves: which kinds there are. */
+export interface KindBook {
+  /** The shape of one thing of a list, told from its kind; null where there is no such kind. */
+  readonly shapeOf: (spec: ThingsSpec, value: Readonly<Record<string, unknown>>) => Shape | null;
+  /** The shapes that may stand in a list, by kind. */
+  readonly variants: (spec: ThingsSpec) => Readonly<Record<string, Shape>>;
+  /** What is wrong with a look of an owner of one kind. */
+  readonly lookFaults: (owner: string, look: unknown) => readonly Fault[];
+}
+
+const THING_WORDS = { items: 'links', parts: 'parts', sections: 'sections', pieces: 'pieces' } as const;
+
+/** Walks values along their shapes and gathers what is not allowed. */
+class Tester {
+  readonly faults: Fault[] = [];
+  private readonly path: string[] = [];
+  private readonly book: KindBook;
+
+  constructor(book: KindBook) {
+    this.book = book;
+  }
+
+  private refuse(allowed: string): void {
+    this.faults.push({ path: [...this.path], allowed });
+  }
+
+  private within(key: string, look: () => void): void {
+    this.path.push(key);
+    look();
+    this.path.pop();
+  }
+
+  record(shape: Shape, value: unknown): void {
+    if (!isRecord(value)) {
+      this.refuse('an object');
+      return;
+    }
+    for (const key in shape) {
+      const field = shape[key] as Field<unknown>;
+      if (!Object.hasOwn(value, key)) {
+        if (!field.optional)
+          this.within(key, () => {
+            this.field(field.spec, undefined);
+          });
+        continue;
+      }
+      this.path.push(key);
+      this.field(field.spec, value[key]);
+      this.path.pop();
+    }
+    for (const key in value)
+      if (!Object.hasOwn(shape, key)) this.refuse(`only the keys ${Object.keys(shape).join(', ')}`);
+  }
+
+  field(spec: FieldSpec, value: unknown): void {
+    switch (spec.kind) {
+      case 'group':
+        this.record(spec.of, value);
+        return;
+      case 'list':
+        this.list(value, spec, (entry) => {
+          this.field(spec.of, entry);
+        });
+        return;
+      case 'union':
+        this.union(spec, value);
+        return;
+      case 'things':
+        this.things(spec, value);
+        return;
+      case 'look':
+        for (const fault of this.book.lookFaults(spec.owner, value))
+          this.faults.push({ path: [...this.path, ...fault.path], allowed: fault.allowed });
+        return;
+      default: {
+        const allowed = valueFault(spec, value);
+        if (allowed !== null) this.refuse(allowed);
+      }
+    }
+  }
+
+  private list(
+    value: unknown,
+    { min, max }: { min: number; max: number },
+    each: (entry: unknown) => void,
+  ): void {
+    if (!Array.isArray(value) || value.length < min || value.length > max) {
+      this.refuse(max === Infinity ? 'a list' : `a list of ${min} to ${max} entries`);
+      return;
+    }
+    for (let index = 0; index < value.length; index++) {
+      this.path.push(String(index));
+      each(value[index]);
+      this.path.pop();
+    }
+  }
+
+  private union(spec: Extract<FieldSpec, { kind: 'union' }>, value: unknown): void {
+    const picked = isRecord(value) ? spec.pick(value) : null;
+    const shape = picked !== null && Object.hasOwn(spec.of, picked) ? spec.of[picked] : undefined;
+    if (shape) this.record(shape, value);
+    else this.refuse(`a ${spec.one} of kind ${Object.keys(spec.of).join(', ')}`);
+  }
+
+  private things(spec: ThingsSpec, value: unknown): void {
+    this.list(value, spec, (entry) => {
+      const shape = isRecord(entry) ? this.book.shapeOf(spec, entry) : null;
+      if (shape) this.record(shape, entry);
+      else if (isRecord(entry))
+        this.refuse(
+          `one of the ${THING_WORDS[spec.of]} of kind ${Object.keys(this.book.variants(spec)).join(', ')}`,
+        );
+      else this.refuse('an object');
+    });
+  }
+}
+
+/** What is wrong with a value as a thing of a shape: the ways to it with what may stand there. */
+export function shapeFaults(shape: Shape, value: unknown, book: KindBook): Fault[] {
+  const tester = new Tester(book);
+  tester.record(shape, value);
+  return tester.faults;
+}
+
+/** What is wrong with a value of one field. */
+export function fieldFaults(field: Field<unknown>, value: unknown, book: KindBook): Fault[] {
+  const tester = new Tester(book);
+  tester.field(field.spec, value);
+  return tester.faults;
+}

@@ -1,0 +1,103 @@
+import { parseColour } from '../../colour/colour.ts';
+import { isFamily } from '../../text/typefaces.ts';
+import { COLOUR_ALLOWED, isColourLink } from '../../values/accepts.ts';
+import { LIMITS } from '../../values/limits.ts';
+import { pictureFault } from '../../values/picture.ts';
+import { ID, refuseUrl } from '../../values/url.ts';
+import { isCleanSvg } from '../clean-svg.ts';
+import { SHOWN_LEVELS } from '../states.ts';
+import { MOST_BANDS } from '../limits.ts';
+import type { FieldSpec } from './field.ts';
+
+/*
+ * What a single value may be, by the kind of its field. Lists come with thousands of them, so these are plain tests.
+ */
+
+const AN_ID = 'an id of letters, digits, - and _, at most 64 characters';
+
+export const isId = (value: unknown): value is string => typeof value === 'string' && ID.test(value);
+const nullable = (is: boolean, allowed: string) => (is ? `${allowed}, or null` : allowed);
+
+/** Kinds of fields that hold one value, as against groups, lists and things. */
+export type ValueSpec = Exclude<FieldSpec, { kind: 'group' | 'list' | 'things' | 'union' | 'look' }>;
+
+function textFault(spec: Extract<FieldSpec, { kind: 'text' }>, value: unknown): string | null {
+  const { min, max, pattern } = spec;
+  if (typeof value !== 'string' || value.length > max || value.length < min)
+    return pattern?.allowed ?? `text of ${min > 0 ? `${min} to` : 'at most'} ${max} characters`;
+  return pattern && !pattern.test.test(value) ? pattern.allowed : null;
+}
+
+function numberFault(spec: Extract<FieldSpec, { kind: 'number' }>, value: unknown): string | null {
+  const { min, max, whole } = spec;
+  if (value === null && spec.nullable) return null;
+  const fits =
+    typeof value === 'number' && value >= min && value <= max && (!whole || Number.isInteger(value));
+  return fits ? null : nullable(spec.nullable, `a ${whole ? 'whole ' : ''}number from ${min} to ${max}`);
+}
+
+function addressFault(value: unknown): string | null {
+  const refused = typeof value === 'string' ? refuseUrl(value) : 'text is expected';
+  return refused === null ? null : `a link address; ${refused}`;
+}
+
+const isWeight = (value: unknown) =>
+  typeof value === 'number' && Number.isInteger(value) && value >= 100 && value <= 900;
+
+/** What may stand in a field instead of this value, in words; null where the value may stand. */
+export function valueFault(spec: ValueSpec, value: unknown): string | null {
+  switch (spec.kind) {
+    case 'text':
+      return textFault(spec, value);
+    case 'id':
+      return isId(value) ? null : AN_ID;
+    case 'number':
+      return numberFault(spec, value);
+    case 'choice':
+      if (value === null && spec.nullable) return null;
+      return typeof value === 'string' && Object.hasOwn(spec.choices, value)
+        ? null
+        : nullable(spec.nullable, `one of ${Object.keys(spec.choices).join(', ')}`);
+    case 'flag':
+      return typeof value === 'boolean' ? null : 'true or false';
+    case 'literal':
+      return value === spec.value ? null : JSON.stringify(spec.value);
+    case 'address':
+      return addressFault(value);
+    case 'levels':
+      return (SHOWN_LEVELS as readonly unknown[]).includes(value)
+        ? null
+        : `one of ${SHOWN_LEVELS.join(', ')}`;
+    case 'svg':
+      if (value === null && spec.nullable) return null;
+      return typeof value === 'string' && value.length <= LIMITS.svg && isCleanSvg(value)
+        ? null
+        : nullable(spec.nullable, 'cleaned SVG source: no scripts, no event handlers, no outside references');
+    case 'picture':
+      if (value === null && spec.nullable) return null;
+      return ((fault) => (fault === null ? null : nullable(spec.nullable, fault)))(pictureFault(value));
+    case 'colour':
+      if (value === null && spec.nullable) return null;
+      return typeof value === 'string' && value.length <= 100 && parseColour(value) !== null
+        ? null
+        : nullable(spec.nullable, 'a CSS colour such as #3f6b4a, rgb(63 107 74) or oklch(60% 0.1 150)');
+    case 'colour-value':
+      return isColourLink(value) ? null : COLOUR_ALLOWED;
+    case 'family':
+      return typeof value === 'string' && isFamily(value) ? null : 'a bundled typeface or "system"';
+    case 'weights':
+      return Array.isArray(value) && value.length === 2 && value.every(isWeight)
+        ? null
+        : 'two whole numbers from 100 to 900';
+    case 'bands':
+      return Array.isArray(value) && value.length > 0 && value.length <= MOST_BANDS && value.every(isId)
+        ? null
+        : `a list of the ids of 1 to ${MOST_BANDS} bands`;
+    case 'reference':
+      return isId(value) || (value === null && spec.nullable) ? null : nullable(spec.nullable, AN_ID);
+  }
+}
+
+/** A record with only keys that are known, as a shape has them. */
+export const unknownKeys = (value: Record<string, unknown>, known: readonly string[]) =>
+  Object.keys(value).filter((key) => !known.includes(key));

@@ -1,0 +1,135 @@
+import { OWN_PREFIX } from '../text/typefaces.ts';
+import { LIMITS } from '../values/limits.ts';
+import { LANGUAGE_TAG, PAGE_PATH, SITE_ADDRESS } from '../values/url.ts';
+import { ROLES, type ColourValue, type Role } from '../values/values.ts';
+import { MOST_BANDS } from './limits.ts';
+import type { MenuItem } from './menu-item.ts';
+import type { Field, Infer } from './shape/field.ts';
+import {
+  choice,
+  choiceOrNone,
+  colour,
+  colourValue,
+  drawing,
+  family,
+  flag,
+  group,
+  id,
+  items,
+  list,
+  listOf,
+  literal,
+  reference,
+  text,
+  weights,
+  whole,
+} from './shape/fields.ts';
+import type { SlotRef } from './look.ts';
+import { SWATCH_UNION } from './swatch.ts';
+
+/** A named setting of type; `size` in px. */
+const TYPE_STYLE_SHAPE = {
+  id: id(),
+  name: text({ max: 80 }),
+  size: whole({ min: 6, max: 200 }),
+  weight: whole({ min: 100, max: 900 }),
+  family: family(),
+} as const;
+export type TypeStyle = Infer<typeof TYPE_STYLE_SHAPE>;
+
+/** The widths from `min` (px) up to the next wider band. */
+const BAND_SHAPE = { id: id(), name: text({ max: 40 }), min: whole({ min: 0, max: 4000 }) } as const;
+export type Band = Infer<typeof BAND_SHAPE>;
+
+/** A place on a page that a link can lead to; its id as written in the page's markup. */
+const SECTION_SHAPE = { id: text({ min: 1 }), title: text() } as const;
+export type PageSection = Infer<typeof SECTION_SHAPE>;
+
+/** A page of the inventory. `listed` is false where only a link names it, not a sitemap, a file or a person. */
+const PAGE_SHAPE = {
+  id: id(),
+  path: text({ max: LIMITS.url, pattern: { test: PAGE_PATH, allowed: 'a path that starts with /' } }),
+  title: text(),
+  listed: flag(),
+  sections: list(SECTION_SHAPE, { one: 'section', max: 1000 }),
+} as const;
+export type Page = Infer<typeof PAGE_SHAPE>;
+
+/** Where the site's icons come from, so that a library's licence goes with the output. */
+const ICON_SETS = { tabler: 'Tabler Icons' } as const;
+
+/** A drawing that links refer to by id: cleaned SVG source, drawn with the text colour. */
+const ICON_SHAPE = {
+  id: id(),
+  name: text({ max: 80 }),
+  svg: drawing(),
+  set: choiceOrNone(ICON_SETS),
+} as const;
+export type Icon = Infer<typeof ICON_SHAPE>;
+
+const MENU_SHAPE = { id: id(), name: text(), items: items<MenuItem>() } as const;
+export type Menu = Infer<typeof MENU_SHAPE>;
+
+/** The page drawn behind a piece on the stage; `ground` is its own background, what translucent fills are judged over. */
+const SCENE_SHAPE = {
+  id: id(),
+  name: text({ max: 80 }),
+  kind: choice({ blank: 'blank', article: 'article', picture: 'picture' }),
+  ground: colour(),
+} as const;
+export type Scene = Infer<typeof SCENE_SHAPE>;
+
+const SLOT_REF_SHAPE = { owner: reference('owner'), slot: text({ max: 40 }) } as const;
+
+/** A slot that takes another one's look. */
+export interface SameLook extends SlotRef {
+  readonly as: SlotRef;
+}
+
+const TYPEFACE_SHAPE = {
+  id: text({
+    max: 64,
+    pattern: {
+      test: new RegExp(`^${OWN_PREFIX}[a-z0-9-]+$`),
+      allowed: `an id that starts with ${OWN_PREFIX}`,
+    },
+  }),
+  name: text({ max: 80 }),
+  fallback: choice({ sans: 'sans', serif: 'serif' }),
+  weights: weights(),
+} as const;
+
+const ROLES_SHAPE = Object.fromEntries(ROLES.map((role) => [role, colourValue()])) as Readonly<
+  Record<Role, Field<ColourValue, false>>
+>;
+
+/** Everything Hamaca keeps about one website but its pieces. Plain JSON; references are ids; nothing derived is stored. */
+export const CONTENT_SHAPE = {
+  format: literal('hamaca-site'),
+  formatVersion: whole({ min: 1, max: 1_000_000 }),
+  name: text(),
+  url: text({
+    max: LIMITS.url,
+    pattern: { test: SITE_ADDRESS, allowed: 'an address starting with https:// or http://, or empty' },
+  }),
+  language: text({
+    max: 35,
+    pattern: { test: LANGUAGE_TAG, allowed: 'a language tag such as en or pt-BR' },
+  }),
+  direction: choice({ ltr: 'left to right', rtl: 'right to left' }),
+  palette: listOf(SWATCH_UNION, { one: 'swatch', max: LIMITS.swatches }),
+  roles: group(ROLES_SHAPE),
+  typefaces: list(TYPEFACE_SHAPE, { one: 'typeface', max: 50 }),
+  typeStyles: list(TYPE_STYLE_SHAPE, { one: 'type style', min: 1, max: 50 }),
+  bands: list(BAND_SHAPE, { one: 'band', min: 1, max: MOST_BANDS }),
+  pages: list(PAGE_SHAPE, { one: 'page', max: LIMITS.pages }),
+  icons: list(ICON_SHAPE, { one: 'icon', max: LIMITS.icons }),
+  menus: list(MENU_SHAPE, { one: 'menu', max: LIMITS.menus }),
+  sameLooks: list({ ...SLOT_REF_SHAPE, as: group(SLOT_REF_SHAPE) } as const, {
+    one: 'shared look',
+    max: 500,
+  }),
+  scenes: list(SCENE_SHAPE, { one: 'scene', min: 1, max: 50 }),
+} as const;
+
+export type SiteContent = Infer<typeof CONTENT_SHAPE>;

@@ -1,0 +1,98 @@
+import { slotsOf } from '../kinds/catalogue.ts';
+import { shownItems, shownLinks } from '../kinds/content.ts';
+import type { MenuPart } from '../kinds/parts/menu/shape.ts';
+import type { Site } from '../kinds/site.ts';
+import { wearsSlot, type Owner } from '../kinds/walk.ts';
+import type { SlotRef } from '../model/look.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import { levelCount, type Level } from '../model/states.ts';
+import { outputOwners, type CompileContext } from './context.ts';
+import { slotSelector } from './selectors.ts';
+
+/** Which elements stand for a slot of an owner, at one level of its menu. */
+export interface ElementEntry extends SlotRef {
+  readonly level: Level | null;
+  /** CSS selector; of a backdrop, that of its pseudo-element. */
+  readonly selector: string;
+}
+
+/** Which selector stands for which owner, slot, level and link. */
+export interface ElementMap {
+  /** Every slot that is there, in document order. */
+  readonly entries: readonly ElementEntry[];
+  /** The selector of a slot; of several levels the one asked for, or the first. Null where it is not in the output. */
+  readonly selectorOf: (ref: SlotRef, level?: Level | null) => string | null;
+  /** The links that wear a slot at a level, in the order their elements stand in the markup. */
+  readonly itemsOf: (ref: SlotRef, level: Level | null) => readonly MenuItem[];
+}
+
+/** The levels of a slot that a menu shows; one null for slots outside menus. */
+function levelsOf(owner: Owner, levels: readonly Level[]): readonly (Level | null)[] {
+  if (levels.length === 0 || owner.kind !== 'menu') return [null];
+  return levels.filter((level) => level <= levelCount((owner.thing as MenuPart).levels));
+}
+
+function entriesOf(context: CompileContext, owner: Owner): ElementEntry[] {
+  return Object.entries(slotsOf(owner.kind))
+    .filter(([slot]) => wearsSlot(context.site, owner, slot))
+    .flatMap(([slot, kind]) =>
+      levelsOf(owner, kind.levels).map((level): ElementEntry => {
+        const key = level === null || kind.levels.length === 1 ? 'all' : (String(level) as '1' | '2' | '3');
+        return { owner: owner.id, slot, level, selector: slotSelector(context, owner, slot, key, 'rest') };
+      }),
+    );
+}
+
+/** Whether a link is drawn as a slot. */
+const DRAWN_AS: Readonly<Record<string, (item: MenuItem) => boolean>> = {
+  link: (item) => item.role === undefined || (item.role === 'heading' && item.children.length > 0),
+  action: (item) => item.role === 'action',
+  heading: (item) => item.role === 'heading' && item.children.length === 0,
+  divider: (item) => item.role === 'divider',
+  description: (item) => item.description !== undefined,
+  glyph: (item) => item.icon !== undefined,
+  picture: (item) => item.image !== undefined,
+};
+
+/** The level each link of a placement stands at; deeper ones count as the third. */
+function levelsByItem(site: Site, part: MenuPart): ReadonlyMap<MenuItem, Level> {
+  const levels = new Map<MenuItem, Level>();
+  const visit = (items: readonly MenuItem[], level: number) => {
+    for (const item of items) {
+      levels.set(item, Math.min(3, level) as Level);
+      if (level < levelCount(part.levels)) visit(item.children, level + 1);
+    }
+  };
+  visit(shownItems(site, part), 1);
+  return levels;
+}
+
+function itemsAt(
+  site: Site,
+  owner: Owner | undefined,
+  slot: string,
+  level: Level | null,
+): readonly MenuItem[] {
+  const drawn = DRAWN_AS[slot];
+  if (owner?.kind !== 'menu' || !drawn) return [];
+  const part = owner.thing as MenuPart;
+  const levels = levelsByItem(site, part);
+  return shownLinks(site, part).filter(
+    (item) => drawn(item) && (level === null || levels.get(item) === level),
+  );
+}
+
+/** The one place that tells which elements of the output stand for what. */
+export function createElementMap(context: CompileContext): ElementMap {
+  const owners = outputOwners(context);
+  const byId = new Map(owners.map((owner) => [owner.id, owner]));
+  const entries = owners.flatMap((owner) => entriesOf(context, owner));
+  return {
+    entries,
+    selectorOf: (ref, level = null) => {
+      const found = entries.filter((entry) => entry.owner === ref.owner && entry.slot === ref.slot);
+      return (found.find((entry) => entry.level === level) ?? found[0])?.selector ?? null;
+    },
+    itemsOf: (ref, level) => itemsAt(context.site, byId.get(ref.owner), ref.slot, level),
+  };
+}

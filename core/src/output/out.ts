@@ -1,0 +1,166 @@
+import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
+import { arrivingAt, foldsBelow, neededBelow } from '../kinds/folds.ts';
+import type { Fragment, Out, PartOut, PieceOut, SectionOut } from '../kinds/out.ts';
+import type { Part, Piece, Section } from '../kinds/site.ts';
+import { findPlaced, opensOver, sectionsOf, type PlacedPart } from '../kinds/walk.ts';
+import { hrefOf } from '../links/target.ts';
+import type { Target } from '../model/target.ts';
+import { element, rule, type ConditionalRule, type HtmlElement, type HtmlNode } from '../print/trees.ts';
+import { resolve } from '../resolve/resolve.ts';
+import { isLength, toPixels } from '../values/length.ts';
+import { ownRoot, within, type CompileContext } from './context.ts';
+import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
+import { placeOf, under } from './place.ts';
+import { below, hiddenClasses } from './shown.ts';
+
+/** What everything in a piece is told; `owner` is whose slots are meant. */
+function outFor(context: CompileContext, piece: Piece, owner: string): Out {
+  const { names, root } = context;
+  const classOf = (slot: string) => names.slotClass(owner, slot);
+  const ready = `[${names.attribute('ready')}]`;
+  return {
+    site: context.site,
+    root,
+    unready: `${root}:not(${ready})`,
+    ready: root + ready,
+    scrolled: `${root}[${names.attribute('scrolled')}]`,
+    name: names.name,
+    variable: names.variable,
+    attribute: names.attribute,
+    id: (word) => names.id(word.startsWith(names.prefix) ? word.slice(names.prefix.length) : word),
+    within: (selector) => within(context, selector),
+    class: classOf,
+    at: (slot, rest = '') => within(context, `.${classOf(slot)}${rest}`),
+    hidden: (bands) => hiddenClasses(context, bands),
+    icon: (drawing) => icon(names.name('icon'), drawing),
+    scrolls: pieceKind(piece).comesTo(piece as never, 'scrolled'),
+  };
+}
+
+/** The attributes of a control that opens a panel by the browser's own invokers (HTML, `commandfor`). */
+function invoker(context: CompileContext, panel: string): HtmlElement['attributes'] | null {
+  const found = context.pieces.find((piece) => piece.id === panel && opensOver(piece));
+  if (!found) return null;
+  const id = dialogId(context, found);
+  return {
+    type: 'button',
+    command: 'show-modal',
+    commandfor: id,
+    'aria-haspopup': 'dialog',
+    'aria-controls': id,
+  };
+}
+
+const dialogId = ({ names }: CompileContext, piece: Piece) =>
+  names.id(names.slotClass(piece.id, piece.kind).slice(names.prefix.length));
+
+/** A link, or the button that opens a panel; without a target a placeholder link (HTML, section 4.5.1). */
+function linkElement(
+  context: CompileContext,
+  attributes: HtmlElement['attributes'],
+  target: Target,
+  content: readonly (HtmlNode | null)[],
+): HtmlElement {
+  const opening = target.kind === 'panel' ? invoker(context, target.panel) : null;
+  if (opening) {
+    const { class: className, href: _none, target: _tab, rel: _rel, ...rest } = attributes;
+    return element('button', { class: className ?? null, ...opening, ...rest }, ...content);
+  }
+  const href = hrefOf(context.site, target);
+  return element('a', href === null ? attributes : { ...attributes, href }, ...content);
+}
+
+/** Compiles the pieces of one site; what is asked for twice is made once. */
+export function compilePiece(context: CompileContext, piece: Piece): Fragment {
+  const { site, names } = context;
+  const counts = countIcons(site, piece);
+
+  const partOut = (placed: PlacedPart, split: boolean): PartOut => {
+    const { part } = placed;
+    const own = outFor(context, piece, part.id);
+    const place = placeOf(context, placed);
+    const berth = place.berth;
+    return {
+      ...own,
+      classes: (slot) => {
+        const hidden = own.hidden(part.bands);
+        return own.class(slot) + (hidden === null ? '' : ` ${hidden}`);
+      },
+      folding: berth === null ? {} : { [names.attribute('berth')]: own.id(names.slotClass(berth, 'berth')) },
+      split,
+      inRow: (rules) => under(rules, place.inRow),
+      inPanel: (rules) => under(rules, place.inPanel),
+      link: (attributes, target, ...content) => linkElement(context, attributes, target, content),
+      invoker: (panel) => invoker(context, panel),
+      glyph: (className, id) => glyph(context, piece, counts, className, id),
+      drawn: drawnSvg,
+      neededBelow: (panel) => neededBelow(site, piece, panel),
+      arriving: arrivingAt(site, part.id).filter((arriving) => {
+        const from = findPlaced(site, arriving.id)?.piece;
+        return from !== undefined && context.pieces.includes(from);
+      }),
+    };
+  };
+
+  const boxOf = (part: Part) => names.slotClass(part.id, partKind(part).box?.(part as never) ?? part.kind);
+  const placedOf = (part: Part) => findPlaced(site, part.id) as PlacedPart;
+
+  const compilePart = (part: Part, split = false): Fragment => {
+    const placed = placedOf(part);
+    const made = partKind(part).compile(part as never, partOut(placed, split));
+    return { ...made, rules: [...made.rules, ...foldingRules(context, placed, boxOf(part))] };
+  };
+
+  const sectionOut = (section: Section): SectionOut => ({
+    ...outFor(context, piece, section.id),
+    regions: sectionsOf(site).find((placed) => placed.section === section)?.regions ?? [],
+    part: compilePart,
+    boxOf,
+    atPart: (part, slot, rest = '') => within(context, `.${names.slotClass(part.id, slot)}${rest}`),
+    inPlace: (part, rules) => under(rules, placeOf(context, placedOf(part)).inPlace),
+    awayFrom: (part, rules) => {
+      const { fold } = placeOf(context, placedOf(part));
+      return under(rules, fold ? below(fold.below) : null);
+    },
+  });
+
+  const out: PieceOut = {
+    ...outFor(context, piece, piece.id),
+    section: (section) => {
+      const placed = sectionsOf(site).find((entry) => entry.section === section);
+      if (!placed) throw new Error(`There is no section "${section.id}".`);
+      return sectionKind(placed.kind).compile(section as never, sectionOut(section));
+    },
+    symbols: () => symbols(context, piece, counts),
+    rootClass: `${names.root} ${names.slotClass(piece.id, piece.kind)}`,
+    own: ownRoot(context, piece),
+    foldsBelow: foldsBelow(site, piece),
+    leastHeight: (section) => leastHeight(context, section),
+  };
+  return pieceKind(piece).compile(piece as never, out);
+}
+
+/** The least height of a section in px in the widest band. */
+function leastHeight({ site }: CompileContext, section: Section): number {
+  const placed = sectionsOf(site).find((entry) => entry.section === section);
+  const slot = placed ? sectionKind(placed.kind).ground : '';
+  const question = { owner: section.id, slot, property: 'height', level: null, states: [], band: 0 } as const;
+  const height = resolve(site, question)?.value;
+  return isLength(height) ? toPixels(height, { fontSize: 16 }) : 0;
+}
+
+/**
+ * Where a part has folded away: the stylesheet tells the script so, and hides it until it stands at its berth. Without
+ * scripts it stays in its place, every link in sight; where it is left out it is hidden in any case.
+ */
+function foldingRules(context: CompileContext, placed: PlacedPart, box: string): ConditionalRule[] {
+  const { fold, berth } = placeOf(context, placed);
+  if (!fold) return [];
+  const away = [['display', 'none']] as const;
+  if (berth === null) return [rule(within(context, `.${box}.${box}`), away, ...below(fold.below))];
+  const width = fold.below === Infinity ? '' : `(width < ${fold.below}px) and `;
+  return [
+    rule(within(context, `.${box}`), [[context.names.variable('folds'), '1']], ...below(fold.below)),
+    rule(within(context, `.${box}:not(dialog *)`), away, `@media ${width}(scripting: enabled)`),
+  ];
+}

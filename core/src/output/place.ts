@@ -1,0 +1,38 @@
+import { foldOf, type Fold } from '../kinds/folds.ts';
+import type { Rules } from '../kinds/out.ts';
+import { opensOver, type PlacedPart } from '../kinds/walk.ts';
+import { rule, type ConditionalRule } from '../print/trees.ts';
+import type { CompileContext } from './context.ts';
+import { below, from } from './shown.ts';
+
+/** Conditions under which something holds; null where it never does. */
+export type Widths = readonly string[] | null;
+
+/** Where a part stands at which widths. */
+export interface PartPlace {
+  readonly fold: Fold | null;
+  /** In its own place. */
+  readonly inPlace: Widths;
+  /** In a row, and in a panel. */
+  readonly inRow: Widths;
+  readonly inPanel: Widths;
+  /** Id of the berth it folds to, as far as that is in the output. */
+  readonly berth: string | null;
+}
+
+export function placeOf(context: CompileContext, { part, piece }: PlacedPart): PartPlace {
+  const fold = foldOf(context.site, part.id);
+  const arrives = fold?.to && context.pieces.includes(fold.to.piece) ? fold : null;
+  const over = opensOver(piece);
+  return {
+    fold,
+    inPlace: fold ? from(fold.below) : [],
+    inRow: over ? null : arrives ? from(arrives.below) : [],
+    inPanel: over ? [] : arrives ? below(arrives.below) : null,
+    berth: arrives?.to?.part.id ?? null,
+  };
+}
+
+/** Rules under conditions; none where those are never met. */
+export const under = (rules: Rules, widths: Widths): ConditionalRule[] =>
+  widths === null ? [] : rules.map(([selector, declarations]) => rule(selector, declarations, ...widths));
