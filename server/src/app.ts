@@ -8,6 +8,7 @@ import { handOffRoutes } from './routes/hand-off.ts';
 import { healthRoutes } from './routes/health.ts';
 import { siteRoutes } from './routes/sites.ts';
 import { fontRoutes, uploadRoutes } from './routes/fonts.ts';
+import { iconRoutes } from './routes/icons.ts';
 import { webRoutes } from './routes/web.ts';
 import { isDatabaseAway } from './store/database.ts';
 
@@ -64,6 +65,7 @@ export function createApp(deps: Deps): Hono {
   app.route('/api/sites', handOffRoutes(deps));
   app.route('/api/fetched', fetchingRoutes(deps));
   app.route('/api/fonts', uploadRoutes(deps));
+  app.route('/api/icons', iconRoutes());
   app.route('/fonts', fontRoutes(deps));
   if (deps.webRoot !== null) app.route('/', webRoutes(deps.webRoot));
   return app;

@@ -86,6 +86,8 @@ export const PROBLEMS = {
     ),
   badFont: (reason: string) =>
     new HttpProblem(422, 'Not a usable font', `The font cannot be used: ${reason}. Nothing was changed.`),
+  tooManyIcons: (most: number) =>
+    new HttpProblem(400, 'Too many icons', `At most ${most} drawings are given at once.`),
   noHeader: () => new HttpProblem(409, 'Nothing to hand off', 'The site has no header yet.'),
   away: () =>
     new HttpProblem(

@@ -1,9 +1,9 @@
-import { checkLinks } from '@hamaca/core';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useFindings } from '../findings/use-findings.ts';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { Link, NavLink } from 'react-router';
 import { CommandButton } from './commands/command-button.tsx';
 import { useCommands } from './commands/use-commands.tsx';
-import { useLinks } from '../places/links/links-state.ts';
+import { useLinks } from '../store/links-store.ts';
 import { useSiteState, useSiteStore } from '../store/open-site.tsx';
 import type { Saving } from '../store/site-store.ts';
 import { WORDS } from '../words/words.ts';
@@ -22,7 +22,7 @@ const PLACES = [
 function ProblemCount() {
   const site = useDeferredValue(useSiteState((state) => state.site));
   const fetched = useLinks((state) => state.fetched);
-  const count = useMemo(() => (site ? checkLinks(site, fetched).length : 0), [site, fetched]);
+  const count = useFindings(site, fetched)?.length ?? 0;
   return count === 0 ? null : <span className="ml-1 text-small text-ink-faint tabular">{count}</span>;
 }
 

@@ -1,23 +1,45 @@
-import iconsUrl from '@iconify-json/tabler/icons.json?url';
+let names: Promise<readonly string[]> | null = null;
 
-/** One drawing of the library: its name and what stands inside its 24 by 24 root. */
-export interface LibraryIcon {
-  readonly name: string;
-  readonly body: string;
-}
-
-let loading: Promise<readonly LibraryIcon[]> | null = null;
-
-/** The icon library, fetched once when it is first asked for. */
-export function loadIcons(): Promise<readonly LibraryIcon[]> {
-  loading ??= fetch(iconsUrl)
-    .then((response) => response.json() as Promise<{ icons: Record<string, { body: string }> }>)
-    .then(({ icons }) => Object.entries(icons).map(([name, { body }]) => ({ name, body })))
+/** The names of all drawings of the library, fetched once when they are first asked for. */
+export function loadIconNames(): Promise<readonly string[]> {
+  names ??= fetch('/api/icons/names')
+    .then(async (response) => {
+      if (!response.ok) throw new Error(`The icon library answers ${response.status}.`);
+      return (await response.json()) as readonly string[];
+    })
     .catch((error: unknown) => {
-      loading = null;
+      names = null;
       throw error;
     });
-  return loading;
+  return names;
+}
+
+const drawings = new Map<string, string>();
+
+/** Drawings of the library by name, each what stands inside its 24 by 24 root; those it has not are left out. */
+export async function loadDrawings(wanted: readonly string[]): Promise<ReadonlyMap<string, string>> {
+  const missing = wanted.filter((name) => !drawings.has(name));
+  if (missing.length > 0) {
+    const response = await fetch(`/api/icons/drawings?names=${missing.map(encodeURIComponent).join(',')}`);
+    if (!response.ok) throw new Error(`The icon library answers ${response.status}.`);
+    for (const [name, body] of Object.entries((await response.json()) as Record<string, string>))
+      drawings.set(name, body);
+  }
+  return new Map(
+    wanted.flatMap((name) => {
+      const body = drawings.get(name);
+      return body === undefined ? [] : [[name, body] as const];
+    }),
+  );
+}
+
+/** One drawing of the library; null where it has none of the name, or cannot be reached. */
+export async function loadIcon(name: string): Promise<string | null> {
+  // Without the library a part starts without its icon; one can be chosen later.
+  return loadDrawings([name]).then(
+    (found) => found.get(name) ?? null,
+    () => null,
+  );
 }
 
 export const iconSvg = (body: string) => `<svg viewBox="0 0 24 24">${body}</svg>`;
@@ -64,25 +86,29 @@ const WORDS: Readonly<Record<string, readonly string[]>> = {
   water: ['droplet', 'ripple'],
 };
 
-/** Icons in whose names every word, or another word for it, occurs; those that begin with the first lead. */
-export function findIcons(
-  icons: readonly LibraryIcon[],
-  typed: string,
-  most: number,
-): readonly LibraryIcon[] {
+/** How plain a name is: the word itself, then what begins with it, then the rest, brands last; short ones first. */
+function plainness(name: string, first: string): number {
+  const rank = name === first ? 0 : name.startsWith('brand-') ? 3 : name.startsWith(first) ? 1 : 2;
+  return rank * 1000 + name.length;
+}
+
+/** Icons in whose names every word, or another word for it, occurs; the plainest lead. */
+export function findIcons(icons: readonly string[], typed: string, most: number): readonly string[] {
   const words = typed
     .trim()
     .toLowerCase()
     .split(/\s+/)
     .filter((word) => word !== '');
-  const found = icons.filter(({ name }) =>
+  const [first] = words;
+  if (first === undefined) return icons.slice(0, most);
+  const isFound = (name: string) =>
     words.every(
       (word) => name.includes(word) || WORDS[word]?.some((other) => name.startsWith(other)) === true,
-    ),
-  );
-  const [first = ''] = words;
-  return [
-    ...found.filter(({ name }) => name.startsWith(first)),
-    ...found.filter(({ name }) => !name.startsWith(first)),
-  ].slice(0, most);
+    );
+  return icons
+    .filter(isFound)
+    .map((name) => ({ name, rank: plainness(name, first) }))
+    .sort((a, b) => a.rank - b.rank)
+    .slice(0, most)
+    .map(({ name }) => name);
 }

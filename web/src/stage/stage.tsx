@@ -1,9 +1,18 @@
-import { slotsOf, ownersOf, type Compiled, type Level, type Scene, type Site } from '@hamaca/core';
+import type { Level, Scene, Site } from '@hamaca/core';
 import { useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
 import { useCommands } from '../app/commands/use-commands.tsx';
-import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from './frame/protocol.ts';
+import type {
+  FromFrame,
+  LightMessage,
+  PinMessage,
+  PinnedElement,
+  RenderMessage,
+  Reveal,
+  StageElement,
+  ToFrame,
+} from './frame/protocol.ts';
+import { queriable, type StagePage } from './output.ts';
 import { sceneMarkup } from './scenes.ts';
-import { slotClass } from './slot-class.ts';
 
 /** A part that is carried over the stage. */
 export type Carried = Extract<FromFrame, { type: 'carry' }>;
@@ -13,11 +22,13 @@ export interface Picked {
   readonly slot: string;
   readonly level: Level | null;
   readonly index: number;
+  /** Id of the panel that the click opened; null where it opened none. */
+  readonly opened: string | null;
 }
 
 interface Props {
   readonly site: Site;
-  readonly output: Compiled;
+  readonly page: StagePage;
   readonly scene: Scene;
   /** Width of the page in px, and what is shown of its height. */
   readonly width: number;
@@ -25,33 +36,56 @@ interface Props {
   readonly scale: number;
   readonly label: string;
   readonly pinned?: PinnedElement | null;
-  readonly selected?: PinnedElement | null;
-  readonly reveal?: 'panel' | 'submenu' | null;
+  readonly selected?: StageElement | null;
+  readonly reveal?: Reveal;
   /** Whether what is selected has a dashed line around it. */
   readonly outlined?: boolean;
   readonly onPick?: (picked: Picked) => void;
-  /** Classes of elements that are lit up. */
+  /** Selectors of elements that are lit up. */
   readonly lit?: readonly string[];
   readonly onCarry?: (carried: Carried) => void;
+  /** A panel was closed on the stage. */
+  readonly onClosed?: () => void;
+  /**
+   * Where pages come from besides `page`: told of each new one at once, outside of rendering, so that the stage goes
+   * first. Answers how to end it.
+   */
+  readonly follow?: (show: (message: RenderMessage) => void) => () => void;
   /** Drawn over the page, in its px. */
   readonly children?: ReactNode;
 }
 
 const NONE: readonly string[] = [];
+const NOTHING_REVEALED: Reveal = { panel: null, submenu: false };
 
-/** Every slot of the site with the class it has in the output. */
-function slotPlaces(site: Site): SlotPlace[] {
-  return [...ownersOf(site).values()].flatMap((owner) =>
-    Object.keys(slotsOf(owner.kind))
-      .filter((slot) => slot !== 'scrim')
-      .map((slot): SlotPlace => ({ owner: owner.id, slot, className: slotClass(site, owner.id, slot) })),
-  );
+/** What a stage is told of a page over a scene. */
+export function renderMessage(site: Site, { compiled, markup }: StagePage, scene: Scene): RenderMessage {
+  return {
+    type: 'render',
+    markup,
+    stylesheet: compiled.stylesheet,
+    script: compiled.script,
+    scene: sceneMarkup(scene),
+    language: site.language,
+    direction: site.direction,
+    entries: queriable(compiled.elements.entries),
+    prefix: compiled.prefix,
+  };
 }
+
+const sameMessage = (a: RenderMessage | null, b: RenderMessage) =>
+  a !== null &&
+  a.markup === b.markup &&
+  a.stylesheet === b.stylesheet &&
+  a.script === b.script &&
+  a.scene === b.scene &&
+  a.language === b.language &&
+  a.direction === b.direction;
 
 /** The real output over a scene, in a frame of its own that can reach nothing of the interface. */
 export function Stage({
   site,
-  output,
+  page,
   scene,
   width,
   height,
@@ -59,48 +93,41 @@ export function Stage({
   label,
   pinned = null,
   selected = null,
-  reveal = null,
+  reveal = NOTHING_REVEALED,
   outlined = true,
   onPick,
   lit = NONE,
   onCarry,
+  onClosed,
+  follow,
   children,
 }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const ready = useRef(false);
+  const shown = useRef<RenderMessage | null>(null);
   const focused = useRef<HTMLElement | null>(null);
   const { press } = useCommands();
-  const slots = useMemo(() => slotPlaces(site), [site]);
-
-  const message = useMemo(
-    (): ToFrame => ({
-      type: 'render',
-      markup: output.markup,
-      stylesheet: output.stylesheet,
-      script: output.script,
-      scene: sceneMarkup(scene),
-      language: site.language,
-      direction: site.direction,
-      slots,
-    }),
-    [output, scene, site.language, site.direction, slots],
-  );
+  const message = useMemo(() => renderMessage(site, page, scene), [site, page, scene]);
   const pins = useMemo(
-    (): ToFrame => ({ type: 'pin', pinned, selected, reveal, outlined }),
+    (): PinMessage => ({ type: 'pin', pinned, selected, reveal, outlined }),
     [pinned, selected, reveal, outlined],
   );
+  const lights = useMemo((): LightMessage => ({ type: 'light', selectors: lit }), [lit]);
 
-  const lights = useMemo((): ToFrame => ({ type: 'light', classNames: lit }), [lit]);
-
-  const latest = useRef({ message, pins, lights, onPick, onCarry });
-  latest.current = { message, pins, lights, onPick, onCarry };
+  const latest = useRef({ message, pins, lights, onPick, onCarry, onClosed });
+  latest.current = { message, pins, lights, onPick, onCarry, onClosed };
   const send = (content: ToFrame) => {
     if (ready.current) frame.current?.contentWindow?.postMessage(content, '*');
   };
+  const show = (next: RenderMessage) => {
+    if (sameMessage(shown.current, next)) return;
+    shown.current = ready.current ? next : null;
+    send(next);
+  };
 
-  // Sent before the interface itself is painted: the stage goes first.
+  useLayoutEffect(() => follow?.(show), [follow]);
   useLayoutEffect(() => {
-    send(message);
+    show(message);
   }, [message]);
   useLayoutEffect(() => {
     send(pins);
@@ -115,16 +142,18 @@ export function Stage({
       const { data } = event;
       if (data.type === 'ready') {
         ready.current = true;
-        send(latest.current.message);
+        shown.current = null;
+        show(latest.current.message);
         send(latest.current.pins);
         send(latest.current.lights);
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
+      else if (data.type === 'closed') latest.current.onClosed?.();
       else if (data.type === 'key') press(data);
       else if (data.type === 'revealed') {
         // Whoever was typing or dragging gets the focus back.
         if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
-      } else if (data.type === 'painted') frame.current?.setAttribute('data-painted', String(data.at));
+      } else frame.current?.setAttribute('data-painted', String(data.at));
     };
     const remember = (event: FocusEvent) => {
       if (event.target instanceof HTMLElement && event.target !== frame.current)

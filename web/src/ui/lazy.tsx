@@ -1,7 +1,7 @@
 import { lazy, Suspense, type ComponentProps } from 'react';
 
 const Editor = lazy(async () => ({ default: (await import('./colour-editor.tsx')).ColourEditor }));
-const Chooser = lazy(async () => ({ default: (await import('./icon-chooser.tsx')).IconChooser }));
+const Picker = lazy(async () => ({ default: (await import('./icon-picker.tsx')).IconPicker }));
 
 /** The colour editor, fetched when it is first opened. */
 export function ColourEditor(props: ComponentProps<typeof Editor>) {
@@ -12,11 +12,11 @@ export function ColourEditor(props: ComponentProps<typeof Editor>) {
   );
 }
 
-/** The icon chooser, fetched when it is first shown. */
-export function IconChooser(props: ComponentProps<typeof Chooser>) {
+/** The icon picker, fetched when it is first shown. */
+export function IconPicker(props: ComponentProps<typeof Picker>) {
   return (
     <Suspense fallback={null}>
-      <Chooser {...props} />
+      <Picker {...props} />
     </Suspense>
   );
 }

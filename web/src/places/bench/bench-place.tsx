@@ -1,12 +1,26 @@
-import { bandAt, findHeader, slotKind, type Header, type Panel, type Scene, type Site } from '@hamaca/core';
-import { memo, useEffect, useRef, useState } from 'react';
+import {
+  bandAt,
+  findPiece,
+  opensOver,
+  ownersOf,
+  panelsFrom,
+  slotKind,
+  type Piece,
+  type Scene,
+  type Site,
+} from '@hamaca/core';
+import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { useParams } from 'react-router';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
-import { benchStore, TALL_BELOW, useBench, type Turn } from './bench-state.ts';
+import { benchStore, TALL_BELOW, useBench, type Turn } from '../../store/bench-store.ts';
 import { LookSheet } from './sheet/look-sheet.tsx';
-import { PartSettings } from './settings/part-settings.tsx';
+import { firstPiece } from '../../stage/output.ts';
+import { SettingsBar, type OwnEditors } from '../../settings/settings-bar.tsx';
+import { ArrangementChoice } from './settings/arrangement-choice.tsx';
+import { PieceTabs } from './piece-tabs.tsx';
 import { PartsOutline } from './outline/parts-outline.tsx';
 import { Pins } from './stage/pins.tsx';
 import { StageArea } from './stage/stage-area.tsx';
@@ -15,10 +29,6 @@ import { SwatchTray } from './sheet/swatch-tray.tsx';
 import { useBenchCommands } from './use-bench-commands.ts';
 import { useDrag } from './use-drag.ts';
 import { WidthLine } from './widths/width-line.tsx';
-
-function panelOf(site: Site): Panel | null {
-  return site.pieces.find((piece) => piece.kind === 'panel') ?? null;
-}
 
 /** The scene chosen on the bench, the site's last one before any is. */
 function useScene(site: Site): Scene | undefined {
@@ -32,7 +42,7 @@ const TURNS: readonly { value: Turn; label: string }[] = [
   { value: 'tall', label: 'controls beside' },
 ];
 
-function PieceBar({ site, header }: { readonly site: Site; readonly header: Header }) {
+function PieceBar({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
   const chosen = useScene(site);
   const arrangement = useBench((state) => state.arrangement);
   const spread = useBench((state) => state.spread);
@@ -50,13 +60,13 @@ function PieceBar({ site, header }: { readonly site: Site; readonly header: Head
   );
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench">
-      <span className="font-semibold">{header.name}</span>
+      <PieceTabs site={site} piece={piece} />
       <span className="text-ink-faint">
         at <span data-testid="band">{band?.name}</span>
       </span>
       {kind && <Pins site={site} kind={kind} />}
       <span className="ml-auto flex items-center gap-2">
-        <Starters site={site} />
+        <Starters site={site} piece={piece} />
         <CommandButton id="bench-spread" label="Spread" pressed={spread} />
         <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
         {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
@@ -124,26 +134,40 @@ function Seam() {
   );
 }
 
+/** Fields whose values are chosen from drawings. */
+const EDITORS: OwnEditors = { 'row.arrangement': ArrangementChoice };
+
+/** What the selected piece, section or part is, above how it looks: its text, target, levels. */
+function Settings({ site }: { readonly site: Site }) {
+  const selected = useBench((state) => state.selected.owner);
+  const owner = ownersOf(site).get(selected);
+  return owner ? <SettingsBar site={site} owner={owner} editors={EDITORS} /> : null;
+}
+
 /** Kept as it is while a newer document is only on the stage: the stage goes first. */
 const Controls = memo(function Controls({
   site,
-  header,
+  piece,
   tall,
 }: {
   readonly site: Site;
-  readonly header: Header;
+  readonly piece: Piece;
   readonly tall: boolean;
 }) {
   const scene = useScene(site);
+  const pieces = useMemo(
+    () => (opensOver(piece) ? [piece] : [piece, ...panelsFrom(site, piece)]),
+    [site, piece],
+  );
   return (
     <div
       className={`grid min-h-0 grow ${tall ? 'grid-cols-[156px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}
     >
       <div className="min-h-0 border-r border-twine">
-        <PartsOutline header={header} panel={panelOf(site)} />
+        <PartsOutline pieces={pieces} />
       </div>
       <div className="flex min-h-0 min-w-0 flex-col">
-        <PartSettings site={site} />
+        <Settings site={site} />
         <div className="min-h-0 grow">{scene && <LookSheet site={site} scene={scene} />}</div>
       </div>
     </div>
@@ -171,31 +195,32 @@ function useCalmSite(site: Site): Site {
   return previewing ? held : site;
 }
 
-/** The bench: the header on the stage, the width line above it, its parts and their looks below or beside it. */
+/** The bench: a piece on the stage, the width line above it, its parts and their looks below or beside it. */
 export function BenchPlace() {
   const site = useSite();
   const calm = useCalmSite(site);
   const fonts = useFonts(site);
-  const header = findHeader(site);
+  const { piece: wanted = '' } = useParams();
+  const piece = findPiece(site, wanted) ?? firstPiece(site);
   const arrangement = useBench((state) => state.arrangement);
   const narrow = useBench((state) => state.width) < TALL_BELOW;
   const stageHeight = useBench((state) => state.stageHeight);
   const spread = useBench((state) => state.spread);
   const scene = useScene(site);
   useBenchCommands(site);
-  if (!header) return <p className="m-8 text-ink-soft">This site has no header yet.</p>;
+  if (!piece) return <p className="m-8 text-ink-soft">Nothing stands in this site’s pages yet.</p>;
   if (!fonts)
     return (
       <p role="status" className="m-8 text-ink-soft">
         Loading the typefaces’ measures…
       </p>
     );
-  const calmHeader = findHeader(calm) ?? header;
+  const calmPiece = findPiece(calm, piece.id) ?? piece;
   const tall = !spread && (arrangement === 'tall' || (arrangement === 'auto' && narrow));
   return (
     <main data-arrangement={tall ? 'tall' : 'wide'} className="flex h-full min-h-0 flex-col">
-      <PieceBar site={site} header={header} />
-      <WidthLine site={site} header={header} measure={fonts.measure} />
+      <PieceBar site={site} piece={piece} />
+      <WidthLine site={site} piece={piece} measure={fonts.measure} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
       <div
         className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`}
@@ -205,10 +230,10 @@ export function BenchPlace() {
             : { gridTemplateRows: `${spread ? Math.max(stageHeight, 420) : stageHeight}px minmax(0,1fr)` }
         }
       >
-        <StageArea site={site} header={header} fonts={fonts} scene={scene} tall={tall} />
+        <StageArea site={site} piece={piece} fonts={fonts} scene={scene} tall={tall} />
         <div className="flex min-h-0 min-w-0 flex-col">
           {!tall && <Seam />}
-          <Controls site={calm} header={calmHeader} tall={tall} />
+          <Controls site={calm} piece={calmPiece} tall={tall} />
         </div>
       </div>
       <SwatchTray site={site} />

@@ -1,11 +1,22 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER } from '../../../../core/test/demo.ts';
-import { NETWORKS, ownersOf, runEdit, type Edit, type Scene, type Site } from '@hamaca/core';
+import {
+  makePart,
+  NETWORKS,
+  ownersOf,
+  PARTS,
+  regionsOf,
+  runEdit,
+  type Edit,
+  type Scene,
+  type Site,
+} from '@hamaca/core';
 import { readFileSync } from 'node:fs';
-import { dropAt, placeOf, placesOf, stepPlace, type Box } from './outline/part-moves.ts';
+import { dropAt, placeOf, placesOf, stepPlace } from './outline/part-moves.ts';
+import type { StageBox } from '../../stage/frame/protocol.ts';
 import { clearRange, copyLook, pasteRange, rangeText } from './sheet/sheet-edits.ts';
 import { rangeOf, readSheet, shownStates, type Sheet } from './sheet/sheet-model.ts';
-import { NEW_PARTS, refusePart } from './outline/part-kinds.ts';
+import { newParts } from './outline/part-kinds.ts';
 
 const scene: Scene = { id: 's', name: 'S', kind: 'blank', ground: '#ffffff' };
 const view = (owner: string, slot: string, more: Partial<Parameters<typeof readSheet>[1]> = {}) => ({
@@ -132,55 +143,83 @@ describe('ranges of cells', () => {
 });
 
 describe('moving parts', () => {
-  test('step by step through every zone, to both ends', () => {
-    expect(placesOf(DEMO_HEADER)).toHaveLength(7);
-    expect(placeOf(DEMO, 'book')).toEqual({ row: 'row-main', zone: 'end', index: 0 });
+  test('step by step through every region, to both ends', () => {
+    expect(placesOf(DEMO, DEMO_HEADER)).toHaveLength(7);
+    expect(placeOf(DEMO, 'book')).toEqual({ region: 'row-main.end', index: 0 });
     expect(placeOf(DEMO, 'row-main')).toBeNull();
     let site = DEMO;
     const seen: string[] = [];
     for (let step = 0; step < 9; step++) {
-      const header = site.pieces[0];
-      const place = header?.kind === 'header' ? stepPlace(site, header, 'logo', 'after') : null;
+      const place = stepPlace(site, 'logo', 'after');
       if (!place) break;
       site = run(site, { name: 'move-part', args: { id: 'logo', place } });
       const at = placeOf(site, 'logo');
-      seen.push(`${at?.zone} ${at?.index}`);
+      seen.push(`${at?.region} ${at?.index}`);
     }
-    expect(seen).toEqual(['middle 0', 'middle 1', 'end 0', 'end 1', 'end 2']);
+    expect(seen).toEqual([
+      'row-main.middle 0',
+      'row-main.middle 1',
+      'row-main.end 0',
+      'row-main.end 1',
+      'row-main.end 2',
+    ]);
   });
-  const boxes: Box[] = [
+  const boxes: StageBox[] = [
     { owner: 'row-main', left: 0, right: 1000, top: 0, bottom: 60 },
     { owner: 'logo', left: 20, right: 120, top: 10, bottom: 50 },
     { owner: 'menu-main', left: 300, right: 700, top: 10, bottom: 50 },
     { owner: 'book', left: 880, right: 980, top: 10, bottom: 50 },
   ];
   test.each([
-    [30, { zone: 'start', index: 0 }],
-    [110, { zone: 'start', index: 1 }],
-    [200, { zone: 'start', index: 1 }],
-    [320, { zone: 'middle', index: 0 }],
-    [690, { zone: 'middle', index: 1 }],
-    [740, { zone: 'middle', index: 1 }],
-    [800, { zone: 'end', index: 0 }],
-    [990, { zone: 'end', index: 2 }],
-  ])('let go at %i px', (x, place) => {
-    expect(dropAt(DEMO, DEMO_HEADER, boxes, x, 30)?.place).toEqual({ row: 'row-main', ...place });
+    [30, 'start', 0],
+    [110, 'start', 1],
+    [200, 'start', 1],
+    [320, 'middle', 0],
+    [690, 'middle', 1],
+    [740, 'middle', 1],
+    [800, 'end', 0],
+    [990, 'end', 2],
+  ])('let go at %i px', (x, zone, index) => {
+    expect(dropAt(DEMO, boxes, x, 30)?.place).toEqual({ region: `row-main.${zone}`, index });
   });
   test('above and below the rows the nearest counts; without boxes nothing does', () => {
-    expect(dropAt(DEMO, DEMO_HEADER, boxes, 30, -20)?.place.row).toBe('row-main');
-    expect(dropAt(DEMO, DEMO_HEADER, boxes, 30, 500)?.place.row).toBe('row-main');
-    expect(dropAt(DEMO, DEMO_HEADER, [], 30, 30)).toBeNull();
+    expect(dropAt(DEMO, boxes, 30, -20)?.place.region).toBe('row-main.start');
+    expect(dropAt(DEMO, boxes, 30, 500)?.place.region).toBe('row-main.start');
+    expect(dropAt(DEMO, [], 30, 30)).toBeNull();
+  });
+  test('in a panel over the page parts stand beneath one another', () => {
+    const open: StageBox[] = [
+      ...boxes,
+      { owner: 'panel-block', left: 660, right: 1000, top: 0, bottom: 500 },
+    ];
+    const stacked = run(DEMO, {
+      name: 'add-part',
+      args: { place: { region: 'panel-block.parts', index: 1 }, part: makePart('rule', 'line') },
+    });
+    const drawn = [...open, { owner: 'line', left: 680, right: 980, top: 300, bottom: 302 }];
+    expect(dropAt(stacked, drawn, 800, 290)?.place).toEqual({ region: 'panel-block.parts', index: 1 });
+    expect(dropAt(stacked, drawn, 800, 400)?.place).toEqual({ region: 'panel-block.parts', index: 2 });
+    expect(dropAt(stacked, drawn, 30, 30)?.place.region).toBe('row-main.start');
   });
 });
 
 describe('new parts', () => {
-  test('every kind is offered once, and refused only where it would show nothing', () => {
-    expect(new Set(NEW_PARTS.map((part) => part.kind)).size).toBe(10);
-    expect(NEW_PARTS.map((part) => refusePart(DEMO, part.kind)).filter((reason) => reason !== null)).toEqual(
-      [],
-    );
-    expect(refusePart({ ...DEMO, menus: [] }, 'menu')).toContain('no menu');
-    expect(refusePart({ ...DEMO, pieces: [DEMO_HEADER] }, 'opener')).toContain('no panel');
+  const regionOf = (site: Site, id: string) => {
+    const region = regionsOf(site).get(id);
+    if (!region) throw new Error(`no region ${id}`);
+    return region;
+  };
+  const reasons = (site: Site, region: string) =>
+    Object.fromEntries(newParts(site, regionOf(site, region)).map(({ kind, refused }) => [kind, refused]));
+  test('every kind is offered in every region, a berth in panels alone', () => {
+    const kinds = PARTS.map((kind) => kind.id);
+    expect(Object.keys(reasons(DEMO, 'row-main.end'))).toEqual(kinds.filter((kind) => kind !== 'berth'));
+    expect(Object.keys(reasons(DEMO, 'panel-block.parts'))).toEqual(kinds);
+    expect(Object.values(reasons(DEMO, 'panel-block.parts')).every((reason) => reason === null)).toBe(true);
+  });
+  test('one is refused only where it would show nothing', () => {
+    expect(reasons({ ...DEMO, menus: [] }, 'row-main.end')['menu']).toContain('no menu');
+    expect(reasons({ ...DEMO, pieces: [DEMO_HEADER] }, 'row-main.end')['opener']).toContain('no panel');
   });
   test('the icons of networks are in the library', () => {
     const library = JSON.parse(

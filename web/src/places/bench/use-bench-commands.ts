@@ -2,7 +2,7 @@ import { idsOf, uniqueName, type Site } from '@hamaca/core';
 import { useEffect, useMemo } from 'react';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
-import { benchStore, showStarters } from './bench-state.ts';
+import { benchStore, showStarters } from '../../store/bench-store.ts';
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');

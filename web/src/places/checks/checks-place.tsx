@@ -1,28 +1,25 @@
-import { checkLinks, itemsOf, LINK_RULES, RULE_LABELS, type Finding } from '@hamaca/core';
+import { CHECKS, itemsOf, mendAll, type Check, type Finding } from '@hamaca/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { useEdit, useSite, useSiteState } from '../../store/open-site.tsx';
-import { FindingLine } from '../links/problems/finding-line.tsx';
-import { enterSite, showLink, useLinks } from '../links/links-state.ts';
-import { FetchBar } from '../links/problems/problems-pane.tsx';
+import { FindingLine } from '../../findings/finding-line.tsx';
+import { enterSite, showLink, useLinks } from '../../store/links-store.ts';
+import { FetchBar } from '../../findings/fetch-bar.tsx';
+import { useFindings } from '../../findings/use-findings.ts';
 
 /** Most findings of one check drawn. */
 const MOST = 200;
 
-const WHY: Readonly<Record<string, string>> = {
-  ...Object.fromEntries(LINK_RULES.map((rule) => [rule.id, rule.why])),
-  'placement-empty': 'Visitors see an empty place.',
-  'panel-empty': 'Visitors open it and find nothing.',
-};
+const NONE: readonly Finding[] = [];
 
 /** The checks in their own order, those that found nothing left out. */
-function byRule(findings: readonly Finding[]): [rule: string, findings: readonly Finding[]][] {
+function byCheck(findings: readonly Finding[]): { check: Check; found: readonly Finding[] }[] {
   const groups = new Map<string, Finding[]>();
-  for (const finding of findings) groups.set(finding.rule, [...(groups.get(finding.rule) ?? []), finding]);
-  return Object.keys(RULE_LABELS).flatMap((rule): [string, Finding[]][] => {
-    const found = groups.get(rule);
-    return found ? [[rule, found]] : [];
+  for (const finding of findings) groups.set(finding.check, [...(groups.get(finding.check) ?? []), finding]);
+  return CHECKS.flatMap((check) => {
+    const found = groups.get(check.id);
+    return found ? [{ check, found }] : [];
   });
 }
 
@@ -33,12 +30,11 @@ export function ChecksPlace() {
   const edit = useEdit();
   const navigate = useNavigate();
   const fetched = useLinks((state) => state.fetched);
-  const findings = useMemo(() => checkLinks(site, fetched), [site, fetched]);
-  const groups = useMemo(() => byRule(findings), [findings]);
-  const passed = LINK_RULES.filter(
-    (rule) =>
-      !groups.some(([id]) => id === rule.id) &&
-      (fetched.size > 0 || !['redirected', 'unanswered'].includes(rule.id)),
+  const findings = useFindings(site, fetched) ?? NONE;
+  const groups = useMemo(() => byCheck(findings), [findings]);
+  const passed = CHECKS.filter(
+    (check) =>
+      !groups.some((group) => group.check === check) && (fetched.size > 0 || check.asks === undefined),
   );
   const menuName = (id: string | null) => site.menus.find((menu) => menu.id === id)?.name ?? '';
   const open = (finding: Finding) => {
@@ -59,23 +55,24 @@ export function ChecksPlace() {
             <FetchBar site={site} />
           </span>
         </div>
-        {groups.map(([rule, found]) => {
-          const fixes = found.flatMap((finding) => finding.fix ?? []);
+        {groups.map(({ check, found }) => {
+          const fixes = found.filter((finding) => finding.fix);
+          const mend = mendAll(fixes);
           return (
             <section
-              key={rule}
-              aria-label={RULE_LABELS[rule]}
+              key={check.id}
+              aria-label={check.label}
               className="mb-4 border border-twine bg-white text-bench"
             >
               <h2 className="flex items-baseline gap-3 border-b border-twine px-3 py-1.5">
-                <b className="font-semibold">{RULE_LABELS[rule]}</b>
+                <b className="font-semibold">{check.label}</b>
                 <span className="text-ink-faint tabular">{found.length}</span>
-                <span className="min-w-0 truncate text-ink-soft">{WHY[rule]}</span>
-                {fixes.length > 1 && (
+                <span className="min-w-0 truncate text-ink-soft">{check.why}</span>
+                {mend && fixes.length > 1 && (
                   <Button
                     className="ml-auto !h-6 shrink-0"
                     onClick={() => {
-                      for (const fix of fixes) edit(fix.edit, fix.label);
+                      edit(mend, `Mend all: ${check.label}`);
                     }}
                   >
                     Mend all {fixes.length}
@@ -117,7 +114,7 @@ export function ChecksPlace() {
             <span className="text-reed">✓</span> {passed.length} checks passed
           </h2>
           <p className="text-ink-soft">
-            {passed.map((rule) => rule.label.toLowerCase()).join(' · ')}
+            {passed.map((check) => check.label.toLowerCase()).join(' · ')}
             {fetched.size === 0 ? '. Whether the addresses answer is not known until it is asked.' : ''}
           </p>
         </section>

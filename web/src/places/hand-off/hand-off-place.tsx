@@ -1,7 +1,8 @@
-import { compileHeader, findHeader } from '@hamaca/core';
+import { compileSite, pageMarkup, standingPieces } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { Code, type CodeLanguage } from '../../ui/code.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { notify } from '../../store/notices.ts';
@@ -92,14 +93,17 @@ export function HandOffPlace() {
   const id = useSiteState((state) => state.id);
   const saving = useSiteState((state) => state.saving);
   const fonts = useFonts(site);
-  const header = findHeader(site);
+  const pieces = standingPieces(site);
+  const [piece, setPiece] = useState<string | null>(null);
+  const shownPiece = pieces.find((entry) => entry.id === piece) ?? pieces[0];
   const [chosen, setChosen] = useState('menu.html');
-  const output = useMemo(
-    () => (header && fonts ? compileHeader(site, header, { fonts: fonts.metrics }) : null),
-    [site, header, fonts],
-  );
-  if (!header)
-    return <p className="m-8 text-ink-soft">This site has no header yet, so there is nothing to hand off.</p>;
+  const output = useMemo(() => (fonts ? compileSite(site, { fonts: fonts.metrics }) : null), [site, fonts]);
+  if (!shownPiece)
+    return (
+      <p className="m-8 text-ink-soft">
+        Nothing stands in this site’s pages yet, so there is nothing to hand off.
+      </p>
+    );
   if (!output) return null;
   const blocks: Block[] = [
     {
@@ -107,7 +111,7 @@ export function HandOffPlace() {
       title: 'Markup',
       language: 'html',
       where: 'first thing in the page’s body',
-      text: output.markup,
+      text: pageMarkup(site, output, shownPiece),
     },
     {
       name: 'menu.css',
@@ -128,6 +132,18 @@ export function HandOffPlace() {
   return (
     <main className="grid h-full grid-cols-[minmax(340px,400px)_1fr]">
       <section aria-label="Files" className="flex min-h-0 flex-col overflow-auto border-r border-twine">
+        {pieces.length > 1 && (
+          <div className="flex items-center gap-2 border-b border-twine px-4 py-2 text-bench">
+            <span className="text-small text-ink-faint">markup of</span>
+            <Choice
+              label="Markup of"
+              value={shownPiece.id}
+              options={pieces.map((entry) => ({ value: entry.id, label: entry.name }))}
+              onChange={setPiece}
+            />
+            <span className="text-ink-faint">stylesheet and script serve all</span>
+          </div>
+        )}
         <ul className="border-b border-twine py-2">
           {blocks.map((block) => (
             <BlockTab

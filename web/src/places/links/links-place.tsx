@@ -1,4 +1,4 @@
-import { checkLinks, findHeader, ownersOf } from '@hamaca/core';
+import { ownersOf, type Finding } from '@hamaca/core';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -6,15 +6,18 @@ import { useRoom } from '../../ui/use-room.ts';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState, useSiteStore } from '../../store/open-site.tsx';
 import { Stage } from '../../stage/stage.tsx';
-import { useStageOutput } from '../../stage/use-compiled.ts';
+import { firstPiece, useStagePage } from '../../stage/output.ts';
 import { ImportDialog } from './import/import-dialog.tsx';
-import { enterSite, linksStore, useLinks } from './links-state.ts';
+import { enterSite, linksStore, useLinks } from '../../store/links-store.ts';
 import { MenuLine, MenuTabs } from './outline/menu-line.tsx';
 import { createOutlineActions } from './outline/outline-actions.ts';
 import { findingsByItem, Outline } from './outline/outline.tsx';
 import { PagesPane } from './pages/pages-pane.tsx';
 import { ProblemsPane } from './problems/problems-pane.tsx';
+import { useFindings } from '../../findings/use-findings.ts';
 import { useOutlineDrag } from './outline/use-outline-drag.ts';
+
+const NO_FINDINGS: readonly Finding[] = [];
 
 const PREVIEW = { width: 1240, height: 300 } as const;
 
@@ -24,8 +27,7 @@ function Preview() {
   // The outline comes first: the picture of it may be a moment behind.
   const shown = useDeferredValue(site);
   const fonts = useFonts(site);
-  const header = findHeader(shown);
-  const output = useStageOutput(shown, header, fonts);
+  const page = useStagePage(shown, firstPiece(shown), fonts);
   const scene = shown.scenes[0];
   const { ref, room } = useRoom();
   const scale = Math.min(1, room.width / PREVIEW.width);
@@ -34,10 +36,10 @@ function Preview() {
       ref={ref}
       className="flex h-[104px] shrink-0 justify-center overflow-hidden border-b border-twine bg-surround"
     >
-      {output && scene && ownersOf(shown).size > 0 && (
+      {page && scene && ownersOf(shown).size > 0 && (
         <Stage
           site={shown}
-          output={output}
+          page={page}
           scene={scene}
           label="The header with these links"
           scale={scale}
@@ -65,7 +67,7 @@ export function LinksPlace() {
     [store, menuId],
   );
   const checked = useDeferredValue(site);
-  const findings = useMemo(() => checkLinks(checked, fetched), [checked, fetched]);
+  const findings = useFindings(checked, fetched) ?? NO_FINDINGS;
   const byItem = useMemo(() => findingsByItem(findings), [findings]);
   const own = useMemo(() => findings.filter((finding) => finding.menu === menuId), [findings, menuId]);
   useEffect(() => {

@@ -1,13 +1,12 @@
-import { findHeader, type Site } from '@hamaca/core';
+import type { Site } from '@hamaca/core';
 import { useMemo, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useRoom } from '../../ui/use-room.ts';
-import { slotClass } from '../../stage/slot-class.ts';
 import { Stage } from '../../stage/stage.tsx';
-import { useStageOutput } from '../../stage/use-compiled.ts';
+import { firstPiece, useStagePage } from '../../stage/output.ts';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite } from '../../store/open-site.tsx';
-import { useBench } from '../bench/bench-state.ts';
+import { useBench } from '../../store/bench-store.ts';
 import { ContrastPane } from './contrast-pane.tsx';
 import { LoosePane } from './loose-pane.tsx';
 import { RolesPane } from './roles-pane.tsx';
@@ -21,10 +20,16 @@ const SHOWN = 150;
 /** The header as it is with every change: colours are judged where they are used. */
 function LiveStrip({ site }: { readonly site: Site }) {
   const { ref, room } = useRoom();
-  const output = useStageOutput(site, findHeader(site), useFonts(site));
+  const page = useStagePage(site, firstPiece(site), useFonts(site));
   const scene = site.scenes.find((entry) => entry.kind === 'picture') ?? site.scenes[0];
   const lit = useBench((state) => state.lit);
-  const classes = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot)), [lit, site]);
+  const selectors = useMemo(
+    () =>
+      lit
+        .map((slot) => page?.compiled.elements.selectorOf(slot) ?? null)
+        .filter((selector) => selector !== null),
+    [lit, page],
+  );
   const scale = Math.min(1, Math.max(0.4, room.width / PAGE));
   return (
     <div
@@ -32,16 +37,16 @@ function LiveStrip({ site }: { readonly site: Site }) {
       className="sticky top-0 z-20 flex shrink-0 justify-center border-b border-twine bg-surround px-3 py-2"
       style={{ height: SHOWN * scale + 17 }}
     >
-      {output && scene && room.width > 0 && (
+      {page && scene && room.width > 0 && (
         <Stage
           site={site}
-          output={output}
+          page={page}
           scene={scene}
           label="Header"
           width={Math.max(PAGE, Math.floor(room.width / scale))}
           height={SHOWN}
           scale={scale}
-          lit={classes}
+          lit={selectors}
         />
       )}
     </div>

@@ -4,8 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { useSiteState } from '../../store/open-site.tsx';
-import { benchStore, selectSlot } from '../bench/bench-state.ts';
-import { openCell } from '../bench/sheet/cell-strip.tsx';
+import { benchStore, openCell, selectSlot } from '../../store/bench-store.ts';
 
 type Source = Exclude<OriginLink, { kind: 'cell' }>;
 

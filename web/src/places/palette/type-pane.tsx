@@ -1,9 +1,8 @@
 import {
   familiesOf,
-  findHeader,
   findStack,
   findTypeface,
-  headerParts,
+  placedParts,
   idsOf,
   reachOf,
   shownItems,
@@ -27,8 +26,9 @@ import { ReachButton } from './reaches.tsx';
 
 /** The site's own words for specimens: the labels of its first menu. */
 function labelsOf(site: Site): string {
-  const header = findHeader(site);
-  const menu = header ? headerParts(header).find((part) => part.kind === 'menu') : undefined;
+  const menu = placedParts(site)
+    .map(({ part }) => part)
+    .find((part) => part.kind === 'menu');
   const labels = menu
     ? shownItems(site, menu)
         .map((item) => item.label)

@@ -1,11 +1,10 @@
-import { checkLinks, findHeader } from '@hamaca/core';
-import { useMemo } from 'react';
+import { useFindings } from '../../findings/use-findings.ts';
 import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { Button } from '../../ui/button.tsx';
 import { PlainBar } from '../../app/top-bar.tsx';
 import { Stage } from '../../stage/stage.tsx';
-import { useStageOutput } from '../../stage/use-compiled.ts';
+import { firstPiece, useStagePage } from '../../stage/output.ts';
 import { deleteSite, fetchSite, fetchSites, restoreSite, type SiteSummary } from '../../store/api.ts';
 import { useFonts } from '../../media/fonts.ts';
 import { notify } from '../../store/notices.ts';
@@ -19,18 +18,18 @@ const dateFormat = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyl
 function Miniature({ id }: { readonly id: string }) {
   const { data } = useSWR(['site', id], () => fetchSite(id), { revalidateOnFocus: true });
   const fonts = useFonts(data?.site ?? null);
-  const header = data ? findHeader(data.site) : null;
-  return data && fonts && header ? <Drawn site={data.site} /> : <div className="h-[125px] bg-linen" />;
+  const piece = data ? firstPiece(data.site) : null;
+  return data && fonts && piece ? <Drawn site={data.site} /> : <div className="h-[125px] bg-linen" />;
 }
 
 function Drawn({ site }: { readonly site: Awaited<ReturnType<typeof fetchSite>>['site'] }) {
-  const output = useStageOutput(site, findHeader(site), useFonts(site));
+  const page = useStagePage(site, firstPiece(site), useFonts(site));
   const scene = site.scenes.find((entry) => entry.kind === 'article') ?? site.scenes[0];
-  if (!output || !scene) return null;
+  if (!page || !scene) return null;
   return (
     <div className="flex items-end gap-4 bg-surround p-4" aria-hidden="true">
-      <Stage site={site} output={output} scene={scene} label="Miniature, wide" {...WIDE} />
-      <Stage site={site} output={output} scene={scene} label="Miniature, narrow" {...NARROW} />
+      <Stage site={site} page={page} scene={scene} label="Miniature, wide" {...WIDE} />
+      <Stage site={site} page={page} scene={scene} label="Miniature, narrow" {...NARROW} />
     </div>
   );
 }
@@ -38,8 +37,8 @@ function Drawn({ site }: { readonly site: Awaited<ReturnType<typeof fetchSite>>[
 /** How many problems the checks find in a site's links. */
 function OpenProblems({ id }: { readonly id: string }) {
   const { data } = useSWR(['site', id], () => fetchSite(id));
-  const count = useMemo(() => (data ? checkLinks(data.site).length : null), [data]);
-  if (count === null) return null;
+  const count = useFindings(data?.site)?.length;
+  if (count === undefined) return null;
   return (
     <Link to={`/sites/${id}/checks`} className="text-bench text-ink-faint tabular hover:underline">
       {count === 0 ? '✓ no open problems' : `${count} open ${count === 1 ? 'problem' : 'problems'}`}

@@ -1,4 +1,5 @@
-import type { FromFrame, SlotPlace } from './protocol.ts';
+import type { ElementEntry } from '@hamaca/core';
+import type { FromFrame, StageBox } from './protocol.ts';
 
 /** Pixels the pointer goes before a press becomes a carry. */
 const STILL = 6;
@@ -10,12 +11,10 @@ interface Carry {
   moving: boolean;
 }
 
-type Boxes = Extract<FromFrame, { type: 'carry' }>['boxes'];
-
 /** Lets parts be carried over the stage: tells where the pointer is and where everything stands. */
 export function listenToCarrying(
   holder: HTMLElement,
-  slots: () => readonly SlotPlace[],
+  entries: () => readonly ElementEntry[],
   tell: (message: FromFrame) => void,
 ): void {
   let carry: Carry | null = null;
@@ -23,22 +22,18 @@ export function listenToCarrying(
 
   const ownerOf = (target: Element): string | null => {
     for (let at: Element | null = target; at && at !== holder; at = at.parentElement) {
-      const classes = at.classList;
-      const found = slots().find((place) => classes.contains(place.className));
+      const element = at;
+      const found = entries().find((entry) => element.matches(entry.selector));
       if (found) return found.owner;
     }
     return null;
   };
 
-  /** The box around everything of an owner that is seen outside panels. */
-  const boxes = (): Boxes => {
-    const byOwner = new Map<
-      string,
-      { owner: string; left: number; right: number; top: number; bottom: number }
-    >();
-    for (const { owner, className } of slots()) {
-      for (const element of holder.querySelectorAll(`.${CSS.escape(className)}`)) {
-        if (element.closest('dialog')) continue;
+  /** The box around everything of an owner that is seen. */
+  const boxes = (): StageBox[] => {
+    const byOwner = new Map<string, StageBox>();
+    for (const { owner, selector } of entries()) {
+      for (const element of holder.querySelectorAll(selector)) {
         const { left, right, top, bottom } = element.getBoundingClientRect();
         if (right <= left) continue;
         const before = byOwner.get(owner);
@@ -66,10 +61,7 @@ export function listenToCarrying(
 
   document.addEventListener('pointerdown', (event) => {
     clickToSwallow = false;
-    const owner =
-      event.button === 0 && event.target instanceof Element && !event.target.closest('dialog')
-        ? ownerOf(event.target)
-        : null;
+    const owner = event.button === 0 && event.target instanceof Element ? ownerOf(event.target) : null;
     carry = owner === null ? null : { owner, x: event.clientX, y: event.clientY, moving: false };
   });
   document.addEventListener('pointermove', (event) => {

@@ -1,87 +1,79 @@
-import morphdom from 'morphdom';
-import type { Level } from '@hamaca/core';
+import type { ElementEntry } from '@hamaca/core';
 import { listenToCarrying } from './carry.ts';
-import type { FromFrame, PinnedElement, SlotPlace, ToFrame } from './protocol.ts';
+import type {
+  FromFrame,
+  LightMessage,
+  PinMessage,
+  RenderMessage,
+  StageElement,
+  ToFrame,
+} from './protocol.ts';
 
 /*
  * The stage's side of the isolated frame: shows the real output over a scene, tells what is clicked, freezes states.
- * It has no access to the interface and takes messages only from its parent.
+ * It has no access to the interface and takes messages only from its parent. What it shows follows from the last message
+ * of each kind alone: markup is never patched but built anew, and the output's script is stopped and started with it.
  */
-
-type Render = Extract<ToFrame, { type: 'render' }>;
-type Pin = Extract<ToFrame, { type: 'pin' }>;
 
 const style = document.createElement('style');
 const ownStyle = document.createElement('style');
 ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}`;
 const faceStyle = document.createElement('style');
 document.head.append(ownStyle, faceStyle, style);
+// The pieces stand in the page's body as they do in a page: their holder has no box.
 const holder = document.createElement('div');
+holder.style.display = 'contents';
 const scene = document.createElement('main');
 scene.style.display = 'block';
 document.body.append(holder, scene);
 
-let last: Render | null = null;
-let lastPin: Pin | null = null;
+let rendered: RenderMessage | null = null;
+let pinned: PinMessage | null = null;
+let lit: LightMessage | null = null;
+/** Stops the output's script. */
+let stop: (() => void) | null = null;
 
 const tell = (message: FromFrame) => {
   parent.postMessage(message, '*');
 };
 
-/** The output's own state that a new copy of the markup must not undo. */
-const KEPT_ATTRIBUTES = [
-  'data-hm-ready',
-  'aria-expanded',
-  'open',
-  'data-hm-bare',
-  'data-pin',
-  'data-chosen',
-  'data-lit',
-  'data-hm-scrolled',
-];
+const entries = (): readonly ElementEntry[] => rendered?.entries ?? [];
+const attribute = (word: string) => `data-${rendered?.prefix ?? ''}${word}`;
 
-function runScript(code: string): void {
+/** Runs the output's script, which answers how to stop it, as an element: the frame's policy allows no other way. */
+function runScript(code: string): (() => void) | null {
+  if (code === '') return null;
   const script = document.createElement('script');
-  script.textContent = code;
+  script.textContent = `window.outputStop = ${code}`;
   document.body.append(script);
   script.remove();
+  const holderOfStop = window as unknown as { outputStop?: () => void };
+  const made = holderOfStop.outputStop ?? null;
+  delete holderOfStop.outputStop;
+  return made;
 }
 
-/** How many things of the markup the output's script listens to: a change of these needs a fresh start. */
-const structureOf = (root: ParentNode) => root.querySelectorAll('[aria-expanded],dialog,[commandfor]').length;
+/** Whether dialogs are closed by the stage itself, so that it need not be told. */
+let closingItself = false;
 
-function replaceMarkup(fresh: DocumentFragment, script: string): void {
-  holder.replaceChildren(fresh);
-  runScript(script);
-}
-
-/** Puts the menu back where the markup has it, lets `work` compare, and sets it out again. */
-function withMenuInPlace(work: () => void): void {
-  const dialog = holder.querySelector('dialog');
-  const menu = dialog?.previousElementSibling;
-  const isOut = menu?.tagName === 'NAV' && !dialog?.querySelector('nav');
-  if (isOut) dialog?.append(menu);
+function byItself(work: () => void): void {
+  closingItself = true;
   work();
-  const after = holder.querySelector('dialog');
-  const inside = after?.querySelector('nav');
-  if (isOut && inside) after?.before(inside);
+  closingItself = false;
 }
 
-function morphMarkup(fresh: DocumentFragment): void {
-  const next = fresh.firstElementChild;
-  const now = holder.firstElementChild;
-  if (!next || !now) return;
-  withMenuInPlace(() => {
-    morphdom(now, next, {
-      onBeforeElUpdated: (from, to) => {
-        for (const name of KEPT_ATTRIBUTES) {
-          const value = from.getAttribute(name);
-          if (value !== null) to.setAttribute(name, value);
-        }
-        return !from.isEqualNode(to);
-      },
-    });
+function buildAnew(markup: string, script: string): void {
+  byItself(() => {
+    stop?.();
+    const template = document.createElement('template');
+    template.innerHTML = markup;
+    holder.replaceChildren(template.content);
+    stop = runScript(script);
   });
+  for (const dialog of holder.querySelectorAll('dialog'))
+    dialog.addEventListener('close', () => {
+      if (!closingItself && dialog.isConnected) tell({ type: 'closed' });
+    });
 }
 
 /** Font faces stand first in the stylesheet; they are kept apart, as setting them again makes the browser load them again. */
@@ -95,27 +87,10 @@ function showStylesheet(before: string, now: string): void {
   style.textContent = now.slice(faces.length);
   // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
   if (before !== '' && breakpointsOf(before) !== breakpointsOf(now))
-    window.dispatchEvent(new Event('resize'));
+    byItself(() => window.dispatchEvent(new Event('resize')));
 }
 
-function render(message: Render): void {
-  const before = last;
-  let changed = false;
-  last = message;
-  document.documentElement.lang = message.language;
-  document.documentElement.dir = message.direction;
-  if (before?.stylesheet !== message.stylesheet) showStylesheet(before?.stylesheet ?? '', message.stylesheet);
-  if (before?.scene !== message.scene) scene.innerHTML = message.scene;
-  if (before?.markup !== message.markup || before.script !== message.script) {
-    const template = document.createElement('template');
-    template.innerHTML = message.markup;
-    changed = true;
-    const sameStructure =
-      before?.script === message.script && structureOf(template.content) === structureOf(holder);
-    if (sameStructure) morphMarkup(template.content);
-    else replaceMarkup(template.content, message.script);
-  }
-  if (lastPin && changed) pin(lastPin);
+function tellPainted(): void {
   // The task after an animation frame runs once that frame is painted.
   requestAnimationFrame(() => {
     setTimeout(() => {
@@ -124,98 +99,110 @@ function render(message: Render): void {
   });
 }
 
-/** The menu level an element stands at, or null outside menus. */
-function levelOf(element: Element): Level | null {
-  let level = 0;
-  for (let at = element.closest('ul'); at; at = at.parentElement?.closest('ul') ?? null) level++;
-  return level === 0 ? null : (Math.min(level, 3) as Level);
+function render(message: RenderMessage): void {
+  const before = rendered;
+  rendered = message;
+  document.documentElement.lang = message.language;
+  document.documentElement.dir = message.direction;
+  if (before?.stylesheet !== message.stylesheet) showStylesheet(before?.stylesheet ?? '', message.stylesheet);
+  if (before?.scene !== message.scene) scene.innerHTML = message.scene;
+  if (before?.markup !== message.markup || before.script !== message.script) {
+    buildAnew(message.markup, message.script);
+    if (pinned) pin(pinned);
+    if (lit) light(lit);
+  }
+  tellPainted();
 }
 
-const LEVELLED = new Set(['link', 'marker', 'submenu', 'description', 'glyph', 'picture']);
-
-const levelOfSlot = (element: Element, slot: string) => (LEVELLED.has(slot) ? levelOf(element) : null);
-
-const slotOfClass = (className: string): SlotPlace | undefined =>
-  last?.slots.find((place) => place.className === className);
-
-/** The elements of a slot and level in document order. */
-function elementsOf(className: string, level: Level | null): Element[] {
-  const all = [...holder.querySelectorAll(`.${CSS.escape(className)}`)];
-  const slot = slotOfClass(className)?.slot ?? '';
-  return level === null ? all : all.filter((element) => levelOfSlot(element, slot) === level);
-}
-
-function findElement(wanted: PinnedElement | null): Element | null {
-  if (!wanted) return null;
-  const elements = elementsOf(wanted.className, wanted.level);
+function findElement(wanted: StageElement | null): Element | null {
+  if (!wanted || wanted.selector.includes('::')) return null;
+  const elements = holder.querySelectorAll(wanted.selector);
   return elements[Math.min(wanted.index, elements.length - 1)] ?? null;
 }
 
-function pin(message: Pin): void {
-  lastPin = message;
-  for (const element of holder.querySelectorAll('[data-pin]')) element.removeAttribute('data-pin');
-  for (const element of holder.querySelectorAll('[data-chosen]')) element.removeAttribute('data-chosen');
-  const chosen = findElement(message.selected);
-  const pinned = findElement(message.pinned);
-  reveal(message, chosen);
-  if (message.outlined) chosen?.setAttribute('data-chosen', '');
-  holder.firstElementChild?.toggleAttribute(
-    'data-hm-scrolled',
-    message.pinned?.states.includes('scrolled') === true || scrollY > 40,
-  );
-  if (pinned && message.pinned && message.pinned.states.length > 0)
-    pinned.setAttribute('data-pin', message.pinned.states.join(' '));
-}
-
-/** Lights up everything of some classes. */
-function light(classNames: readonly string[]): void {
-  for (const element of holder.querySelectorAll('[data-lit]')) element.removeAttribute('data-lit');
-  for (const name of classNames)
-    for (const element of holder.getElementsByClassName(name)) element.setAttribute('data-lit', '');
-}
-
-function reveal(message: Pin, chosen: Element | null): void {
-  const dialog = holder.querySelector('dialog');
-  const folded = dialog?.querySelector('nav') !== null && dialog !== null;
-  const inDialog = chosen ? dialog?.contains(chosen) : false;
-  if (dialog && folded && !dialog.open && (message.reveal === 'panel' || inDialog)) {
-    holder.firstElementChild?.toggleAttribute(
-      'data-hm-bare',
-      innerWidth <= document.documentElement.clientWidth,
-    );
-    dialog.showModal();
-    tell({ type: 'revealed' });
+/** Opens the panel that is to be seen and closes every other one. */
+function revealPanel({ reveal }: PinMessage, chosen: Element | null): void {
+  const wanted = reveal.panel === null ? chosen?.closest('dialog') : holder.querySelector(reveal.panel);
+  for (const dialog of holder.querySelectorAll('dialog')) {
+    if (dialog === wanted && !dialog.open) {
+      dialog.toggleAttribute(attribute('bare'), innerWidth <= document.documentElement.clientWidth);
+      dialog.showModal();
+      tell({ type: 'revealed' });
+    }
+    if (dialog !== wanted && dialog.open)
+      byItself(() => {
+        dialog.close();
+      });
   }
-  if (dialog?.open && message.reveal === null && !inDialog) dialog.close();
-  const open = message.reveal === 'submenu' || message.pinned?.states.includes('open') === true;
+}
+
+/** Opens the submenu that is to be seen and closes every other one. */
+function revealSubmenu({ reveal, pinned: frozen }: PinMessage, chosen: Element | null): void {
   const item = chosen?.closest('ul ul')?.closest('li') ?? chosen?.closest('li') ?? null;
-  for (const button of holder.querySelectorAll('nav [aria-expanded=true]')) {
-    if (button.parentElement !== item) button.setAttribute('aria-expanded', 'false');
-  }
-  if (!open) return;
-  const button =
-    item?.querySelector(':scope > [aria-expanded]') ?? holder.querySelector('nav [aria-expanded]');
+  const wanted = reveal.submenu || frozen?.states.includes('open') === true;
+  const button = wanted
+    ? (item?.querySelector(':scope > [aria-expanded]') ?? holder.querySelector('nav [aria-expanded]'))
+    : null;
+  for (const other of holder.querySelectorAll('nav [aria-expanded=true]'))
+    if (other !== button) other.setAttribute('aria-expanded', 'false');
   button?.setAttribute('aria-expanded', 'true');
 }
 
+/** Tells the stylesheet that the page is scrolled: where that is frozen, or as far as it really is. */
+function freezeScrolled(): void {
+  const frozen = pinned?.pinned?.states.includes('scrolled') === true;
+  for (const root of holder.children) {
+    if (root.matches('dialog')) continue;
+    if (frozen) root.setAttribute(attribute('scrolled'), '');
+    else if (scrollY === 0) root.removeAttribute(attribute('scrolled'));
+  }
+}
+
+const clear = (name: string) => {
+  for (const element of holder.querySelectorAll(`[${name}]`)) element.removeAttribute(name);
+};
+
+function pin(message: PinMessage): void {
+  pinned = message;
+  clear('data-pin');
+  clear('data-chosen');
+  const chosen = findElement(message.selected);
+  revealPanel(message, chosen);
+  revealSubmenu(message, chosen);
+  if (message.outlined) chosen?.setAttribute('data-chosen', '');
+  const frozen = findElement(message.pinned);
+  if (frozen && message.pinned && message.pinned.states.length > 0)
+    frozen.setAttribute('data-pin', message.pinned.states.join(' '));
+  freezeScrolled();
+}
+
+function light(message: LightMessage): void {
+  lit = message;
+  clear('data-lit');
+  for (const selector of message.selectors)
+    for (const element of holder.querySelectorAll(selector)) element.setAttribute('data-lit', '');
+}
+
+/** Tells which slot was clicked: of everything around, what is innermost. */
 function pick(target: Element): void {
   for (let at: Element | null = target; at && at !== holder; at = at.parentElement) {
     const element = at;
-    const place = [...element.classList].map(slotOfClass).find((found) => found !== undefined);
-    if (!place) continue;
-    const level = levelOfSlot(element, place.slot);
-    tell({
-      type: 'pick',
-      owner: place.owner,
-      slot: place.slot,
-      level,
-      index: elementsOf(place.className, level).indexOf(element),
-    });
+    const entry = entries().find((one) => element.matches(one.selector));
+    if (!entry) continue;
+    const { owner, slot, level } = entry;
+    const index = [...holder.querySelectorAll(entry.selector)].indexOf(element);
+    const opens = target.closest('[commandfor]')?.getAttribute('commandfor') ?? '';
+    const dialog = document.getElementById(opens);
+    const opened =
+      dialog instanceof HTMLDialogElement && !dialog.open
+        ? (entries().find((one) => dialog.matches(one.selector))?.owner ?? null)
+        : null;
+    tell({ type: 'pick', owner, slot, level, index, opened });
     return;
   }
 }
 
-listenToCarrying(holder, () => last?.slots ?? [], tell);
+listenToCarrying(holder, entries, tell);
 
 // Links lead nowhere on the stage; everything else works as it will.
 document.addEventListener(
@@ -227,6 +214,11 @@ document.addEventListener(
   },
   true,
 );
+
+// After the output's own listener: what is frozen stays.
+window.addEventListener('scroll', () => {
+  if (pinned?.pinned?.states.includes('scrolled')) requestAnimationFrame(freezeScrolled);
+});
 
 // Shortcuts belong to the interface also while the stage has the focus.
 document.addEventListener('keydown', (event) => {
@@ -245,7 +237,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   if (event.source !== parent) return;
   if (event.data.type === 'render') render(event.data);
   else if (event.data.type === 'pin') pin(event.data);
-  else light(event.data.classNames);
+  else light(event.data);
 });
 
 tell({ type: 'ready' });

@@ -1,42 +1,64 @@
-import type { Level, State } from '@hamaca/core';
+import type { ElementEntry, Level, State } from '@hamaca/core';
 
-/** Where a slot's elements are found on the stage. */
-export interface SlotPlace {
-  readonly owner: string;
-  readonly slot: string;
-  readonly className: string;
+/** One element of the output, as the element map finds it. */
+export interface StageElement {
+  readonly selector: string;
+  /** Which of the elements of that selector, 0 the first. */
+  readonly index: number;
 }
 
-/** One element of a slot, with states that are frozen on it. */
-export interface PinnedElement {
-  readonly className: string;
-  readonly level: Level | null;
-  /** Which of the elements of that slot and level, 0 the first. */
-  readonly index: number;
+/** An element with states that are frozen on it. */
+export interface PinnedElement extends StageElement {
   readonly states: readonly State[];
 }
 
+/** What is opened so that something can be seen. */
+export interface Reveal {
+  /** Selector of the panel that stands open; null for none but the one that is selected in. */
+  readonly panel: string | null;
+  readonly submenu: boolean;
+}
+
+/** The page: markup, stylesheet and script of the output over a scene. */
+export interface RenderMessage {
+  readonly type: 'render';
+  readonly markup: string;
+  readonly stylesheet: string;
+  readonly script: string;
+  readonly scene: string;
+  readonly language: string;
+  readonly direction: string;
+  readonly entries: readonly ElementEntry[];
+  /** Start of the output's names. */
+  readonly prefix: string;
+}
+
+export interface PinMessage {
+  readonly type: 'pin';
+  readonly pinned: PinnedElement | null;
+  readonly selected: StageElement | null;
+  readonly reveal: Reveal;
+  /** Whether what is selected has a dashed line around it. */
+  readonly outlined: boolean;
+}
+
+/** Elements that are lit up. */
+export interface LightMessage {
+  readonly type: 'light';
+  readonly selectors: readonly string[];
+}
+
 /** What the stage is told. */
-export type ToFrame =
-  | {
-      readonly type: 'render';
-      readonly markup: string;
-      readonly stylesheet: string;
-      readonly script: string;
-      readonly scene: string;
-      readonly language: string;
-      readonly direction: string;
-      readonly slots: readonly SlotPlace[];
-    }
-  | {
-      readonly type: 'pin';
-      readonly pinned: PinnedElement | null;
-      readonly selected: PinnedElement | null;
-      readonly reveal: 'panel' | 'submenu' | null;
-      readonly outlined: boolean;
-    }
-  /** Elements of these classes are lit up. */
-  | { readonly type: 'light'; readonly classNames: readonly string[] };
+export type ToFrame = RenderMessage | PinMessage | LightMessage;
+
+/** A box on the stage, in px of the page. */
+export interface StageBox {
+  readonly owner: string;
+  readonly left: number;
+  readonly right: number;
+  readonly top: number;
+  readonly bottom: number;
+}
 
 /** What the stage tells. */
 export type FromFrame =
@@ -47,6 +69,8 @@ export type FromFrame =
       readonly slot: string;
       readonly level: Level | null;
       readonly index: number;
+      /** Id of the panel that the click opened; null where it opened none. */
+      readonly opened: string | null;
     }
   | {
       readonly type: 'key';
@@ -56,21 +80,17 @@ export type FromFrame =
       readonly shift: boolean;
       readonly alt: boolean;
     }
-  /** A part is carried over the stage; `boxes` are those of all rows and parts, in px of the page. */
+  /** A part is carried over the stage; `boxes` are those of everything that is seen. */
   | {
       readonly type: 'carry';
       readonly phase: 'move' | 'end' | 'cancel';
       readonly owner: string;
       readonly x: number;
       readonly y: number;
-      readonly boxes: readonly {
-        readonly owner: string;
-        readonly left: number;
-        readonly right: number;
-        readonly top: number;
-        readonly bottom: number;
-      }[];
+      readonly boxes: readonly StageBox[];
     }
+  /** A panel was closed on the stage itself. */
+  | { readonly type: 'closed' }
   /** A dialog was opened to show what is selected; it took the focus along. */
   | { readonly type: 'revealed' }
   /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */

@@ -1,110 +1,52 @@
 import {
-  createButton,
-  createImage,
-  createLogo,
-  createMenuPart,
-  createOpener,
-  createRule,
-  createSearch,
-  createShortcut,
-  createSocial,
-  createText,
+  createPart,
   findIcon,
   idsOf,
-  NO_TARGET,
-  PART_LABELS,
-  slugify,
+  newPartWorld,
+  opensOver,
+  partKindById,
+  PARTS,
   uniqueName,
   type Icon,
   type Part,
-  type PartKindName,
+  type PartKindId,
+  type Region,
   type Site,
 } from '@hamaca/core';
-import { iconSvg, loadIcons } from '../../../media/icon-library.ts';
+import { libraryIcon } from '../../../media/site-icon.ts';
 
 /** A part that can be added, with what it is called where it is offered. */
 export interface NewPart {
-  readonly kind: PartKindName;
+  readonly kind: PartKindId;
   readonly label: string;
+  readonly hint: string;
+  /** Why it cannot be added now, or null. */
+  readonly refused: string | null;
 }
 
-/** The parts that can be added, in the order they are offered. */
-export const NEW_PARTS: readonly NewPart[] = (
-  ['menu', 'logo', 'button', 'search', 'social', 'text', 'shortcut', 'image', 'rule', 'opener'] as const
-).map((kind) => ({ kind, label: PART_LABELS[kind] }));
-
-/** Why a kind of part cannot be added now, or null. */
-export function refusePart(site: Site, kind: PartKindName): string | null {
-  if (kind === 'menu' && site.menus.length === 0) return 'the site has no menu yet';
-  if (kind === 'opener' && !site.pieces.some((piece) => piece.kind === 'panel'))
-    return 'the site has no panel to open';
-  return null;
+/** The parts that can be added to a region, in the order they are offered. */
+export function newParts(site: Site, region: Region): NewPart[] {
+  const world = newPartWorld(site);
+  return PARTS.flatMap(({ id, label, hint }): NewPart[] => {
+    const kind = partKindById(id);
+    if (kind.onlyInPanels && !opensOver(region.piece)) return [];
+    return [{ kind: id, label, hint, refused: kind.refused?.(world) ?? null }];
+  });
 }
-
-/** An icon of the library as one of the site's; the same one where it is there already. */
-export async function libraryIcon(site: Site, name: string): Promise<Icon | null> {
-  const known = site.icons.find((icon) => icon.name === name && icon.set === 'tabler');
-  if (known) return known;
-  const found = (await loadIcons().catch(() => [])).find((icon) => icon.name === name);
-  return found
-    ? {
-        id: uniqueName(`icon-${slugify(name, 'icon')}`, idsOf(site)),
-        name,
-        svg: iconSvg(found.body),
-        set: 'tabler',
-      }
-    : null;
-}
-
-const PADDED = { paddingInline: 16, paddingBlock: 9, radius: 6 } as const;
 
 /** A new part that looks like something at once, with the icons it draws. */
-export async function createPart(
+export async function makeNewPart(
   site: Site,
-  kind: PartKindName,
+  kind: PartKindId,
 ): Promise<{ part: Part; icons: readonly Icon[] }> {
-  const id = uniqueName(kind, idsOf(site));
-  const plain = (part: Part) => ({ part, icons: [] });
-  switch (kind) {
-    case 'logo':
-      return plain(createLogo(id, site.name || 'Name'));
-    case 'menu':
-      return plain({
-        ...createMenuPart(id, site.menus[0]?.id ?? ''),
-        levels: 1,
-        name: site.menus[0]?.name ?? 'Menu',
-        look: { link: { all: { rest: { all: { paddingInline: 10, paddingBlock: 8 } } } } },
-      });
-    case 'button':
-      return plain({
-        ...createButton(id, 'Get in touch', NO_TARGET),
-        look: { button: { all: { rest: { all: PADDED }, hover: { all: { fill: { role: 'ink' } } } } } },
-      });
-    case 'search':
-      return plain(createSearch(id));
-    case 'social':
-      return plain(createSocial(id));
-    case 'text':
-      return plain(
-        createText(id, {
-          id: uniqueName('entry', idsOf(site)),
-          text: 'Open every day, 9 to 17',
-          target: NO_TARGET,
-          icon: null,
-        }),
-      );
-    case 'image':
-      return plain(createImage(id));
-    case 'rule':
-      return plain(createRule(id));
-    case 'opener':
-      return plain(createOpener(id, 'Menu', site.pieces.find((piece) => piece.kind === 'panel')?.id ?? ''));
-    case 'shortcut': {
-      const icon = await libraryIcon(site, 'user');
-      return {
-        part: createShortcut(id, 'Account', icon?.id ?? null),
-        icons: icon && !findIcon(site, icon.id) ? [icon] : [],
-      };
-    }
+  const part = createPart(kind, uniqueName(kind, idsOf(site)), newPartWorld(site)) as Part;
+  const icons: Icon[] = [];
+  const drawn: Record<string, string> = {};
+  for (const [field, name] of Object.entries(partKindById(kind).icons ?? {})) {
+    const icon = await libraryIcon(site, name);
+    if (!icon) continue;
+    drawn[field] = icon.id;
+    if (!findIcon(site, icon.id)) icons.push(icon);
   }
+  return { part: { ...part, ...drawn }, icons };
 }

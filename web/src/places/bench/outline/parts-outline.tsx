@@ -1,72 +1,50 @@
 import {
+  arrivingAt,
+  createBlock,
   createRow,
+  foldOf,
   idsOf,
-  levelCount,
-  PART_LABELS,
+  kindLabel,
+  ownersOf,
+  partKindById,
+  sectionsOf,
   slotsOf,
   uniqueName,
-  wearsSlot,
-  ZONES,
-  type Header,
-  type OwnerKind,
-  type Panel,
   type Part,
-  type PartKindName,
+  type PartKindId,
   type PartPlace,
-  type Row,
-  type Zone,
+  type Piece,
+  type PlacedSection,
+  type Region,
+  type Section,
+  type Site,
 } from '@hamaca/core';
 import { DropdownMenu } from 'radix-ui';
-import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { memo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
+import { selectSlot, useBench } from '../../../store/bench-store.ts';
 import { useEdit, useSite } from '../../../store/open-site.tsx';
-import { selectSlot, useBench } from '../bench-state.ts';
-import { createPart, NEW_PARTS, refusePart } from './part-kinds.ts';
-import { stepPlace } from './part-moves.ts';
 import { useDrag } from '../use-drag.ts';
+import { makeNewPart, newParts } from './part-kinds.ts';
+import { stepPlace } from './part-moves.ts';
+import { slotLines, type SlotLine } from './slot-lines.ts';
 
-interface SlotLine {
-  readonly owner: string;
-  readonly slot: string;
-  readonly level: 1 | 2 | 3 | null;
-  readonly label: string;
-}
-
-/** The slots of an owner as lines; a link has one for each level the menu shows. */
-function slotLines(
-  owner: string,
-  kind: OwnerKind,
-  levels: number,
-  isShown: (slot: string) => boolean = () => true,
-): SlotLine[] {
-  return Object.entries(slotsOf(kind))
-    .filter(([slot]) => isShown(slot))
-    .flatMap(([slot, entry]): SlotLine[] => {
-      if (entry.levels.length < 2)
-        return entry.levels.some((level) => level > levels)
-          ? []
-          : [{ owner, slot, level: entry.levels[0] ?? null, label: entry.label }];
-      return entry.levels
-        .filter((level) => level <= levels)
-        .map((level) => ({ owner, slot, level, label: `${entry.label}, level ${level}` }));
-    });
-}
-
-function Line({
+const Line = memo(function Line({
   line,
   depth,
   children,
-  ...rest
+  onKeyDown,
 }: {
   readonly line: SlotLine;
   readonly depth: number;
   readonly children?: ReactNode;
   readonly onKeyDown?: (event: KeyboardEvent) => void;
 }) {
-  const selected = useBench((state) => state.selected);
-  const current =
-    selected.owner === line.owner &&
-    selected.slot === line.slot &&
-    (line.level === null || selected.level === String(line.level) || selected.level === 'all');
+  const current = useBench(
+    ({ selected }) =>
+      selected.owner === line.owner &&
+      selected.slot === line.slot &&
+      (line.level === null || selected.level === String(line.level) || selected.level === 'all'),
+  );
   return (
     <div
       className={`group flex h-[26px] items-center border-l-[3px] ${current ? 'border-ochre bg-ochre-wash font-semibold' : 'border-transparent hover:bg-linen'}`}
@@ -77,7 +55,7 @@ function Line({
         onClick={() => {
           selectSlot(line.owner, line.slot, line.level);
         }}
-        {...rest}
+        onKeyDown={onKeyDown}
         style={{ paddingInlineStart: 10 + depth * 12 }}
         className="h-full min-w-0 grow truncate text-left text-bench"
       >
@@ -86,101 +64,135 @@ function Line({
       {children}
     </div>
   );
-}
+});
 
 const item =
   'flex h-7 items-center rounded-[2px] px-2 text-bench outline-none select-none data-highlighted:bg-ochre-wash data-disabled:opacity-45';
 const menu = 'z-50 min-w-44 rounded-[3px] border border-rope bg-white p-1';
 
-/** A small menu behind a sign at the end of a line. */
+/** One thing that can be done from a line's small menu. */
+interface LineAction {
+  readonly label: string;
+  readonly hint?: string | undefined;
+  readonly disabled?: boolean;
+  readonly run: () => void;
+}
+
+/** A small menu behind a sign at the end of a line; what is in it is asked for when it is opened. */
 function Actions({
   label,
   sign,
-  children,
+  actions,
 }: {
   readonly label: string;
   readonly sign: string;
-  readonly children: ReactNode;
+  readonly actions: () => readonly LineAction[];
 }) {
+  const [open, setOpen] = useState(false);
+  const trigger =
+    'mr-1 grid h-6 min-w-6 shrink-0 place-items-center rounded-[2px] text-small text-ink-soft hover:bg-white data-[state=open]:bg-white';
   return (
-    <DropdownMenu.Root>
-      <DropdownMenu.Trigger
-        aria-label={label}
-        title={label}
-        className="mr-1 grid h-6 min-w-6 shrink-0 place-items-center rounded-[2px] text-small text-ink-soft hover:bg-white data-[state=open]:bg-white"
-      >
+    <DropdownMenu.Root open={open} onOpenChange={setOpen}>
+      <DropdownMenu.Trigger aria-label={label} title={label} className={trigger}>
         {sign}
       </DropdownMenu.Trigger>
-      <DropdownMenu.Portal>
-        <DropdownMenu.Content align="start" sideOffset={2} className={menu}>
-          {children}
-        </DropdownMenu.Content>
-      </DropdownMenu.Portal>
+      {open && (
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content align="start" sideOffset={2} className={menu}>
+            {actions().map((action) => (
+              <DropdownMenu.Item
+                key={action.label}
+                disabled={action.disabled === true}
+                title={action.hint}
+                className={item}
+                onSelect={action.run}
+              >
+                {action.label}
+              </DropdownMenu.Item>
+            ))}
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      )}
     </DropdownMenu.Root>
   );
 }
 
+const firstSlot = (kind: PartKindId) => Object.keys(slotsOf(kind))[0] ?? '';
+
 function useAddPart() {
   const site = useSite();
   const edit = useEdit();
-  return async (kind: PartKindName, place: PartPlace) => {
-    const { part, icons } = await createPart(site, kind);
-    if (edit({ name: 'add-part', args: { place, part, icons } }, `Add: ${PART_LABELS[kind]}`))
-      selectSlot(part.id, Object.keys(slotsOf(kind))[0] ?? '', null);
+  return async (kind: PartKindId, place: PartPlace) => {
+    const { part, icons } = await makeNewPart(site, kind);
+    if (edit({ name: 'add-part', args: { place, part, icons } }, `Add: ${kindLabel(kind)}`))
+      selectSlot(part.id, firstSlot(kind), null);
   };
 }
 
-function ZoneHead({ row, zone }: { readonly row: Row; readonly zone: Zone }) {
+/** The head of a region, with what can be added to it. */
+function RegionHead({ region }: { readonly region: Region }) {
   const site = useSite();
   const add = useAddPart();
-  const index = row.zones[zone].length;
+  const index = region.parts.length;
+  const named =
+    region.name === 'parts' ? region.section.name : `the ${region.name} of ${region.section.name}`;
   return (
     <div
-      data-drop={`${row.id} ${zone} ${index}`}
+      data-drop={`${region.id} ${index}`}
       className="flex h-6 items-end pl-[13px] text-small text-ink-faint"
     >
       <span className="pb-0.5">
-        {zone}
+        {region.name}
         {index === 0 ? ', empty' : ''}
       </span>
       <span className="ml-auto">
-        <Actions label={`Add a part at the ${zone} of ${row.name}`} sign="+">
-          {NEW_PARTS.map(({ kind, label }) => {
-            const refused = refusePart(site, kind);
-            return (
-              <DropdownMenu.Item
-                key={kind}
-                disabled={refused !== null}
-                title={refused ?? undefined}
-                className={item}
-                onSelect={() => {
-                  void add(kind, { row: row.id, zone, index });
-                }}
-              >
-                {label}
-              </DropdownMenu.Item>
-            );
-          })}
-        </Actions>
+        <Actions
+          label={`Add a part at ${named}`}
+          sign="+"
+          actions={() =>
+            newParts(site, region).map(({ kind, label, hint, refused }) => ({
+              label,
+              hint: refused ?? hint,
+              disabled: refused !== null,
+              run: () => {
+                void add(kind, { region: region.id, index });
+              },
+            }))
+          }
+        />
       </span>
     </div>
   );
 }
 
-const partName = (part: Part) =>
-  part.kind === 'menu'
-    ? `Menu ${part.name}`
-    : part.kind === 'text'
-      ? `Text “${part.entries[0]?.text ?? ''}”`
-      : PART_LABELS[part.kind];
+const partName = (part: Part): string =>
+  partKindById(part.kind).name?.(part as never) ?? kindLabel(part.kind);
 
-function usePartEdits(header: Header, part: Part) {
+/** What a part is called in the outline; a berth by what arrives there. */
+function outlineName(site: Site, part: Part): string {
+  if (part.kind !== 'berth') return partName(part);
+  const arriving = arrivingAt(site, part.id).map(partName);
+  return arriving.length === 0 ? 'Berth, nothing folds here' : `↳ ${arriving.join(', ')}`;
+}
+
+/** Signs of a part that does not stand in its place at every width. */
+function partSign(site: Site, part: Part): string | null {
+  const bandName = (id: string) => site.bands.find((band) => band.id === id)?.name ?? id;
+  const fold = foldOf(site, part.id);
+  const folds = fold
+    ? `from ${bandName(part.folds?.from ?? '')} down ${fold.to ? `in panel ${fold.to.piece.name}` : 'left out'}`
+    : null;
+  const shown = part.bands ? `shown in ${part.bands.map(bandName).join(', ')} only` : null;
+  return [shown, folds].filter((text) => text !== null).join('; ') || null;
+}
+
+function usePartEdits(part: Part) {
   const site = useSite();
   const edit = useEdit();
   const name = partName(part);
   return {
     move: (step: 'before' | 'after') => {
-      const place = stepPlace(site, header, part.id, step);
+      const place = stepPlace(site, part.id, step);
       if (!place || !edit({ name: 'move-part', args: { id: part.id, place } }, `Move: ${name}`)) return;
       // The line stands in another list now; whoever moved it goes on from there.
       requestAnimationFrame(() => {
@@ -193,7 +205,7 @@ function usePartEdits(header: Header, part: Part) {
     duplicate: () => {
       const copy = uniqueName(part.kind, idsOf(site));
       if (edit({ name: 'duplicate-part', args: { id: part.id, copy } }, `Duplicate: ${name}`))
-        selectSlot(copy, Object.keys(slotsOf(part.kind))[0] ?? '', null);
+        selectSlot(copy, firstSlot(part.kind), null);
     },
     remove: () => {
       edit({ name: 'remove-part', args: { id: part.id } }, `Remove: ${name}`);
@@ -201,30 +213,35 @@ function usePartEdits(header: Header, part: Part) {
   };
 }
 
-/** Reads where a line was let go: above the upper half of a part, below its lower one, or at a zone's end. */
+/** Reads where a line was let go: above the upper half of a part, below its lower one, or at a region's end. */
 function dropFrom(event: { clientX: number; clientY: number }): PartPlace | null {
   const target = document.elementFromPoint(event.clientX, event.clientY)?.closest<HTMLElement>('[data-drop]');
-  const [row, zone, index] = target?.dataset['drop']?.split(' ') ?? [];
-  if (!target || row === undefined || zone === undefined) return null;
+  const [region, index] = target?.dataset['drop']?.split(' ') ?? [];
+  if (!target || region === undefined) return null;
   const { top, height } = target.getBoundingClientRect();
   const after = target.dataset['part'] !== undefined && event.clientY > top + height / 2;
-  return { row, zone: zone as Zone, index: Number(index) + (after ? 1 : 0) };
+  return { region, index: Number(index) + (after ? 1 : 0) };
 }
 
-function PartLines({
-  header,
-  part,
-  place,
-}: {
-  readonly header: Header;
-  readonly part: Part;
-  readonly place: string;
-}) {
-  const site = useSite();
-  const { move, moveTo, duplicate, remove } = usePartEdits(header, part);
+/** Draws the line where a dragged part would go. */
+function markDrop(place: PartPlace | null): void {
+  for (const marked of document.querySelectorAll('[data-dropping]')) marked.removeAttribute('data-dropping');
+  if (!place) return;
+  const own = document.querySelector(`[data-drop="${place.region} ${place.index}"]`);
+  const before = document.querySelector(`[data-drop="${place.region} ${place.index - 1}"]`);
+  if (own) own.setAttribute('data-dropping', 'before');
+  else before?.setAttribute('data-dropping', 'after');
+}
+
+/** A drag of a part's line to another place in the outline. */
+function useLineDrag(moveTo: (place: PartPlace) => void) {
   const [dragged, setDragged] = useState(false);
   const drop = useRef<PartPlace | null>(null);
   const start = useRef(0);
+  const end = () => {
+    setDragged(false);
+    markDrop(null);
+  };
   const drag = useDrag({
     onMove: (event) => {
       if (Math.abs(event.clientY - start.current) > 4) setDragged(true);
@@ -233,18 +250,30 @@ function PartLines({
     },
     onEnd: () => {
       if (dragged && drop.current) moveTo(drop.current);
-      setDragged(false);
-      markDrop(null);
+      end();
     },
-    onCancel: () => {
-      setDragged(false);
-      markDrop(null);
-    },
+    onCancel: end,
   });
-  const lines = slotLines(part.id, part.kind, part.kind === 'menu' ? levelCount(part.levels) : 3, (slot) =>
-    wearsSlot(site, part, slot),
-  );
+  const grip = {
+    ...drag,
+    onPointerDown: (event: Parameters<typeof drag.onPointerDown>[0]) => {
+      start.current = event.clientY;
+      drag.onPointerDown(event);
+    },
+  };
+  return { dragged, grip };
+}
+
+function PartLines({ part, place }: { readonly part: Part; readonly place: string }) {
+  const site = useSite();
+  const { move, moveTo, duplicate, remove } = usePartEdits(part);
+  const { dragged, grip } = useLineDrag(moveTo);
+  const owner = ownersOf(site).get(part.id);
+  const lines = owner ? slotLines(site, owner) : [];
   const [first, ...others] = lines;
+  const below = part.kind === 'menu' ? lines : others;
+  const name = outlineName(site, part);
+  const sign = partSign(site, part);
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.altKey && (event.key === 'ArrowUp' || event.key === 'ArrowDown'))
       move(event.key === 'ArrowUp' ? 'before' : 'after');
@@ -254,58 +283,52 @@ function PartLines({
     event.preventDefault();
     event.stopPropagation();
   };
-  if (!first) return null;
+  const head: SlotLine = {
+    owner: part.id,
+    slot: first?.slot ?? '',
+    level: first?.level ?? null,
+    label: name,
+  };
   return (
     <li data-part={part.id} data-drop={place} className={dragged ? 'opacity-50' : ''}>
-      <Line line={{ ...first, label: partName(part) }} depth={1} onKeyDown={onKeyDown}>
-        {part.bands && (
-          <span
-            title={`shown in ${part.bands.map((id) => site.bands.find((band) => band.id === id)?.name ?? id).join(', ')} only`}
-            className="shrink-0 px-1 text-small font-normal text-ink-faint"
-          >
+      <Line line={head} depth={1} onKeyDown={onKeyDown}>
+        {sign !== null && (
+          <span title={sign} className="shrink-0 px-1 text-small font-normal text-ink-faint">
             ◐
           </span>
         )}
         <span
           aria-hidden="true"
           title="Drag to another place"
-          {...drag}
-          onPointerDown={(event) => {
-            start.current = event.clientY;
-            drag.onPointerDown(event);
-          }}
+          {...grip}
           className="hidden h-6 w-5 shrink-0 cursor-grab touch-none place-items-center text-ink-faint select-none group-hover:grid"
         >
           ⠿
         </span>
-        <Actions label={`More about ${partName(part)}`} sign="⋯">
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => {
-              move('before');
-            }}
-          >
-            Move towards the start
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => {
-              move('after');
-            }}
-          >
-            Move towards the end
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={duplicate}>
-            Duplicate
-          </DropdownMenu.Item>
-          <DropdownMenu.Item className={item} onSelect={remove}>
-            Remove
-          </DropdownMenu.Item>
-        </Actions>
+        <Actions
+          label={`More about ${name}`}
+          sign="⋯"
+          actions={() => [
+            {
+              label: 'Move towards the start',
+              run: () => {
+                move('before');
+              },
+            },
+            {
+              label: 'Move towards the end',
+              run: () => {
+                move('after');
+              },
+            },
+            { label: 'Duplicate', run: duplicate },
+            { label: 'Remove', run: remove },
+          ]}
+        />
       </Line>
-      {(part.kind === 'menu' ? lines : others).length > 0 && (
+      {below.length > 0 && (
         <ul>
-          {(part.kind === 'menu' ? lines : others).map((line) => (
+          {below.map((line) => (
             <li key={line.label}>
               <Line line={line} depth={2} />
             </li>
@@ -316,97 +339,102 @@ function PartLines({
   );
 }
 
-/** Draws the line where a dragged part would go. */
-function markDrop(place: PartPlace | null): void {
-  for (const marked of document.querySelectorAll('[data-dropping]')) marked.removeAttribute('data-dropping');
-  if (!place || !('row' in place)) return;
-  const own = document.querySelector(`[data-drop="${place.row} ${place.zone} ${place.index}"]`);
-  const before = document.querySelector(`[data-drop="${place.row} ${place.zone} ${place.index - 1}"]`);
-  if (own) own.setAttribute('data-dropping', 'before');
-  else before?.setAttribute('data-dropping', 'after');
+/** A new section beside another one of its kind. */
+function newSection(placed: PlacedSection, id: string, above: boolean): Section {
+  if (placed.kind === 'block') return createBlock(id, above ? 'Above' : 'Beneath');
+  return {
+    ...createRow(id, above ? 'Top' : 'Beneath'),
+    look: { row: { all: { rest: { all: { height: 36 } } } } },
+  };
 }
 
-function RowLines({ header, row }: { readonly header: Header; readonly row: Row }) {
+function useSectionActions(placed: PlacedSection): () => readonly LineAction[] {
   const site = useSite();
   const edit = useEdit();
-  const index = header.rows.indexOf(row);
+  const { section, kind, piece } = placed;
+  const siblings = sectionsOf(site).filter((other) => other.piece === piece);
+  const index = siblings.findIndex((other) => other.section.id === section.id);
+  const word = kindLabel(kind).toLowerCase();
+  const add = (above: boolean) => {
+    const id = uniqueName(kind, idsOf(site));
+    const args = {
+      piece: piece.id,
+      index: above ? index : index + 1,
+      section: newSection(placed, id, above),
+    };
+    if (edit({ name: 'add-section', args }, `Add a ${word}`)) selectSlot(id, kind, null);
+  };
   const move = (to: number) => {
-    edit({ name: 'move-row', args: { id: row.id, index: to } }, `Move row ${row.name}`);
+    edit({ name: 'move-section', args: { id: section.id, index: to } }, `Move ${word} ${section.name}`);
   };
-  const add = (at: number) => {
-    const id = uniqueName('row', idsOf(site));
-    const look = { row: { all: { rest: { all: { height: 36 } } } } } as const;
-    if (
-      edit(
-        {
-          name: 'add-row',
-          args: {
-            piece: header.id,
-            index: at,
-            row: { ...createRow(id, at === 0 ? 'Top' : 'Beneath'), look },
-          },
-        },
-        'Add a row',
-      )
-    )
-      selectSlot(id, 'row', null);
-  };
+  return () => [
+    {
+      label: `Add a ${word} above`,
+      run: () => {
+        add(true);
+      },
+    },
+    {
+      label: `Add a ${word} beneath`,
+      run: () => {
+        add(false);
+      },
+    },
+    {
+      label: 'Move up',
+      disabled: index === 0,
+      run: () => {
+        move(index - 1);
+      },
+    },
+    {
+      label: 'Move down',
+      disabled: index === siblings.length - 1,
+      run: () => {
+        move(index + 1);
+      },
+    },
+    {
+      label: 'Duplicate',
+      run: () => {
+        const copy = uniqueName(section.id, idsOf(site));
+        edit(
+          { name: 'duplicate-section', args: { id: section.id, copy } },
+          `Duplicate ${word} ${section.name}`,
+        );
+      },
+    },
+    {
+      label: 'Remove with all in it',
+      disabled: siblings.length === 1,
+      run: () => {
+        edit({ name: 'remove-section', args: { id: section.id } }, `Remove ${word} ${section.name}`);
+      },
+    },
+  ];
+}
+
+function SectionLines({ placed }: { readonly placed: PlacedSection }) {
+  const site = useSite();
+  const { section, kind, regions } = placed;
+  const actions = useSectionActions(placed);
+  const label = `${kindLabel(kind)} ${section.name}`;
+  const owner = ownersOf(site).get(section.id);
+  const [line] = owner ? slotLines(site, owner) : [];
   return (
     <li>
-      <Line line={{ owner: row.id, slot: 'row', level: null, label: `Row ${row.name}` }} depth={0}>
-        <Actions label={`More about row ${row.name}`} sign="⋯">
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => {
-              add(index);
-            }}
-          >
-            Add a row above
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            onSelect={() => {
-              add(index + 1);
-            }}
-          >
-            Add a row beneath
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            disabled={index === 0}
-            onSelect={() => {
-              move(index - 1);
-            }}
-          >
-            Move up
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            disabled={index === header.rows.length - 1}
-            onSelect={() => {
-              move(index + 1);
-            }}
-          >
-            Move down
-          </DropdownMenu.Item>
-          <DropdownMenu.Item
-            className={item}
-            disabled={header.rows.length === 1}
-            onSelect={() => {
-              edit({ name: 'remove-row', args: { id: row.id } }, `Remove row ${row.name}`);
-            }}
-          >
-            Remove with all in it
-          </DropdownMenu.Item>
-        </Actions>
-      </Line>
+      {line && (
+        <Line line={{ ...line, label }} depth={0}>
+          <Actions label={`More about ${label.toLowerCase()}`} sign="⋯" actions={actions} />
+        </Line>
+      )}
       <ul>
-        {ZONES.map((zone) => (
-          <li key={zone}>
-            <ZoneHead row={row} zone={zone} />
+        {regions.map((region) => (
+          <li key={region.id}>
+            <RegionHead region={region} />
             <ul>
-              {row.zones[zone].map((part, place) => (
-                <PartLines key={part.id} header={header} part={part} place={`${row.id} ${zone} ${place}`} />
+              {region.parts.map((part, index) => (
+                <PartLines key={part.id} part={part} place={`${region.id} ${index}`} />
               ))}
             </ul>
           </li>
@@ -416,49 +444,44 @@ function RowLines({ header, row }: { readonly header: Header; readonly row: Row 
   );
 }
 
-/** The structure of the header, with everything that can be styled in it; parts are added, moved and removed here. */
-export function PartsOutline({ header, panel }: { readonly header: Header; readonly panel: Panel | null }) {
+/** Whether anything a piece's lines show has changed: its own parts, or what arrives at its berths. */
+function useOutlinePiece(piece: Piece) {
   const site = useSite();
+  const owner = ownersOf(site).get(piece.id);
+  return { site, owner, sections: sectionsOf(site).filter((placed) => placed.piece.id === piece.id) };
+}
+
+function PieceLines({ piece }: { readonly piece: Piece }) {
+  const { site, owner, sections } = useOutlinePiece(piece);
   return (
-    <nav aria-label="Parts" className="h-full overflow-auto py-1">
-      <ul>
-        {slotLines(header.id, 'header', 3).map((line) => (
+    <ul>
+      {owner &&
+        slotLines(site, owner).map((line) => (
           <li key={line.slot}>
             <Line line={line} depth={0} />
           </li>
         ))}
-        {header.rows.map((row) => (
-          <RowLines key={row.id} header={header} row={row} />
-        ))}
-        {panel && (
-          <li>
-            <p className="flex h-6 items-end pb-0.5 pl-[13px] text-small text-ink-faint">
-              {panel.name === 'Menu' ? 'Panel' : `Panel ${panel.name}`}
-            </p>
-            <ul>
-              {slotLines(panel.id, 'panel', 3).map((line) => (
-                <li key={line.slot}>
-                  <Line line={line} depth={1} />
-                </li>
-              ))}
-              {panel.parts.map((part) => (
-                <li key={part.id}>
-                  <p className="flex h-6 items-end pb-0.5 pl-[25px] text-small text-ink-faint">{`Menu ${part.name}`}</p>
-                  <ul>
-                    {slotLines(part.id, 'menu', levelCount(part.levels), (slot) =>
-                      wearsSlot(site, part, slot),
-                    ).map((line) => (
-                      <li key={line.label}>
-                        <Line line={line} depth={2} />
-                      </li>
-                    ))}
-                  </ul>
-                </li>
-              ))}
-            </ul>
-          </li>
-        )}
-      </ul>
+      {sections.map((placed) => (
+        <SectionLines key={placed.section.id} placed={placed} />
+      ))}
+    </ul>
+  );
+}
+
+/** The structure of pieces, with everything that can be styled in them; parts are added, moved and removed here. */
+export function PartsOutline({ pieces }: { readonly pieces: readonly Piece[] }) {
+  const [first, ...panels] = pieces;
+  return (
+    <nav aria-label="Parts" className="h-full overflow-auto py-1">
+      {first && <PieceLines piece={first} />}
+      {panels.map((panel) => (
+        <section key={panel.id} aria-label={`Panel ${panel.name}`}>
+          <h3 className="mt-1 flex h-6 items-end border-t border-twine pb-0.5 pl-[13px] text-small font-normal text-ink-faint">
+            panel {panel.name}
+          </h3>
+          <PieceLines piece={panel} />
+        </section>
+      ))}
     </nav>
   );
 }

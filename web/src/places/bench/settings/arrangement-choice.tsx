@@ -1,19 +1,21 @@
 import {
   ARRANGEMENT_IDS,
   ARRANGEMENTS,
-  findHeader,
+  findPiece,
+  ownersOf,
   runEdit,
+  sectionsOf,
   type Arrangement,
   type Row,
   type Site,
 } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useMemo, useState } from 'react';
-import { Button } from '../../../ui/button.tsx';
-import { Stage } from '../../../stage/stage.tsx';
-import { useStageOutput } from '../../../stage/use-compiled.ts';
 import { useFonts } from '../../../media/fonts.ts';
-import { useEdit } from '../../../store/open-site.tsx';
+import type { EditorProps } from '../../../settings/editors.tsx';
+import { useStagePage } from '../../../stage/output.ts';
+import { Stage } from '../../../stage/stage.tsx';
+import { Button } from '../../../ui/button.tsx';
 
 export const ARRANGEMENT_LABELS: Readonly<Record<Arrangement, string>> = {
   between: 'centred in between',
@@ -28,7 +30,7 @@ export const ARRANGEMENT_LABELS: Readonly<Record<Arrangement, string>> = {
 
 const DRAWN = { width: 1240, scale: 0.27 } as const;
 
-/** This header as it would be in one arrangement: the real output, small. */
+/** This piece as it would be in one arrangement: the real output, small. */
 function Drawing({
   site,
   row,
@@ -42,13 +44,14 @@ function Drawing({
     const ran = runEdit(site, { name: 'set-owner', args: { id: row.id, fields: { arrangement } } });
     return ran.ok ? ran.value.site : site;
   }, [site, row.id, arrangement]);
-  const output = useStageOutput(changed, findHeader(changed), useFonts(changed));
+  const piece = findPiece(changed, ownersOf(site).get(row.id)?.piece.id ?? '');
+  const page = useStagePage(changed, piece, useFonts(changed));
   const scene = changed.scenes[0];
-  const rows = findHeader(changed)?.rows.length ?? 1;
-  return output && scene ? (
+  const rows = sectionsOf(changed).filter((placed) => placed.piece === piece).length;
+  return page && scene ? (
     <Stage
       site={changed}
-      output={output}
+      page={page}
       scene={scene}
       label={ARRANGEMENT_LABELS[arrangement]}
       height={56 + 44 * rows}
@@ -58,15 +61,9 @@ function Drawing({
 }
 
 /** How the row's zones and links share its width, chosen from drawings of this very header. */
-export function ArrangementChoice({ site, row }: { readonly site: Site; readonly row: Row }) {
-  const edit = useEdit();
+export function ArrangementChoice({ site, thing, set }: EditorProps) {
+  const row = thing as unknown as Row;
   const [shown, setShown] = useState(false);
-  const choose = (arrangement: Arrangement) => {
-    edit(
-      { name: 'set-owner', args: { id: row.id, fields: { arrangement } } },
-      `Arrangement: ${ARRANGEMENT_LABELS[arrangement]}`,
-    );
-  };
   return (
     <Popover.Root open={shown} onOpenChange={setShown}>
       <Popover.Trigger asChild>
@@ -95,7 +92,7 @@ export function ArrangementChoice({ site, row }: { readonly site: Site; readonly
                 aria-checked={row.arrangement === arrangement}
                 title={ARRANGEMENTS[arrangement]}
                 onClick={() => {
-                  choose(arrangement);
+                  set({ arrangement });
                 }}
                 className={`grid gap-1 rounded-[3px] border p-1.5 text-left text-small ${row.arrangement === arrangement ? 'border-ochre bg-ochre-wash font-semibold' : 'border-transparent hover:border-rope'}`}
               >

@@ -6,7 +6,6 @@ import {
   property,
   PROPERTY_IDS,
   ROLES,
-  type Cell,
   type ColourValue,
   type OriginLink,
   type Site,
@@ -16,28 +15,16 @@ import { Popover } from 'radix-ui';
 import { useNavigate } from 'react-router';
 import { Button } from '../../../ui/button.tsx';
 import { ColourEditor } from '../../../ui/lazy.tsx';
-import { PictureUpload } from '../../../ui/settings.tsx';
+import { PictureUpload } from '../../../settings/words.tsx';
 import { swatchOf } from '../../../store/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
-import { benchStore, focusColumn } from '../bench-state.ts';
+import { openCell } from '../../../store/bench-store.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 interface Props {
   readonly site: Site;
   readonly cell: SheetCell;
   readonly onClear: () => void;
-}
-
-/** Goes to the cell that says a value. */
-export function openCell(cell: Cell): void {
-  benchStore.setState({
-    selected: { owner: cell.owner, slot: cell.slot, level: cell.level, index: 0 },
-    property: cell.property,
-    reach: cell.band,
-    anchor: null,
-    pins: [],
-  });
-  focusColumn(cell.state);
 }
 
 /** Where the value comes from, step by step; each one leads to where it is said. */

@@ -11,7 +11,7 @@ import {
 import { Fragment, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { notify } from '../../../store/notices.ts';
 import { useEdit } from '../../../store/open-site.tsx';
-import { benchStore, focusColumn, useBench } from '../bench-state.ts';
+import { benchStore, focusColumn, useBench } from '../../../store/bench-store.ts';
 import { CellStrip } from './cell-strip.tsx';
 import { SheetCellView } from './sheet-cell.tsx';
 import { clearRange, pasteRange, rangeText } from './sheet-edits.ts';

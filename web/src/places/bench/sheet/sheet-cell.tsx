@@ -10,7 +10,7 @@ import {
 } from '@hamaca/core';
 import { useRef } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
-import { benchStore } from '../bench-state.ts';
+import { benchStore } from '../../../store/bench-store.ts';
 import { CellInput } from './cell-input.tsx';
 import type { SheetCell } from './sheet-model.ts';
 import { useDrag } from '../use-drag.ts';

@@ -5,7 +5,6 @@ import {
   slotName,
   slotsOf,
   wearsSlot,
-  findPart,
   type LevelKey,
   type Site,
   type SlotRef,
@@ -15,7 +14,7 @@ import { useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
-import { benchStore, useBench } from '../bench-state.ts';
+import { benchStore, useBench } from '../../../store/bench-store.ts';
 import { copyLook } from './sheet-edits.ts';
 import type { Sheet } from './sheet-model.ts';
 
@@ -32,16 +31,14 @@ const isSame = (a: SlotRef, b: SlotRef) => a.owner === b.owner && a.slot === b.s
 function relatedSlots(site: Site, to: SlotRef): SlotRef[] {
   const wanted = new Set<string>(slotKind(site, to)?.properties ?? []);
   return [...ownersOf(site).values()]
-    .flatMap((owner) => {
-      const part = findPart(site, owner.id);
-      return Object.entries(slotsOf(owner.kind))
+    .flatMap((owner) =>
+      Object.entries(slotsOf(owner.kind))
         .filter(
           ([slot, kind]) =>
-            (!part || wearsSlot(site, part, slot)) &&
-            kind.properties.filter((id) => wanted.has(id)).length > 2,
+            wearsSlot(site, owner, slot) && kind.properties.filter((id) => wanted.has(id)).length > 2,
         )
-        .map(([slot]): SlotRef => ({ owner: owner.id, slot }));
-    })
+        .map(([slot]): SlotRef => ({ owner: owner.id, slot })),
+    )
     .filter((ref) => !isSame(ref, to));
 }
 

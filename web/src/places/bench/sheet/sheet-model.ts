@@ -5,6 +5,7 @@ import {
   levelKeys,
   originSteps,
   ownersOf,
+  pieceKind,
   passingColour,
   property,
   PROPERTY_GROUPS,
@@ -24,7 +25,7 @@ import {
   type SlotKind,
   type State,
 } from '@hamaca/core';
-import type { BenchState } from '../bench-state.ts';
+import type { BenchState } from '../../../store/bench-store.ts';
 
 /** One cell of the sheet as it is drawn. */
 export interface SheetCell {
@@ -130,9 +131,7 @@ function exceptionsOf(site: Site, cell: Cell, band: number, level: Level | null)
 /** The states of a slot that it can come to: only a header that stays is ever scrolled. */
 export function shownStates(site: Site, owner: string, kind: SlotKind): readonly State[] {
   const piece = ownersOf(site).get(owner)?.piece;
-  return piece?.kind === 'header' && piece.stays
-    ? kind.states
-    : kind.states.filter((state) => state !== 'scrolled');
+  return piece ? kind.states.filter((state) => pieceKind(piece).comesTo(piece as never, state)) : kind.states;
 }
 
 /** The properties that any cell of a slot says something about. */

@@ -17,7 +17,7 @@ import { ColourEditor } from '../../../ui/lazy.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { newSwatch } from '../../../store/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
-import { benchStore, selectSlot } from '../bench-state.ts';
+import { benchStore, selectSlot } from '../../../store/bench-store.ts';
 
 /** The slots something reaches, each once. */
 function reachedSlots(site: Site, swatch: string): SlotRef[] {

@@ -1,6 +1,6 @@
 import type { Site, SlotKind } from '@hamaca/core';
 import { Button } from '../../../ui/button.tsx';
-import { benchStore, togglePin, useBench } from '../bench-state.ts';
+import { benchStore, togglePin, useBench } from '../../../store/bench-store.ts';
 import { shownStates } from '../sheet/sheet-model.ts';
 
 /** States of the selected slot that can be frozen on the stage. */

@@ -1,9 +1,9 @@
-import { bandEnd, findHeader, slotKind, type Header, type Scene, type Site, type State } from '@hamaca/core';
+import { bandEnd, slotKind, type Piece, type Scene, type Site, type State } from '@hamaca/core';
 import { useRoom } from '../../../ui/use-room.ts';
 import { Stage } from '../../../stage/stage.tsx';
-import { useStageOutput } from '../../../stage/use-compiled.ts';
+import { useStagePage } from '../../../stage/output.ts';
 import type { Fonts } from '../../../media/fonts.ts';
-import { benchStore, focusColumn, setWidth, useBench } from '../bench-state.ts';
+import { benchStore, focusColumn, setWidth, useBench } from '../../../store/bench-store.ts';
 import { shownStates } from '../sheet/sheet-model.ts';
 import { useSelection } from './use-selection.ts';
 
@@ -23,19 +23,19 @@ const HEIGHTS = { wide: 170, narrow: 420 } as const;
 /** Every band and every state of the selected slot at once; a click on one goes there. */
 export function Spread({
   site,
-  header,
+  piece,
   scene,
   fonts,
 }: {
   readonly site: Site;
-  readonly header: Header;
+  readonly piece: Piece;
   readonly scene: Scene;
   readonly fonts: Fonts;
 }) {
   const { ref, room } = useRoom();
   const selected = useBench((state) => state.selected);
-  const output = useStageOutput(site, header, fonts);
-  const { pinned, selected: chosen, reveal } = useSelection(site, findHeader(site) ?? header);
+  const page = useStagePage(site, piece, fonts);
+  const { pinned, selected: chosen, reveal } = useSelection(site, piece, page?.compiled.elements);
   const kind = slotKind(site, selected);
   const states: readonly State[] = kind ? shownStates(site, selected.owner, kind) : ['rest'];
   const go = (width: number, state: State) => {
@@ -47,7 +47,7 @@ export function Spread({
   const share = Math.min(MOST, Math.floor(room.width / columns) - 16);
   return (
     <section ref={ref} aria-label="Spread" className="h-full overflow-auto bg-surround p-3">
-      {output &&
+      {page &&
         room.width > 0 &&
         site.bands.map((band, index) => {
           const width = widthOf(site, index);
@@ -72,16 +72,16 @@ export function Spread({
                       <span aria-hidden="true" className="pointer-events-none block">
                         <Stage
                           site={site}
-                          output={output}
+                          page={page}
                           scene={scene}
                           label={`${band.name}, ${state}`}
                           width={width}
                           height={height}
                           scale={scale}
                           pinned={pinned ? { ...pinned, states: state === 'rest' ? [] : [state] } : null}
-                          selected={chosen ? { ...chosen, states: [] } : null}
+                          selected={chosen}
                           outlined={false}
-                          reveal={state === 'open' ? 'submenu' : reveal === 'panel' ? null : reveal}
+                          reveal={state === 'open' ? { ...reveal, submenu: true } : reveal}
                         />
                       </span>
                       <span className="block bg-cotton px-1">{state}</span>

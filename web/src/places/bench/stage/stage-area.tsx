@@ -1,12 +1,21 @@
-import { findHeader, type Header, type Scene, type Site } from '@hamaca/core';
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
-import { useRoom } from '../../../ui/use-room.ts';
-import { slotClass } from '../../../stage/slot-class.ts';
-import { Stage, type Carried, type Picked } from '../../../stage/stage.tsx';
-import { useStageOutput } from '../../../stage/use-compiled.ts';
+import {
+  findPiece,
+  neededBelow,
+  opensOver,
+  ownersOf,
+  partsOf,
+  type Piece,
+  type Scene,
+  type Site,
+} from '@hamaca/core';
+import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import type { Fonts } from '../../../media/fonts.ts';
-import { useEdit } from '../../../store/open-site.tsx';
-import { benchStore, selectSlot, setWidth, useBench } from '../bench-state.ts';
+import type { RenderMessage } from '../../../stage/frame/protocol.ts';
+import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
+import { renderMessage, Stage, type Carried, type Picked } from '../../../stage/stage.tsx';
+import { benchStore, selectSlot, setWidth, useBench } from '../../../store/bench-store.ts';
+import { useEdit, useSiteStore } from '../../../store/open-site.tsx';
+import { useRoom } from '../../../ui/use-room.ts';
 import { carriedPart, dropAt, type Drop } from '../outline/part-moves.ts';
 import { useSelection } from './use-selection.ts';
 
@@ -15,12 +24,12 @@ const Spread = lazy(async () => ({ default: (await import('./spread.tsx')).Sprea
 const STAGE_PADDING = 12;
 
 /** Lets parts be carried to another place on the stage; the line shows where one would go. */
-function useCarrying(site: Site, header: Header) {
+function useCarrying(site: Site) {
   const edit = useEdit();
   const [drop, setDrop] = useState<Drop | null>(null);
   const onCarry = ({ phase, owner, x, y, boxes }: Carried) => {
     const part = carriedPart(site, owner);
-    const found = part === null || phase === 'cancel' ? null : dropAt(site, header, boxes, x, y);
+    const found = part === null || phase === 'cancel' ? null : dropAt(site, boxes, x, y);
     setDrop(phase === 'move' ? found : null);
     if (phase === 'end' && part !== null && found) {
       edit({ name: 'move-part', args: { id: part, place: found.place } }, 'Move a part');
@@ -32,7 +41,7 @@ function useCarrying(site: Site, header: Header) {
 
 interface Props {
   readonly site: Site;
-  readonly header: Header;
+  readonly piece: Piece;
   readonly fonts: Fonts;
   readonly scene: Scene | undefined;
   readonly tall: boolean;
@@ -41,26 +50,24 @@ interface Props {
 /** The version that was kept, as it looks at the same width and in the same states. */
 function KeptStage({
   site,
+  piece,
   fonts,
   scene,
   width,
   height,
   scale,
-}: {
-  readonly site: Site;
-  readonly fonts: Fonts;
+}: Omit<Props, 'tall'> & {
   readonly scene: Scene;
   readonly width: number;
   readonly height: number;
   readonly scale: number;
 }) {
-  const header = findHeader(site);
-  const output = useStageOutput(site, header, fonts);
+  const page = useStagePage(site, findPiece(site, piece.id) ?? firstPiece(site), fonts);
   return (
-    output && (
+    page && (
       <Stage
         site={site}
-        output={output}
+        page={page}
         scene={scene}
         width={width}
         height={height}
@@ -71,40 +78,74 @@ function KeptStage({
   );
 }
 
+/** Tells the stage of each new document in the task that made it, before anything else follows. */
+function useFollowing(piece: string, fonts: Fonts, scene: Scene | undefined) {
+  const store = useSiteStore();
+  return useCallback(
+    (show: (message: RenderMessage) => void) =>
+      store.subscribe(({ site }, before) => {
+        const found = site && site !== before.site ? findPiece(site, piece) : null;
+        if (site && found && scene) show(renderMessage(site, stagePage(site, found, fonts), scene));
+      }),
+    [store, piece, fonts, scene],
+  );
+}
+
+/** A panel that holds nothing but what folds into it is seen where that folds: the stage goes there with the selection. */
+function useFoldedWidth(site: Site, piece: Piece): void {
+  const selected = useBench((state) => state.selected.owner);
+  useEffect(() => {
+    const panel = ownersOf(site).get(selected)?.piece;
+    if (!panel || !opensOver(panel) || partsOf(site, panel).some((part) => part.kind !== 'berth')) return;
+    const below = neededBelow(site, hostOf(site, piece), panel.id);
+    if (below !== null && below !== Infinity && benchStore.getState().width >= below)
+      setWidth(Math.min(390, below - 1));
+  }, [selected, piece]);
+}
+
 const sign = 'absolute left-2 rounded-[2px] bg-ink px-1.5 text-small text-white';
 
 /** The page at the chosen width: the real output, alone, held against the kept version, or every band and state at once. */
-export function StageArea({ site, header, fonts, scene, tall }: Props) {
+export function StageArea({ site, piece, fonts, scene, tall }: Props) {
   const { ref, room } = useRoom();
   const width = useBench((state) => state.width);
   const spread = useBench((state) => state.spread);
   const compare = useBench((state) => state.compare);
   const kept = useBench((state) => state.kept);
   const lit = useBench((state) => state.lit);
-  const output = useStageOutput(site, header, fonts);
-  const { selected, pinned, reveal } = useSelection(site, header);
-  const { drop, onCarry } = useCarrying(site, header);
-  const litClasses = useMemo(() => lit.map(({ owner, slot }) => slotClass(site, owner, slot)), [lit, site]);
+  const page = useStagePage(site, piece, fonts);
+  const elements = page?.compiled.elements;
+  const { selected, pinned, reveal } = useSelection(site, piece, elements);
+  const { drop, onCarry } = useCarrying(site);
+  const follow = useFollowing(piece.id, fonts, scene);
+  useFoldedWidth(site, piece);
+  const litSelectors = useMemo(
+    () => lit.map((slot) => elements?.selectorOf(slot) ?? null).filter((selector) => selector !== null),
+    [lit, elements],
+  );
   const scale = Math.min(1, Math.max(0.2, room.width / width));
   const beside = compare === 'beside' && kept !== null;
   const height = Math.max(
     beside ? 60 : 120,
     Math.floor((beside ? (room.height - 8) / 2 : room.height) / scale),
   );
-  const onPick = ({ owner, slot, level, index }: Picked) => {
+  const onPick = ({ owner, slot, level, index, opened }: Picked) => {
     selectSlot(owner, slot, level, index);
+    benchStore.setState({ opened });
   };
-  useEffect(() => {
-    // What stands in the panel can only be seen where the menu is folded.
-    const fold = site.bands.findIndex((band) => band.id === header.foldBand);
-    const unfolds = site.bands[fold - 1]?.min ?? 0;
-    if (reveal === 'panel' && unfolds > 0 && benchStore.getState().width >= unfolds)
-      setWidth(Math.min(390, unfolds - 1));
-  }, [reveal, site.bands, header.foldBand]);
+  const onClosed = () => {
+    benchStore.setState({ opened: null });
+    // Who closes the panel they have selected in goes on with the page.
+    if (
+      reveal.panel !== null &&
+      piece.id !== ownersOf(site).get(benchStore.getState().selected.owner)?.piece.id
+    )
+      selectSlot(piece.id, '', null);
+  };
   if (spread && scene)
     return (
       <Suspense fallback={null}>
-        <Spread site={site} header={header} scene={scene} fonts={fonts} />
+        <Spread site={site} piece={piece} scene={scene} fonts={fonts} />
       </Suspense>
     );
   const instead = compare === 'instead' && kept !== null;
@@ -115,13 +156,21 @@ export function StageArea({ site, header, fonts, scene, tall }: Props) {
       style={{ padding: STAGE_PADDING }}
     >
       {(beside || instead) && scene && (
-        <KeptStage site={kept} fonts={fonts} scene={scene} width={width} height={height} scale={scale} />
+        <KeptStage
+          site={kept}
+          piece={piece}
+          fonts={fonts}
+          scene={scene}
+          width={width}
+          height={height}
+          scale={scale}
+        />
       )}
-      {output && scene && (
+      {page && scene && (
         <div className={instead ? 'hidden' : ''}>
           <Stage
             site={site}
-            output={output}
+            page={page}
             scene={scene}
             width={width}
             height={height}
@@ -131,14 +180,21 @@ export function StageArea({ site, header, fonts, scene, tall }: Props) {
             selected={selected}
             reveal={reveal}
             onPick={onPick}
-            lit={litClasses}
+            lit={litSelectors}
             onCarry={onCarry}
+            onClosed={onClosed}
+            follow={follow}
           >
             {drop && (
               <span
                 data-testid="drop-line"
-                className="absolute w-[3px] bg-ochre"
-                style={{ left: drop.x - 1, top: drop.top, height: drop.bottom - drop.top }}
+                className="absolute bg-ochre"
+                style={{
+                  left: drop.left,
+                  top: drop.top,
+                  width: drop.right - drop.left,
+                  height: drop.bottom - drop.top,
+                }}
               />
             )}
           </Stage>

@@ -1,6 +1,6 @@
 import {
   applyStarter,
-  findHeader,
+  findPiece,
   runEdit,
   STARTER_TAGS,
   STARTERS,
@@ -13,10 +13,10 @@ import { useMemo, useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { SheetDialog } from '../../../ui/sheet-dialog.tsx';
 import { Stage } from '../../../stage/stage.tsx';
-import { useStageOutput } from '../../../stage/use-compiled.ts';
+import { useStagePage } from '../../../stage/output.ts';
 import { useFonts } from '../../../media/fonts.ts';
 import { useEdit } from '../../../store/open-site.tsx';
-import { showStarters } from '../bench-state.ts';
+import { showStarters } from '../../../store/bench-store.ts';
 
 const WIDE = { width: 1240, scale: 0.305, height: 250 } as const;
 const NARROW = { width: 380, scale: 0.225, height: 339 } as const;
@@ -35,15 +35,15 @@ function Drawing({
     const ran = runEdit(site, { name: 'set-design', args: applyStarter(site, header, starter) });
     return ran.ok ? ran.value.site : site;
   }, [site, header, starter]);
-  const output = useStageOutput(changed, findHeader(changed), useFonts(changed));
+  const page = useStagePage(changed, findPiece(changed, header.id), useFonts(changed));
   const scene =
     changed.scenes.find((entry) => entry.kind === (starter.over ? 'picture' : 'article')) ??
     changed.scenes[0];
-  if (!output || !scene) return <span className="block h-[76px] bg-linen" />;
+  if (!page || !scene) return <span className="block h-[76px] bg-linen" />;
   return (
     <span className="flex items-start gap-1.5">
-      <Stage site={changed} output={output} scene={scene} label={`${starter.name}, wide`} {...WIDE} />
-      <Stage site={changed} output={output} scene={scene} label={`${starter.name}, narrow`} {...NARROW} />
+      <Stage site={changed} page={page} scene={scene} label={`${starter.name}, wide`} {...WIDE} />
+      <Stage site={changed} page={page} scene={scene} label={`${starter.name}, narrow`} {...NARROW} />
     </span>
   );
 }

@@ -1,22 +1,21 @@
-import { findHeader, type Site } from '@hamaca/core';
+import { isHeader, type Piece, type Site } from '@hamaca/core';
 import { lazy, Suspense } from 'react';
 import { CommandButton } from '../../../app/commands/command-button.tsx';
-import { useBench } from '../bench-state.ts';
+import { useBench } from '../../../store/bench-store.ts';
 
 const StartersDialog = lazy(async () => ({
   default: (await import('./starters-dialog.tsx')).StartersDialog,
 }));
 
 /** The way to the starting designs; they come only when they are asked for. */
-export function Starters({ site }: { readonly site: Site }) {
+export function Starters({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
   const shown = useBench((state) => state.starters);
-  const header = findHeader(site);
   return (
     <>
-      <CommandButton id="bench-starters" label="Designs" />
-      {shown && header && (
+      {isHeader(piece) && <CommandButton id="bench-starters" label="Designs" />}
+      {shown && isHeader(piece) && (
         <Suspense fallback={null}>
-          <StartersDialog site={site} header={header} />
+          <StartersDialog site={site} header={piece} />
         </Suspense>
       )}
     </>

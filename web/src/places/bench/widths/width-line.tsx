@@ -5,7 +5,8 @@ import {
   idsOf,
   uniqueName,
   type Fit,
-  type Header,
+  foldsBelow,
+  type Piece,
   type Measurer,
   type Site,
 } from '@hamaca/core';
@@ -14,7 +15,7 @@ import { Button } from '../../../ui/button.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { TextField } from '../../../ui/text-field.tsx';
 import { useSiteStore } from '../../../store/open-site.tsx';
-import { setWidth, useBench, WIDTHS } from '../bench-state.ts';
+import { setWidth, useBench, WIDTHS } from '../../../store/bench-store.ts';
 import { drawRope, ropeY } from './rope.ts';
 import { useDrag } from '../use-drag.ts';
 
@@ -57,23 +58,23 @@ function clearOf(x: number, knot: number): number {
 
 interface Props {
   readonly site: Site;
-  readonly header: Header;
+  readonly piece: Piece;
   readonly measure: Measurer;
 }
 
-/** The knot at which the header unfolds; the narrowest one where it never folds. */
-function foldKnot(site: Site, header: Header) {
-  const fold = site.bands.findIndex((band) => band.id === header.foldBand);
-  return fold > 0 ? site.bands[fold - 1] : site.bands.slice(0, -1).at(-1);
+/** The knot at which the piece unfolds; the narrowest one where it never folds. */
+function foldKnot(site: Site, piece: Piece) {
+  const below = foldsBelow(site, piece);
+  return site.bands.find((band) => band.min === below) ?? site.bands.slice(0, -1).at(-1);
 }
 
 /** The ruler of widths as a rope between two posts: where the row fits, the stage's width, and the breakpoints as knots. */
-export function WidthLine({ site, header, measure }: Props) {
+export function WidthLine({ site, piece, measure }: Props) {
   const store = useSiteStore();
   const width = useBench((state) => state.width);
   const { ref, room } = useRoom();
   const length = room.width - 2 * MARGIN;
-  const line = useMemo(() => fitLine(site, header, WIDTHS, measure), [site, header, measure]);
+  const line = useMemo(() => fitLine(site, piece, WIDTHS, measure), [site, piece, measure]);
   const toX = (value: number) => ((value - WIDTHS.from) / (WIDTHS.to - WIDTHS.from)) * length;
   const toWidth = (clientX: number) =>
     WIDTHS.from +
@@ -97,7 +98,7 @@ export function WidthLine({ site, header, measure }: Props) {
   const moveKnot = (id: string, min: number) => {
     store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint');
   };
-  const unfolding = foldKnot(site, header);
+  const unfolding = foldKnot(site, piece);
   const tie = (at: number) => {
     const id = uniqueName('band', idsOf(site));
     store.edit(

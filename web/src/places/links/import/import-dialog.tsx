@@ -19,7 +19,7 @@ import { FoundMenus, Understood } from '../../../ui/understood.tsx';
 import { fetchAddressBytes } from '../../../store/fetching.ts';
 import { useEdit } from '../../../store/open-site.tsx';
 import { useReadLinks } from '../../../workers/use-read-links.ts';
-import { linksStore } from '../links-state.ts';
+import { linksStore } from '../../../store/links-store.ts';
 
 type Mode = 'merge' | 'replace' | 'new';
 

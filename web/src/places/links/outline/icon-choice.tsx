@@ -1,12 +1,12 @@
 import { findIcon, type MenuItem, type Site } from '@hamaca/core';
-import { IconChooser } from '../../../ui/icon-chooser.tsx';
+import { IconPicker } from '../../../ui/icon-picker.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 
 /** The icon of a link. */
 export function IconChoice({ site, item }: { readonly site: Site; readonly item: MenuItem }) {
   const edit = useEdit();
   return (
-    <IconChooser
+    <IconPicker
       site={site}
       current={item.icon === undefined ? null : findIcon(site, item.icon)}
       onChoose={(icon) => {

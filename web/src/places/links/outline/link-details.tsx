@@ -14,9 +14,9 @@ import { TextField } from '../../../ui/text-field.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { notify } from '../../../store/notices.ts';
 import { shrinkPicture } from '../../../media/shrink-picture.ts';
-import { FindingLine } from '../problems/finding-line.tsx';
+import { FindingLine } from '../../../findings/finding-line.tsx';
 import { IconChoice } from './icon-choice.tsx';
-import { linksStore } from '../links-state.ts';
+import { linksStore } from '../../../store/links-store.ts';
 import type { OutlineActions } from './outline-actions.ts';
 
 const ROLE_WORDS: Readonly<Record<'link' | ItemRole, string>> = {
@@ -123,7 +123,7 @@ export function LinkDetails({ site, item, depth, findings, actions }: Props) {
       {findings.length > 0 && (
         <ul className="mb-2 grid gap-1 pl-22">
           {findings.map((finding) => (
-            <li key={finding.rule}>
+            <li key={finding.check}>
               <FindingLine finding={finding} />
             </li>
           ))}

@@ -11,8 +11,15 @@ import {
   type Menu,
   type PartPlace,
   type Site,
+  kindLabel,
+  makePart,
+  sectionsOf,
+  shapeOf,
+  shownItems,
+  type Field,
 } from '@hamaca/core';
 import { DropdownMenu, Popover } from 'radix-ui';
+import { Fragment } from 'react';
 import { useNavigate } from 'react-router';
 import { CommandButton } from '../../../app/commands/command-button.tsx';
 import { Button } from '../../../ui/button.tsx';
@@ -21,8 +28,10 @@ import { saveFile } from '../../../media/files.ts';
 import { notify } from '../../../store/notices.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
 import { WORDS } from '../../../words/words.ts';
-import { linksStore, useLinks } from '../links-state.ts';
-import { levelWords, PlacementFields } from './placement-fields.tsx';
+import { linksStore, useLinks } from '../../../store/links-store.ts';
+import { fieldEditor } from '../../../settings/editors.tsx';
+import { levelWords } from '../../../settings/placement.ts';
+import { selectSlot } from '../../../store/bench-store.ts';
 
 const PRINTABLE = (Object.keys(LINK_FORMATS) as LinkFormatName[]).filter(
   (name) => LINK_FORMATS[name].print !== null,
@@ -76,24 +85,20 @@ export function MenuTabs({ site, current }: { readonly site: Site; readonly curr
   );
 }
 
-/** Where a menu can be placed next: a zone of a header's row, or a panel. */
+const MENU_FIELDS = shapeOf('menu') as Readonly<Record<'branch' | 'levels', Field<unknown>>>;
+
+/** Where a menu can be placed next: a region of any piece. */
 interface FreePlace {
-  readonly key: string;
   readonly label: string;
   readonly place: PartPlace;
 }
 
 function placesFor(site: Site): FreePlace[] {
-  return site.pieces.flatMap((piece): FreePlace[] =>
-    piece.kind === 'panel'
-      ? [{ key: piece.id, label: piece.name, place: { panel: piece.id, index: piece.parts.length } }]
-      : piece.rows.flatMap((row) =>
-          (['start', 'middle', 'end'] as const).map((zone) => ({
-            key: `${row.id} ${zone}`,
-            label: `${piece.name}, row ${row.name}, ${zone}`,
-            place: { row: row.id, zone, index: row.zones[zone].length },
-          })),
-        ),
+  return sectionsOf(site).flatMap(({ piece, section, kind, regions }) =>
+    regions.map((region): FreePlace => ({
+      label: `${piece.name}, ${kindLabel(kind).toLowerCase()} ${section.name}${regions.length > 1 ? `, ${region.name}` : ''}`,
+      place: { region: region.id, index: region.parts.length },
+    })),
   );
 }
 
@@ -109,16 +114,13 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
         name: 'add-part',
         args: {
           place: at,
-          part: {
-            kind: 'menu',
-            id,
+          part: makePart('menu', id, {
             name: menu.name,
             menu: menu.id,
-            branch: null,
             levels: 1,
             opensOn: 'click',
             look: { link: { all: { rest: { all: { paddingInline: 8, paddingBlock: 6 } } } } },
-          },
+          }),
         },
       },
       `Place ${menu.name}`,
@@ -141,18 +143,32 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
               aria-label={`Placement in ${piece.name}`}
               className="z-50 grid gap-2 rounded-[3px] border border-rope bg-white p-3 text-bench"
             >
-              <PlacementFields
-                site={site}
-                part={part}
-                set={(fields, label) => {
-                  edit({ name: 'set-owner', args: { id: part.id, fields } }, label);
-                }}
-              />
+              {(['branch', 'levels'] as const).map((name) => (
+                <Fragment key={name}>
+                  {fieldEditor({
+                    site,
+                    of: menu.name,
+                    thing: part as unknown as Readonly<Record<string, unknown>>,
+                    name,
+                    field: MENU_FIELDS[name],
+                    set: (fields) => {
+                      edit(
+                        { name: 'set-owner', args: { id: part.id, fields } },
+                        'How much of a menu is shown',
+                      );
+                    },
+                  })}
+                </Fragment>
+              ))}
+              {shownItems(site, part).length === 0 && (
+                <span className="text-small text-brick">▲ shows no links</span>
+              )}
               <span className="flex gap-1 border-t border-linen pt-2">
                 <Button
                   className="!h-6"
                   onClick={() => {
-                    void navigate(`/sites/${siteId}/bench/header`);
+                    selectSlot(part.id, 'link', 1);
+                    void navigate(`/sites/${siteId}/bench/${piece.id}`);
                   }}
                 >
                   Style it
@@ -183,7 +199,7 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
           <DropdownMenu.Content className={sheet} sideOffset={3} align="start">
             {placesFor(site).map((entry) => (
               <DropdownMenu.Item
-                key={entry.key}
+                key={entry.place.region}
                 className={item}
                 onSelect={() => {
                   place(entry.place);

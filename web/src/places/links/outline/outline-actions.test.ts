@@ -2,7 +2,14 @@ import { beforeEach, describe, expect, test } from '@jest/globals';
 import { itemsOf, runEdit, walkMenu, type Site } from '@hamaca/core';
 import { DEMO } from '../../../../../core/test/demo.ts';
 import type { SiteStore } from '../../../store/site-store.ts';
-import { enterSite, goToLine, linksStore, selectTo, setFolded, showLink } from '../links-state.ts';
+import {
+  enterSite,
+  goToLine,
+  linksStore,
+  selectTo,
+  setFolded,
+  showLink,
+} from '../../../store/links-store.ts';
 import { createOutlineActions } from './outline-actions.ts';
 
 /** A store that edits in memory and remembers the name of each step of undo. */

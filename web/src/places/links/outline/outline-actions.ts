@@ -11,7 +11,7 @@ import {
 } from '@hamaca/core';
 import type { SiteStore } from '../../../store/site-store.ts';
 import { newLinkId } from '../../../store/pending.ts';
-import { goToLine, linksStore, selectTo, setFolded, type Column } from '../links-state.ts';
+import { goToLine, linksStore, selectTo, setFolded, type Column } from '../../../store/links-store.ts';
 import { outlineRows, placeAfter } from './outline-rows.ts';
 
 const plural = (count: number) => (count === 1 ? 'a link' : `${count} links`);

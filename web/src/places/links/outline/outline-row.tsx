@@ -1,6 +1,7 @@
 import { checkTypedLabel, type Finding, type Site } from '@hamaca/core';
 import { useState, type KeyboardEvent } from 'react';
-import { linksStore, selectTo, useLinks, type Column, type DropSide } from '../links-state.ts';
+import { linksStore, selectTo, useLinks, type Column, type DropSide } from '../../../store/links-store.ts';
+import { FindingSign } from '../../../findings/finding-sign.tsx';
 import type { OutlineRow } from './outline-rows.ts';
 import { TargetField } from './target-field.tsx';
 import { draggedWith, startDrag } from './use-outline-drag.ts';
@@ -10,33 +11,6 @@ const INDENT = 24;
 
 /** How a link's role shows before its label: a word, not a colour. */
 const ROLE_SIGNS: Readonly<Record<string, string>> = { action: 'call', heading: 'heading', divider: 'line' };
-
-const OUTCOME_SIGNS: Readonly<Record<Finding['outcome'], readonly [sign: string, tone: string]>> = {
-  fail: ['▲', 'text-brick'],
-  look: ['△', 'text-ochre'],
-  unknown: ['?', 'text-ink-faint'],
-};
-
-/** A finding's sign, the gravest one of several, with all reasons as its name. */
-export function FindingSign({ findings }: { readonly findings: readonly Finding[] }) {
-  const worst =
-    findings.find((finding) => finding.outcome === 'fail') ??
-    findings.find((finding) => finding.outcome === 'look') ??
-    findings[0];
-  if (!worst) return null;
-  const [sign, tone] = OUTCOME_SIGNS[worst.outcome];
-  return (
-    <span
-      role="img"
-      aria-label={findings.map((finding) => finding.reason).join(' ')}
-      title={findings.map((finding) => finding.reason).join('\n')}
-      className={`text-small ${tone}`}
-    >
-      {sign}
-      {findings.length > 1 ? <span className="tabular">{findings.length}</span> : null}
-    </span>
-  );
-}
 
 interface LabelProps {
   readonly site: Site;

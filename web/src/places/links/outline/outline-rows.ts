@@ -1,5 +1,5 @@
 import { itemsOf, walkMenu, type ItemPlace, type Menu, type MenuItem, type Site } from '@hamaca/core';
-import type { DropSide } from '../links-state.ts';
+import type { DropSide } from '../../../store/links-store.ts';
 
 /** One line of the outline. */
 export interface OutlineRow {

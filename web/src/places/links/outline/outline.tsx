@@ -1,10 +1,10 @@
-import { checkLinks, shownDepth, type Finding, type Menu, type Site } from '@hamaca/core';
+import { shownDepth, type Finding, type Menu, type Site } from '@hamaca/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useMemo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import { copyBranches, pastedLinks } from './clipboard.ts';
 import { LinkDetails } from './link-details.tsx';
-import { goToLine, linksStore, selectTo, useLinks, type Column } from '../links-state.ts';
+import { goToLine, linksStore, selectTo, useLinks, type Column } from '../../../store/links-store.ts';
 import type { OutlineActions } from './outline-actions.ts';
 import { OutlineLine, ROW } from './outline-row.tsx';
 import { outlineRows, type OutlineRow } from './outline-rows.ts';
@@ -239,9 +239,7 @@ export function Outline({ site, menu, actions, findings }: Props) {
 }
 
 /** Findings by the link they are about. */
-export function findingsByItem(
-  findings: ReturnType<typeof checkLinks>,
-): ReadonlyMap<string, readonly Finding[]> {
+export function findingsByItem(findings: readonly Finding[]): ReadonlyMap<string, readonly Finding[]> {
   const found = new Map<string, Finding[]>();
   for (const finding of findings)
     if (finding.item !== null) found.set(finding.item, [...(found.get(finding.item) ?? []), finding]);

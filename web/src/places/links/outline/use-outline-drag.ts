@@ -1,7 +1,7 @@
 import { findPage, itemsOf, type ItemPlace, type Site } from '@hamaca/core';
 import { useEffect, type PointerEvent as ReactPointerEvent } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
-import { linksStore, useLinks, type Drag, type Drop } from '../links-state.ts';
+import { linksStore, useLinks, type Drag, type Drop } from '../../../store/links-store.ts';
 import { dropPlace } from './outline-rows.ts';
 import { rowLinks } from '../pages/page-rows.ts';
 

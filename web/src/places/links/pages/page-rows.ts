@@ -4,7 +4,7 @@ import {
   unreachedPages,
   type MenuItem,
   type Page,
-  type Section,
+  type PageSection,
   type Site,
 } from '@hamaca/core';
 import { newLinkId } from '../../../store/pending.ts';
@@ -16,7 +16,7 @@ export type PageView = 'all' | 'unreached' | 'unlisted';
 export interface PageRow {
   readonly key: string;
   readonly page: Page;
-  readonly section: Section | null;
+  readonly section: PageSection | null;
   /** Names of the menus that lead to it. */
   readonly menus: readonly string[];
 }
@@ -80,8 +80,8 @@ export function rowLinks(rows: readonly Pick<PageRow, 'page' | 'section'>[]): Me
 }
 
 /** Sections as they are typed: ids, or ids with a title behind them, separated by commas. Known titles stay. */
-export function parseSections(text: string, known: readonly Section[]): Section[] | string {
-  const sections: Section[] = [];
+export function parseSections(text: string, known: readonly PageSection[]): PageSection[] | string {
+  const sections: PageSection[] = [];
   for (const part of text
     .split(',')
     .map((entry) => entry.trim())

@@ -1,48 +1,8 @@
 import type { Finding, Site } from '@hamaca/core';
 import { itemsOf } from '@hamaca/core';
-import { Button } from '../../../ui/button.tsx';
-import { FindingLine } from './finding-line.tsx';
-import { showLink } from '../links-state.ts';
-import { useLinkFetch } from '../pages/use-link-fetch.ts';
-
-/** Asks whether the links answer, with progress and a way to stop. */
-export function FetchBar({ site }: { readonly site: Site }) {
-  const { running, failure, of, start, stop } = useLinkFetch(site);
-  return (
-    <div className="flex items-center gap-2 text-bench">
-      {running ? (
-        <>
-          <progress
-            aria-label="Links asked"
-            className="h-2 w-28 accent-reed"
-            value={running.done}
-            max={running.of}
-          />
-          <span role="status" className="text-ink-faint tabular">
-            {running.done} of {running.of}
-          </span>
-          <Button className="!h-6" onClick={stop}>
-            Stop
-          </Button>
-        </>
-      ) : (
-        <Button
-          className="!h-6"
-          disabled={of === 0}
-          onClick={start}
-          title="The server asks each address once; private addresses are left alone"
-        >
-          Ask {of} addresses whether they answer
-        </Button>
-      )}
-      {failure !== null && (
-        <span role="alert" className="truncate text-brick">
-          {failure}
-        </span>
-      )}
-    </div>
-  );
-}
+import { FindingLine } from '../../../findings/finding-line.tsx';
+import { showLink } from '../../../store/links-store.ts';
+import { FetchBar } from '../../../findings/fetch-bar.tsx';
 
 /** What the checks found in one menu, each with its line and its way out. */
 export function ProblemsPane({
@@ -66,7 +26,7 @@ export function ProblemsPane({
         )}
         {findings.slice(0, 400).map((finding) => (
           <li
-            key={`${finding.item ?? finding.path} ${finding.rule}`}
+            key={`${finding.item ?? finding.path} ${finding.check}`}
             className="border-b border-linen px-2 py-1"
           >
             {finding.item !== null && (

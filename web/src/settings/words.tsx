@@ -1,7 +1,7 @@
 import { formatTarget, parseTarget, type Site, type Target } from '@hamaca/core';
 import { useRef, useState, type ReactNode } from 'react';
-import { Button } from './button.tsx';
-import { TextField } from './text-field.tsx';
+import { Button } from '../ui/button.tsx';
+import { TextField } from '../ui/text-field.tsx';
 import { cleanSvg } from '../media/clean-svg.ts';
 import { notify } from '../store/notices.ts';
 import { shrinkPicture } from '../media/shrink-picture.ts';
@@ -23,6 +23,8 @@ export function Words({
   wide = 'w-36',
   empty = false,
   placeholder,
+  hint,
+  refuse,
   onCommit,
 }: {
   readonly label: string;
@@ -30,17 +32,23 @@ export function Words({
   readonly wide?: string;
   readonly empty?: boolean;
   readonly placeholder?: string;
+  readonly hint?: string;
+  /** Why a text cannot be taken, or null. */
+  readonly refuse?: (text: string) => string | null;
   readonly onCommit: (text: string) => void;
 }) {
   return (
     <Field label={label}>
       <TextField
         className={wide}
+        title={hint}
         value={value}
         aria-label={label}
         {...(placeholder === undefined ? {} : { placeholder })}
         onCommit={(text) => {
           if (text.trim() === '' && !empty) return 'Some text is needed here.';
+          const refused = refuse?.(text.trim()) ?? null;
+          if (refused !== null) return `This cannot be taken: ${refused}.`;
           onCommit(text.trim());
           return null;
         }}

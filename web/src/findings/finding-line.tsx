@@ -1,7 +1,7 @@
 import type { Finding } from '@hamaca/core';
-import { Button } from '../../../ui/button.tsx';
-import { useEdit } from '../../../store/open-site.tsx';
-import { FindingSign } from '../outline/outline-row.tsx';
+import { Button } from '../ui/button.tsx';
+import { useEdit } from '../store/open-site.tsx';
+import { FindingSign } from './finding-sign.tsx';
 
 /** What a check found, with what can be done about it. */
 export function FindingLine({

@@ -1,4 +1,4 @@
-import type { Level, LevelKey, PropertyGroup, PropertyId, Site, SlotRef, State } from '@hamaca/core';
+import type { Cell, Level, LevelKey, PropertyGroup, PropertyId, Site, SlotRef, State } from '@hamaca/core';
 import { createStore } from 'zustand/vanilla';
 import { useStore } from 'zustand';
 
@@ -37,6 +37,8 @@ export interface BenchState {
   readonly lit: readonly SlotRef[];
   /** A look that was copied, to be put on another slot. */
   readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
+  /** Id of the panel that was opened on the stage itself. */
+  readonly opened: string | null;
   /** Height of the stage in the wide arrangement, in px. */
   readonly stageHeight: number;
 }
@@ -67,6 +69,7 @@ export const benchStore = createStore<BenchState>(() => ({
   starters: false,
   lit: [],
   copied: null,
+  opened: null,
 }));
 
 export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {
@@ -80,6 +83,7 @@ export function selectSlot(owner: string, slot: string, level: Level | null, ind
     return {
       selected: { owner, slot, level: level === null ? 'all' : (String(level) as LevelKey), index },
       anchor: null,
+      opened: null,
       ...(same ? {} : { pins: [], state: 'rest' }),
     };
   });
@@ -108,3 +112,15 @@ export const setWidth = (width: number) => {
 export const showStarters = (starters: boolean) => {
   benchStore.setState({ starters });
 };
+
+/** Goes to the cell that says a value. */
+export function openCell(cell: Cell): void {
+  benchStore.setState({
+    selected: { owner: cell.owner, slot: cell.slot, level: cell.level, index: 0 },
+    property: cell.property,
+    reach: cell.band,
+    anchor: null,
+    pins: [],
+  });
+  focusColumn(cell.state);
+}

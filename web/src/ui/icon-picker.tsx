@@ -1,9 +1,10 @@
 import { idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
 import { Popover } from 'radix-ui';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from './button.tsx';
 import { cleanSvg } from '../media/clean-svg.ts';
-import { findIcons, iconSvg, loadIcons, type LibraryIcon } from '../media/icon-library.ts';
+import { asSiteIcon } from '../media/site-icon.ts';
+import { findIcons, iconSvg, loadDrawings, loadIconNames } from '../media/icon-library.ts';
 import { notify } from '../store/notices.ts';
 
 const MOST = 96;
@@ -25,36 +26,44 @@ interface Props {
   readonly onChoose: (icon: Icon | null) => void;
 }
 
+const NO_DRAWINGS: ReadonlyMap<string, string> = new Map();
+
+/** The icons of the library that a search finds, with the drawings of those that are seen. */
+function useLibrary(shown: boolean, typed: string) {
+  const [names, setNames] = useState<readonly string[] | null>(null);
+  const [drawings, setDrawings] = useState(NO_DRAWINGS);
+  const [failed, setFailed] = useState(false);
+  const found = useMemo(() => (names ? findIcons(names, typed, MOST) : null), [names, typed]);
+  useEffect(() => {
+    if (!shown) return undefined;
+    let current = true;
+    const load = found
+      ? loadDrawings(found).then((loaded) => current && setDrawings(loaded))
+      : loadIconNames().then(setNames);
+    load.catch(() => {
+      setFailed(true);
+    });
+    return () => {
+      current = false;
+    };
+  }, [shown, found]);
+  return { found, drawings, failed };
+}
+
 /** An icon: one the site has already, one of the library, or a drawing of the designer's own. */
-export function IconChooser({ site, current, optional = true, onChoose }: Props) {
+export function IconPicker({ site, current, optional = true, onChoose }: Props) {
   const file = useRef<HTMLInputElement>(null);
   const [shown, setShown] = useState(false);
   const [typed, setTyped] = useState('');
-  const [library, setLibrary] = useState<readonly LibraryIcon[] | null>(null);
-  const [failed, setFailed] = useState(false);
-  useEffect(() => {
-    if (shown && !library)
-      loadIcons()
-        .then(setLibrary)
-        .catch(() => {
-          setFailed(true);
-        });
-  }, [shown, library]);
+  const { found, drawings, failed } = useLibrary(shown, typed);
 
   const set = (icon: Icon | null) => {
     onChoose(icon);
     setShown(false);
   };
-  const take = ({ name, body }: LibraryIcon) => {
-    const known = site.icons.find((icon) => icon.name === name && icon.set === 'tabler');
-    set(
-      known ?? {
-        id: uniqueName(`icon-${slugify(name, 'icon')}`, idsOf(site)),
-        name,
-        svg: iconSvg(body),
-        set: 'tabler',
-      },
-    );
+  const take = (name: string) => {
+    const body = drawings.get(name);
+    if (body !== undefined) set(asSiteIcon(site, name, body));
   };
   const upload = async (chosen: File | undefined) => {
     if (!chosen) return;
@@ -131,30 +140,27 @@ export function IconChooser({ site, current, optional = true, onChoose }: Props)
               <p className="pb-1 text-small text-ink-faint">
                 {failed
                   ? 'The library could not be loaded; close this and try again.'
-                  : library
+                  : found
                     ? 'Tabler icons, MIT licence'
                     : 'Loading the library…'}
               </p>
               <div className="flex flex-wrap">
-                {library &&
-                  findIcons(library, typed, MOST).map((icon) => (
-                    <button
-                      key={icon.name}
-                      type="button"
-                      title={icon.name}
-                      aria-label={icon.name}
-                      className={cell}
-                      onClick={() => {
-                        take(icon);
-                      }}
-                    >
-                      <Drawing svg={iconSvg(icon.body)} />
-                    </button>
-                  ))}
+                {found?.map((name) => (
+                  <button
+                    key={name}
+                    type="button"
+                    title={name}
+                    aria-label={name}
+                    className={cell}
+                    onClick={() => {
+                      take(name);
+                    }}
+                  >
+                    {drawings.has(name) && <Drawing svg={iconSvg(drawings.get(name) ?? '')} />}
+                  </button>
+                ))}
               </div>
-              {library && findIcons(library, typed, 1).length === 0 && (
-                <p className="py-2 text-ink-soft">No icon is called that.</p>
-              )}
+              {found?.length === 0 && <p className="py-2 text-ink-soft">No icon is called that.</p>}
             </div>
             <div className="mt-2 border-t border-linen pt-2">
               <Button

@@ -1,7 +1,7 @@
-import { fetchAddress, itemsOf, placedParts, type Site } from '@hamaca/core';
+import { fetchAddress, itemsOf, partLinks, type Site } from '@hamaca/core';
 import { useMemo, useRef, useState } from 'react';
-import { linksStore } from '../links-state.ts';
-import { fetchLinks } from '../../../store/fetching.ts';
+import { linksStore } from '../store/links-store.ts';
+import { fetchLinks } from '../store/fetching.ts';
 
 /** Most addresses asked in one round. */
 const MOST = 1000;
@@ -22,8 +22,8 @@ export function linkAddresses(site: Site): string[] {
     const address = fetchAddress(site, item.target);
     if (address !== null) found.add(address);
   }
-  for (const { part } of placedParts(site)) {
-    const address = part.kind === 'button' ? fetchAddress(site, part.target) : null;
+  for (const { target } of partLinks(site)) {
+    const address = fetchAddress(site, target);
     if (address !== null) found.add(address);
   }
   return [...found];

@@ -1,0 +1,117 @@
+import {
+  findPart,
+  foldOf,
+  isPartKind,
+  kindLabel,
+  opensOver,
+  panelsOf,
+  shapeOf,
+  type Field as ShapeField,
+  type Owner,
+  type Part,
+  type Site,
+} from '@hamaca/core';
+import { Fragment, type ComponentType } from 'react';
+import { useEdit } from '../store/open-site.tsx';
+import { Choice } from '../ui/choice.tsx';
+import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
+import { ListField } from './list-field.tsx';
+import { Field } from './words.tsx';
+
+/** Editors of one field of one kind, where a list of words would say too little. */
+export type OwnEditors = Readonly<Record<string, ComponentType<EditorProps>>>;
+
+const STAYS = '(stays)';
+const NOWHERE = '(nowhere)';
+
+/** From which band down a part leaves its place, and for which panel. */
+function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }) {
+  const edit = useEdit();
+  const fold = foldOf(site, part.id);
+  const from = part.folds?.from ?? STAYS;
+  const panels = panelsOf(site);
+  const fallback = panels[0]?.id ?? null;
+  const into = fold ? (fold.to?.piece.id ?? NOWHERE) : NOWHERE;
+  const folding = (args: { from: string | null; panel?: string | null }) => {
+    edit({ name: 'fold-part', args: { id: part.id, ...args } }, 'Where it folds away');
+  };
+  return (
+    <>
+      <Field label="folds away">
+        <Choice
+          label="Folds away from"
+          value={from}
+          options={[
+            { value: STAYS, label: 'never' },
+            ...site.bands.map((band) => ({ value: band.id, label: `${band.name} and narrower` })),
+          ]}
+          onChange={(value) => {
+            if (value === STAYS) folding({ from: null });
+            else folding(part.folds ? { from: value } : { from: value, panel: fallback });
+          }}
+        />
+      </Field>
+      {part.folds && (
+        <Field label="into">
+          <Choice
+            label="Folds into"
+            value={into}
+            options={[
+              ...panels.map(({ id, name }) => ({ value: id, label: `panel ${name}` })),
+              { value: NOWHERE, label: 'nowhere: it is left out' },
+            ]}
+            onChange={(value) => {
+              folding({ from, panel: value === NOWHERE ? null : value });
+            }}
+          />
+        </Field>
+      )}
+    </>
+  );
+}
+
+const isSetting = (name: string, field: ShapeField<unknown>) =>
+  field.label !== '' && field.spec.kind !== 'things' && name !== 'folds';
+
+/** The settings of a piece, section or part, one control a field, read from its shape. */
+export function SettingsBar({
+  site,
+  owner,
+  editors,
+}: {
+  readonly site: Site;
+  readonly owner: Owner;
+  readonly editors: OwnEditors;
+}) {
+  const edit = useEdit();
+  const thing = owner.thing as unknown as Readonly<Record<string, unknown>>;
+  const of = kindLabel(owner.kind);
+  const fields = Object.entries(shapeOf(owner.kind)).filter(
+    ([name, field]) =>
+      isSetting(name, field) &&
+      (field.when?.(thing) ?? true) &&
+      // A drawing and a picture that stand for each other have one control.
+      !(field.spec.kind === 'picture' && thing['svg'] !== undefined),
+  );
+  const setFor =
+    (label: string): SetFields =>
+    (values, icons = []) => {
+      edit({ name: 'set-owner', args: { id: owner.id, fields: values, icons } }, `${of}: ${label}`);
+    };
+  const part = isPartKind(owner.kind) ? findPart(site, owner.id) : null;
+  return (
+    <div
+      key={owner.id}
+      className="flex min-h-10 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-twine px-3 py-1 text-bench"
+    >
+      {fields.map(([name, field]) => {
+        const props: EditorProps = { site, of, thing, name, field, set: setFor(field.label) };
+        const Own = editors[`${owner.kind}.${name}`];
+        if (Own) return <Own key={name} {...props} />;
+        if (field.spec.kind === 'list') return <ListField key={name} {...props} />;
+        return <Fragment key={name}>{fieldEditor(props)}</Fragment>;
+      })}
+      {part && !opensOver(owner.piece) && <FoldsField site={site} part={part} />}
+    </div>
+  );
+}

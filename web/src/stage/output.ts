@@ -1,0 +1,56 @@
+import {
+  compileSite,
+  opensOver,
+  panelsFrom,
+  standingPieces,
+  type Compiled,
+  type ElementEntry,
+  type Piece,
+  type Site,
+} from '@hamaca/core';
+import { useMemo } from 'react';
+import type { Fonts } from '../media/fonts.ts';
+
+/** A page as the stage shows it: the whole site's output, and the markup of the pieces that stand in this page. */
+export interface StagePage {
+  readonly compiled: Compiled;
+  readonly markup: string;
+}
+
+/** The same document and fonts give the same output: it is asked for by the stage, the controls and every drawing. */
+const compiledBySite = new WeakMap<Site, { readonly fonts: Fonts; readonly compiled: Compiled }>();
+
+function compileForStage(site: Site, fonts: Fonts): Compiled {
+  const known = compiledBySite.get(site);
+  if (known?.fonts === fonts) return known.compiled;
+  const compiled = compileSite(site, { fonts: fonts.metrics, fontBase: '/fonts/', pinnable: true });
+  compiledBySite.set(site, { fonts, compiled });
+  return compiled;
+}
+
+/** The piece whose page shows a piece: itself, or for one that opens over the page the first that can open it. */
+export function hostOf(site: Site, piece: Piece): Piece {
+  if (!opensOver(piece)) return piece;
+  const hosts = standingPieces(site);
+  return hosts.find((host) => panelsFrom(site, host).includes(piece)) ?? hosts[0] ?? piece;
+}
+
+/** The page of a piece: the piece itself with every panel it can open. */
+export function stagePage(site: Site, piece: Piece, fonts: Fonts): StagePage {
+  const compiled = compileForStage(site, fonts);
+  const host = hostOf(site, piece);
+  const shown = new Set([host, ...panelsFrom(site, host), piece]);
+  return { compiled, markup: [...shown].map(({ id }) => compiled.pieces.get(id) ?? '').join('') };
+}
+
+/** The page of a piece of a site; null until the fonts are known, or where there is no such piece. */
+export function useStagePage(site: Site, piece: Piece | null, fonts: Fonts | null): StagePage | null {
+  return useMemo(() => (piece && fonts ? stagePage(site, piece, fonts) : null), [site, piece, fonts]);
+}
+
+/** The first piece that stands in a site's pages. */
+export const firstPiece = (site: Site): Piece | null => standingPieces(site)[0] ?? null;
+
+/** Entries of the element map that a query can find: pseudo-elements are none. */
+export const queriable = (entries: readonly ElementEntry[]): readonly ElementEntry[] =>
+  entries.filter((entry) => !entry.selector.includes('::'));
