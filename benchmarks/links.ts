@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { checkLinks, loadSite, readSitemap, sitemapPages, type MenuItem, type Site } from '@hamaca/core';
+import { runChecks, loadSite, readSitemap, sitemapPages, type MenuItem, type Site } from '@hamaca/core';
 
 /** Links in the large menu, and addresses in the large sitemap. */
 export const LARGE = { links: 5000, addresses: 50_000 } as const;
@@ -46,7 +46,7 @@ export function largeSite(site: Site, links: number = LARGE.links): Site {
 export const largeSitemap = () =>
   `<?xml version="1.0" encoding="UTF-8"?><urlset xmlns="http://www.sitemaps.org/schemas/sitemap/0.9">${Array.from({ length: LARGE.addresses }, (_, index) => `<url><loc>https://marisma.example/log/${Math.floor(index / 200)}/entry-${index}/</loc><lastmod>2026-01-01</lastmod></url>`).join('')}</urlset>`;
 
-export const checkCopy = (site: Site) => checkLinks(structuredClone(site));
+export const checkCopy = (site: Site) => runChecks(structuredClone(site));
 export const readLargeSitemap = (text: string) =>
   sitemapPages(readSitemap(text).addresses, 'https://marisma.example');
 

@@ -4,9 +4,8 @@ import { cpus, totalmem } from 'node:os';
 import { gzipSync } from 'node:zlib';
 import { chromium, type Page } from '@playwright/test';
 import {
-  checkLinks,
-  compileHeader,
-  findHeader,
+  runChecks,
+  compileSite,
   fitLine,
   loadSite,
   readHtmlLinks,
@@ -60,10 +59,9 @@ const ms = (value: number | undefined) =>
 const copy = (site: Site) => structuredClone(site);
 
 function coreRows(site: Site): Row[] {
-  const header = findHeader(site);
+  const [header] = site.pieces;
   if (!header) throw new Error('no header');
-  const compile = (document: Site) =>
-    compileHeader(document, findHeader(document) ?? header, { fonts: FONTS });
+  const compile = (document: Site) => compileSite(document, { fonts: FONTS });
   const css = compile(site).stylesheet;
   const copies = Array.from({ length: 150 }, () => copy(site));
   let next = 0;
@@ -161,7 +159,7 @@ function linkRows(site: Site): Row[] {
   let next = 0;
   const text = largeSitemap();
   const checks = alternate(
-    { check: () => checkLinks(copies[next++ % copies.length] ?? large), clone: () => copy(large) },
+    { check: () => runChecks(copies[next++ % copies.length] ?? large), clone: () => copy(large) },
     16,
   );
   const sitemap = alternate(
@@ -190,9 +188,9 @@ function linkRows(site: Site): Row[] {
 }
 
 function sizeRows(site: Site): Row[] {
-  const header = findHeader(site);
+  const [header] = site.pieces;
   if (!header) throw new Error('no header');
-  const output = compileHeader(site, header, { fonts: FONTS });
+  const output = compileSite(site, { fonts: FONTS });
   const hand = { css: read('./hand-written/menu.css'), js: read('./hand-written/menu.js') };
   const ours = gzip(output.stylesheet) + gzip(output.script);
   const theirs = gzip(hand.css) + gzip(hand.js);

@@ -61,7 +61,7 @@ test('from the bare demo to a finished header, in fewer than sixty interactions'
   await click(page.getByRole('button', { name: 'Add a part at the start of Top' }));
   await click(page.getByRole('menuitem', { name: 'Text' }));
   await fill(page.getByLabel('text', { exact: true }), 'Call us');
-  await fill(page.getByLabel('target', { exact: true }), '+34 955 010 203');
+  await fill(page.getByLabel('leads to', { exact: true }), '+34 955 010 203');
   await put('colour', 'rest', 'Cotton');
 
   // The menu stands at the far end of a contained row, beside a call to action.
@@ -69,11 +69,11 @@ test('from the bare demo to a finished header, in fewer than sixty interactions'
   await click(page.getByRole('button', { name: 'Arrangement of the row' }));
   await click(page.getByRole('radio', { name: 'beside the end' }));
   await page.keyboard.press('Escape');
-  await fill(page.getByLabel('Content at most'), '1160');
+  await fill(page.getByLabel('content at most'), '1160');
   await click(page.getByRole('button', { name: 'Add a part at the end of Main' }));
   await click(page.getByRole('menuitem', { name: 'Call to action' }));
   await fill(page.getByLabel('label', { exact: true }), 'Book a hide');
-  await fill(page.getByLabel('target', { exact: true }), '/visit/');
+  await fill(page.getByLabel('leads to', { exact: true }), '/visit/');
   await put('radius', 'rest', '999');
 
   // Links: room, a line that grows when pointed at, the current one in the accent.
@@ -99,8 +99,7 @@ test('from the bare demo to a finished header, in fewer than sixty interactions'
 
   // It stays while the page scrolls, with a shadow only then.
   await click(part(page, 'Bar'));
-  await click(page.getByLabel('While scrolling'));
-  await click(page.getByRole('option', { name: 'stays at the top' }));
+  await click(page.getByRole('button', { name: 'stays at the top' }));
   await fill(page.getByLabel('Find a property'), 'shadow');
   await put('shadow', 'scrolled', '0 2 12 ink 22%');
   expect(interactions).toBeLessThan(60);
@@ -426,7 +425,7 @@ test.describe('on the demo', () => {
     };
     await add('Search');
     await expect(stage.getByRole('searchbox', { name: 'Search' })).toBeVisible();
-    await page.getByRole('button', { name: 'behind an icon' }).click();
+    await page.getByRole('button', { name: 'always in sight' }).click();
     await expect(stage.locator('summary')).toBeVisible();
     await add('Social links');
     await page.getByRole('button', { name: '+ social link' }).click();
@@ -440,7 +439,7 @@ test.describe('on the demo', () => {
     for (const kind of ['Icon link', 'Text', 'Rule', 'Image']) await add(kind);
     await expect(stage.locator('.hm-shortcut[aria-label="Account"]')).toBeVisible();
     await expect(stage.getByText('Open every day, 9 to 17')).toBeVisible();
-    await page.getByLabel('Image', { exact: true }).setInputFiles({
+    await page.getByLabel('Image drawing', { exact: true }).setInputFiles({
       name: 'seal.svg',
       mimeType: 'image/svg+xml',
       buffer: Buffer.from(

@@ -106,7 +106,7 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await page.getByRole('menuitem', { name: 'Call to action' }).click();
   await page.getByLabel('label', { exact: true }).fill('Book a hide');
   await page.keyboard.press('Enter');
-  await page.getByLabel('target', { exact: true }).fill('/visit/');
+  await page.getByLabel('leads to', { exact: true }).fill('/visit/');
   await page.keyboard.press('Enter');
   await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveAttribute('href', '/visit/');
 

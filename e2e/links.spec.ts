@@ -319,21 +319,21 @@ test('a menu can be placed again from a branch, and what its removal takes along
   await expect(stage.getByRole('link', { name: 'Español' })).toBeVisible();
   await page.getByRole('tab', { name: /Main/ }).click();
   await page.getByRole('button', { name: '+ place' }).click();
-  await page.getByRole('menuitem', { name: 'Menu', exact: true }).click();
+  await page.getByRole('menuitem', { name: 'Menu, block Content' }).click();
   await page.getByRole('button', { name: 'Menu: 1 level' }).click();
-  await page.getByLabel('Starts from').click();
+  await page.getByLabel('Main: from').click();
   await page.getByRole('option', { name: 'Birds' }).click();
   await page.keyboard.press('Escape');
   await expect(page.getByRole('button', { name: 'Menu: a branch, 1 level' })).toBeVisible();
   const panel = (await storedSite(page, id)).pieces.find((piece) => piece.kind === 'panel');
-  expect(panel).toMatchObject({ parts: [{ menu: 'main', levels: 1 }] });
+  expect(panel).toMatchObject({ blocks: [{ parts: [{ kind: 'berth' }, { menu: 'main', levels: 1 }] }] });
   await page.getByRole('button', { name: 'More about Main' }).click();
   await page.getByRole('menuitem', { name: /Delete the menu and its place in Header, Menu/ }).click();
   await expect(page.getByRole('tab', { name: /Main/ })).toHaveCount(0);
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(page.getByRole('tab', { name: /Main/ })).toBeVisible();
   expect((await storedSite(page, id)).pieces.find((piece) => piece.kind === 'panel')).toMatchObject({
-    parts: [{ menu: 'main' }],
+    blocks: [{ parts: [{ kind: 'berth' }, { menu: 'main' }] }],
   });
 });
 

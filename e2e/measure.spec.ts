@@ -1,5 +1,5 @@
 import { expect, test } from '@playwright/test';
-import { createMeasurer, findHeader, fitLine, itemsOf, loadSite, TYPEFACES, type Site } from '@hamaca/core';
+import { createMeasurer, fitLine, itemsOf, loadSite, TYPEFACES, type Site } from '@hamaca/core';
 import { dress } from '../core/test/dressed.ts';
 import { demoSite, FONTS, handOff, startHost } from './support/output.ts';
 
@@ -84,7 +84,7 @@ for (const [what, site] of [
   ['links with everything', dressedSite()],
 ] as const)
   test(`the row of ${what} stands on one line from just the width the fit engine says`, async ({ page }) => {
-    const header = findHeader(site);
+    const [header] = site.pieces;
     if (!header) throw new Error('no header');
     const line = fitLine(site, header, { from: 320, to: 1920 }, measure);
     const host = await startHost();

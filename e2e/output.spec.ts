@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test as base, type Page } from '@playwright/test';
-import { applyPatch, loadSite, type JsonPatch, type Site } from '@hamaca/core';
+import { applyPatch, loadSite, runEdit, type JsonPatch, type Site } from '@hamaca/core';
 import { dress } from '../core/test/dressed.ts';
 import { furnish } from '../core/test/furnished.ts';
 import { demoSite, handOff, pasteInto, startHost, type Host } from './support/output.ts';
@@ -332,6 +332,9 @@ test('a submenu at the far end turns back into the page', async ({ page, host })
   expect(box && box.x + box.width <= 1010).toBe(true);
 });
 
+/** The roots of all pieces. */
+const OURS = '[class*="hm-site-"]';
+
 /** Computed style and box of every element of ours. */
 const snapshot = (page: Page, scope: string) =>
   page.locator(scope).evaluateAll((roots) =>
@@ -401,12 +404,12 @@ for (const [name, css] of Object.entries(FOREIGN)) {
           await page.addStyleTag({
             content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
           });
-          const closed = await snapshot(page, '.hm-header');
+          const closed = await snapshot(page, OURS);
           if (width < 1000) await opener(page).click();
           await visitSubmenu(page).click();
           await page.mouse.move(5, 690);
           await page.waitForTimeout(350);
-          return { closed, open: await snapshot(page, '.hm-header') };
+          return { closed, open: await snapshot(page, OURS) };
         };
         await open(page, host, width, {}, output);
         const alone = await states();
@@ -420,11 +423,11 @@ for (const [name, css] of Object.entries(FOREIGN)) {
       await page.evaluate(() => {
         document.querySelector('link[href="/menu.css"]')?.remove();
       });
-      const header = await page.locator('.hm-header').evaluate((element) => {
-        element.remove();
-        return true;
+      const removed = await page.locator(OURS).evaluateAll((roots) => {
+        for (const root of roots) root.remove();
+        return roots.length;
       });
-      expect(header).toBe(true);
+      expect(removed).toBeGreaterThan(1);
       const without = await snapshot(page, 'main');
       const styles = (list: typeof without) =>
         list.map(({ values, pseudo }) => ({
@@ -497,4 +500,88 @@ test('a browser without invokers opens and closes each panel by the script', asy
   await expect(page.getByRole('dialog', { name: 'More' })).toBeVisible();
   await page.getByRole('button', { name: 'Close more' }).click();
   await expect(page.getByRole('dialog', { name: 'More' })).toBeHidden();
+});
+
+test('the hand-offs of two sites stand in one page without touching one another', async ({ page, host }) => {
+  const second = changed([
+    { op: 'replace', path: '/name', value: 'Orilla Salt Works' },
+    { op: 'replace', path: '/palette/1/value', value: '#882244' },
+    { op: 'replace', path: '/pieces/0/rows/0/zones/middle/0/name', value: 'Works' },
+  ]);
+  const other = handOff(second);
+  expect(String(other.get('menu.html'))).toContain('hm-site-orilla');
+  for (const width of [390, 1280]) {
+    await open(page, host, width);
+    const alone = await snapshot(page, '.hm-site-marisma');
+    const both = pasteInto(OUTPUT, { body: MAIN + String(other.get('menu.html')) });
+    both.set(
+      'index.html',
+      String(both.get('index.html')).replace(
+        '</head>',
+        '<link rel="stylesheet" href="/other.css"><script src="/other.js" defer></script></head>',
+      ),
+    );
+    both.set('other.css', String(other.get('menu.css')));
+    both.set('other.js', String(other.get('menu.js')));
+    host.put(both);
+    await page.goto(`${host.url}/`);
+    expect(await snapshot(page, '.hm-site-marisma')).toEqual(alone);
+    const ids = await page.locator('[id]').evaluateAll((elements) => elements.map(({ id }) => id));
+    expect(new Set(ids).size).toBe(ids.length);
+    const works = page.locator('header[class*="orilla"]');
+    if (width < 1000) {
+      await works.getByRole('button', { name: 'Menu' }).click();
+      const dialog = page.getByRole('dialog');
+      await expect(dialog).toHaveCount(1);
+      await expect(dialog.getByRole('navigation', { name: 'Works' })).toBeVisible();
+      await page.keyboard.press('Escape');
+      await page.locator('header.hm-site-marisma').getByRole('button', { name: 'Menu' }).click();
+      await expect(dialog.getByRole('navigation', { name: 'Main' })).toBeVisible();
+    } else {
+      await works.getByRole('button', { name: 'Visit' }).click();
+      await expect(works.getByRole('button', { name: 'Visit' })).toHaveAttribute('aria-expanded', 'true');
+      await expect(
+        page.locator('header.hm-site-marisma').getByRole('button', { name: 'Visit' }),
+      ).toHaveAttribute('aria-expanded', 'false');
+    }
+  }
+});
+
+test('two headers of one site are handed over together, each with its own looks and its own panel', async ({
+  page,
+  host,
+}) => {
+  const copied = runEdit(DEMO, { name: 'duplicate-piece', args: { id: 'header', copy: 'slim' } });
+  if (!copied.ok) throw new Error(copied.error[0]?.message);
+  const coloured = runEdit(copied.value.site, {
+    name: 'set-look',
+    args: {
+      cells: [
+        {
+          owner: 'slim',
+          slot: 'bar',
+          level: 'all',
+          state: 'rest',
+          band: 'all',
+          property: 'fill',
+          value: { literal: '#112233' },
+        },
+      ],
+    },
+  });
+  if (!coloured.ok) throw new Error(coloured.error[0]?.message);
+  const output = handOff(coloured.value.site);
+  const markup = [...output.keys()].filter((name) => /^menu.*\.html$/.test(name));
+  expect(markup).toHaveLength(2);
+  for (const [name, fill] of [
+    [markup[0], 'rgb(253, 251, 245)'],
+    [markup[1], 'rgb(17, 34, 51)'],
+  ] as const) {
+    await open(page, host, 390, {}, new Map([...output, ['menu.html', output.get(name ?? '') ?? '']]));
+    await expect(page.locator('header')).toHaveCount(1);
+    await expect(page.locator('header')).toHaveCSS('background-color', fill);
+    await opener(page).click();
+    await expect(page.getByRole('dialog').getByRole('link', { name: 'News' })).toBeVisible();
+    expect(await axe(page)).toEqual([]);
+  }
 });

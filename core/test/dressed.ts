@@ -45,14 +45,23 @@ export function dress(raw: any): any {
     opensOn: 'click',
     look: {},
   });
-  raw.pieces[1].parts = [placement('menu-social', 'social', 'Social')];
+  raw.pieces[1].blocks[0].parts.push(placement('menu-social', 'social', 'Social'));
   raw.pieces.push({
     kind: 'panel',
     id: 'extra',
     name: 'More',
     side: 'start',
     closeLabel: 'Close more',
-    parts: [placement('menu-footer', 'footer', 'Footer')],
+    blocks: [
+      {
+        id: 'extra-block',
+        name: 'Content',
+        flow: 'stack',
+        align: 'wide',
+        parts: [placement('menu-footer', 'footer', 'Footer')],
+        look: {},
+      },
+    ],
     look: {},
   });
   return raw;

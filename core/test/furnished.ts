@@ -1,11 +1,6 @@
 /* eslint-disable @typescript-eslint/no-explicit-any -- a raw document is changed */
-import { createImage } from '../src/kinds/parts/image.ts';
-import { createRule } from '../src/kinds/parts/rule.ts';
-import { createSearch } from '../src/kinds/parts/search.ts';
-import { createShortcut } from '../src/kinds/parts/shortcut.ts';
-import { createSocial } from '../src/kinds/parts/social.ts';
-import { createText } from '../src/kinds/parts/text.ts';
-import { createRow } from '../src/kinds/pieces/header.ts';
+import { makePart } from '../src/kinds/create.ts';
+import { createRow } from '../src/kinds/sections/row/shape.ts';
 
 export const REED =
   '<svg viewBox="0 0 24 24"><path fill="none" stroke="currentColor" stroke-width="2" d="M6 20V6m6 14V3m6 17V9"/></svg>';
@@ -24,23 +19,21 @@ export function partsRow() {
     ...createRow('row-extra', 'Extra'),
     zones: {
       start: [
-        {
-          ...createText('words', { id: 'call', text: 'Call us', target, icon: 'icon-reed' }),
+        makePart('text', 'words', {
           entries: [
             { id: 'call', text: 'Call us', target, icon: 'icon-reed' },
             { id: 'hours', text: '9 to 17', target: { kind: 'none' }, icon: null },
           ],
-        },
-        createRule('rule'),
+        }),
+        makePart('rule', 'rule'),
       ],
-      middle: [createSearch('search')],
+      middle: [makePart('search', 'search')],
       end: [
-        {
-          ...createSocial('profiles'),
+        makePart('social', 'profiles', {
           links: [profile('heronet', 'Heronet', '#0a5c8f'), profile('pondcast', 'Pondcast', null)],
-        },
-        { ...createShortcut('account', 'Account', 'icon-reed'), labelShown: true },
-        { ...createImage('seal'), svg: REED, alternative: 'Wetland of the year' },
+        }),
+        makePart('shortcut', 'account', { label: 'Account', icon: 'icon-reed', labelShown: true }),
+        makePart('image', 'seal', { svg: REED, alternative: 'Wetland of the year' }),
       ],
     },
   };
@@ -52,7 +45,7 @@ export function furnish(raw: any): any {
   raw.icons = [{ id: 'icon-reed', name: 'reed', svg: REED, set: null }];
   header.stays = true;
   const row = partsRow();
-  row.zones.end.unshift({ ...createSearch('search-2'), open: false } as any);
+  row.zones.end.unshift(makePart('search', 'search-2', { open: false }) as any);
   row.zones.end[1] = { ...row.zones.end[1], colours: 'network' } as any;
   header.rows.push({ ...row, contained: 1100, bands: ['wide'] });
   const [logo] = header.rows[0].zones.start;

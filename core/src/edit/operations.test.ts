@@ -1,14 +1,17 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER } from '../../test/demo.ts';
-import type { Page, Site } from '../model/site.ts';
+import type { Page } from '../model/site-content.ts';
+import type { Site } from '../kinds/site.ts';
 import { applyStarter } from '../starters/apply.ts';
 import { STARTERS } from '../starters/designs.ts';
 import type { Starter } from '../starters/starter.ts';
-import { createRow } from '../kinds/pieces/header.ts';
-import { createButton } from '../kinds/parts/button.ts';
+import { createRow } from '../kinds/sections/row/shape.ts';
+import { makePart } from '../kinds/create.ts';
+import { PANEL } from '../kinds/pieces/panel/panel.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import { NO_TARGET } from '../model/target.ts';
-import { itemsOf, ownersOf } from '../kinds/walk.ts';
+import { itemsOf } from '../kinds/content.ts';
+import { ownersOf } from '../kinds/walk.ts';
 import { hrefOf } from '../links/target.ts';
 import { loadSite } from '../load/load-site.ts';
 import { resolve } from '../resolve/resolve.ts';
@@ -155,13 +158,13 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
     works: {
       name: 'add-part',
       args: {
-        place: { row: 'row-main', zone: 'end', index: 9 },
-        part: createButton('give', 'Give', NO_TARGET),
+        place: { region: 'row-main.end', index: 9 },
+        part: makePart('button', 'give', { label: 'Give' }),
       },
     },
     refused: {
       name: 'add-part',
-      args: { place: { row: 'gone', zone: 'end', index: 0 }, part: createButton('give', 'Give', NO_TARGET) },
+      args: { place: { region: 'gone.end', index: 0 }, part: makePart('button', 'give', { label: 'Give' }) },
     },
   },
   'import-swatches': {
@@ -234,24 +237,58 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
     },
   },
   'move-part': {
-    works: { name: 'move-part', args: { id: 'book', place: { row: 'row-main', zone: 'start', index: 0 } } },
-    refused: { name: 'move-part', args: { id: 'book', place: { panel: 'panel', index: 0 } } },
+    works: { name: 'move-part', args: { id: 'book', place: { region: 'row-main.start', index: 0 } } },
+    refused: { name: 'move-part', args: { id: 'book', place: { region: 'gone', index: 0 } } },
   },
   'duplicate-part': {
     works: { name: 'duplicate-part', args: { id: 'book', copy: 'book-2' } },
     refused: { name: 'duplicate-part', args: { id: 'book', copy: 'logo' } },
   },
-  'add-row': {
-    works: { name: 'add-row', args: { piece: 'header', row: createRow('row-top', 'Top'), index: 0 } },
-    refused: { name: 'add-row', args: { piece: 'panel', row: createRow('row-top', 'Top'), index: 0 } },
+  'fold-part': {
+    works: { name: 'fold-part', args: { id: 'book', from: 'phone', panel: 'panel' } },
+    refused: { name: 'fold-part', args: { id: 'book', from: 'watch', panel: 'panel' } },
   },
-  'remove-row': {
-    works: { name: 'remove-row', args: { id: 'row-extra' } },
-    refused: { name: 'remove-row', args: { id: 'gone' } },
+  'add-section': {
+    works: {
+      name: 'add-section',
+      args: { piece: 'header', section: createRow('row-top', 'Top'), index: 0 },
+    },
+    refused: {
+      name: 'add-section',
+      args: { piece: 'gone', section: createRow('row-top', 'Top'), index: 0 },
+    },
   },
-  'move-row': {
-    works: { name: 'move-row', args: { id: 'row-main', index: 1 } },
-    refused: { name: 'move-row', args: { id: 'logo', index: 1 } },
+  'duplicate-section': {
+    works: { name: 'duplicate-section', args: { id: 'row-main', copy: 'row-copy' } },
+    refused: { name: 'duplicate-section', args: { id: 'logo', copy: 'row-copy' } },
+  },
+  'remove-section': {
+    works: { name: 'remove-section', args: { id: 'row-extra' } },
+    refused: { name: 'remove-section', args: { id: 'panel-block' } },
+  },
+  'move-section': {
+    works: { name: 'move-section', args: { id: 'row-main', index: 1 } },
+    refused: { name: 'move-section', args: { id: 'logo', index: 1 } },
+  },
+  'add-piece': {
+    works: {
+      name: 'add-piece',
+      args: {
+        piece: PANEL.create({ id: 'shop', name: 'Shop', freshId: () => 'shop-block', site: null }),
+      },
+    },
+    refused: {
+      name: 'add-piece',
+      args: { piece: PANEL.create({ id: 'panel', name: 'x', freshId: () => 'shop-block', site: null }) },
+    },
+  },
+  'duplicate-piece': {
+    works: { name: 'duplicate-piece', args: { id: 'header', copy: 'header-2' } },
+    refused: { name: 'duplicate-piece', args: { id: 'gone', copy: 'header-2' } },
+  },
+  'remove-piece': {
+    works: { name: 'remove-piece', args: { id: 'panel' } },
+    refused: { name: 'remove-piece', args: { id: 'header' } },
   },
   'set-design': {
     works: { name: 'set-design', args: applyStarter(DEMO, DEMO_HEADER, STARTERS[3] as Starter) },
@@ -259,7 +296,7 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
       name: 'set-design',
       args: {
         ...applyStarter(DEMO, DEMO_HEADER, STARTERS[3] as Starter),
-        header: { ...DEMO_HEADER, id: 'gone' },
+        pieces: [{ ...DEMO_HEADER, id: 'gone' }],
       },
     },
   },
@@ -280,7 +317,10 @@ describe('every edit', () => {
       name: 'add-type-style',
       args: { style: { id: 'spare', name: 'Spare', family: 'karla', size: 12, weight: 400 } },
     },
-    { name: 'add-row', args: { piece: 'header', row: createRow('row-extra', 'Extra'), index: 1 } },
+    {
+      name: 'add-section',
+      args: { piece: 'header', section: createRow('row-extra', 'Extra'), index: 1 },
+    },
     {
       name: 'set-look',
       args: {

@@ -1,9 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO } from '../../test/demo.ts';
-import type { Site } from '../model/site.ts';
-import { createRow } from '../kinds/pieces/header.ts';
-import { createText } from '../kinds/parts/text.ts';
-import { findHeader, headerParts } from '../kinds/walk.ts';
+import { DEMO, headerOf, headerParts } from '../../test/demo.ts';
+import type { Site } from '../kinds/site.ts';
+import { createRow } from '../kinds/sections/row/shape.ts';
+import { makePart } from '../kinds/create.ts';
+import { foldOf } from '../kinds/folds.ts';
 import { resolve } from '../resolve/resolve.ts';
 import { runEdit, type Edit } from './operations.ts';
 
@@ -14,11 +14,13 @@ const run = (site: Site, ...edits: Edit[]): Site =>
     return ran.value.site;
   }, site);
 const zones = (site: Site) =>
-  findHeader(site)?.rows.map((row) =>
+  headerOf(site).rows.map((row) =>
     Object.values(row.zones)
       .map((zone) => zone.map((part) => part.id).join())
       .join(' | '),
   );
+/** The band from which the main menu folds. */
+const folding = (site: Site) => site.bands[foldOf(site, 'menu-main')?.band ?? -1]?.id;
 const size = (site: Site, band: string) =>
   resolve(site, {
     owner: 'menu-main',
@@ -30,7 +32,7 @@ const size = (site: Site, band: string) =>
   })?.value;
 
 describe('parts', () => {
-  const row = { row: 'row-main', zone: 'end' } as const;
+  const row = { region: 'row-main.end' } as const;
   test('move within a zone, counting places before they are taken out', () => {
     expect(zones(DEMO)).toEqual(['logo | menu-main | book,opener']);
     expect(
@@ -41,51 +43,53 @@ describe('parts', () => {
     ).toEqual(['logo | menu-main | opener,book']);
     expect(run(DEMO, { name: 'move-part', args: { id: 'book', place: { ...row, index: 1 } } })).toBe(DEMO);
   });
-  test('move to other zones, rows and, where they are menus, panels', () => {
+  test('move to other zones, rows and panels, and fold no more there', () => {
     const rows = run(DEMO, {
-      name: 'add-row',
-      args: { piece: 'header', row: createRow('row-top', 'Top'), index: 0 },
+      name: 'add-section',
+      args: { piece: 'header', section: createRow('row-top', 'Top'), index: 0 },
     });
     expect(
       zones(
         run(rows, {
           name: 'move-part',
-          args: { id: 'book', place: { row: 'row-top', zone: 'start', index: 9 } },
+          args: { id: 'book', place: { region: 'row-top.start', index: 9 } },
         }),
       ),
     ).toEqual(['book |  | ', 'logo | menu-main | opener']);
     const panel = run(DEMO, {
       name: 'move-part',
-      args: { id: 'menu-main', place: { panel: 'panel', index: 0 } },
+      args: { id: 'menu-main', place: { region: 'panel-block.parts', index: 0 } },
     });
     expect(zones(panel)).toEqual(['logo |  | book,opener']);
   });
   test('are copied with ids of their own for what is in them', () => {
-    const text = createText('words', { id: 'hours', text: '9 to 17', target: { kind: 'none' }, icon: null });
+    const text = makePart('text', 'words', {
+      entries: [{ id: 'hours', text: '9 to 17', target: { kind: 'none' }, icon: null }],
+    });
     const site = run(
       DEMO,
       { name: 'add-part', args: { place: { ...row, index: 0 }, part: text } },
       { name: 'duplicate-part', args: { id: 'words', copy: 'words-2' } },
     );
-    const texts = headerParts(findHeader(site) as never).filter((part) => part.kind === 'text');
+    const texts = headerParts(site).filter((part) => part.kind === 'text');
     expect(texts.map((part) => part.id)).toEqual(['words', 'words-2']);
     expect(new Set(texts.flatMap((part) => part.entries.map((entry) => entry.id))).size).toBe(2);
   });
   test('rows go with all in them, and one always stays', () => {
     const rows = run(DEMO, {
-      name: 'add-row',
-      args: { piece: 'header', row: createRow('row-top', 'Top'), index: 0 },
+      name: 'add-section',
+      args: { piece: 'header', section: createRow('row-top', 'Top'), index: 0 },
     });
-    expect(zones(run(rows, { name: 'remove-row', args: { id: 'row-main' } }))).toEqual([' |  | ']);
-    expect(zones(run(rows, { name: 'move-row', args: { id: 'row-top', index: 5 } }))?.at(-1)).toBe(' |  | ');
-    const last = runEdit(DEMO, { name: 'remove-row', args: { id: 'row-main' } });
+    expect(zones(run(rows, { name: 'remove-section', args: { id: 'row-main' } }))).toEqual([' |  | ']);
+    expect(zones(run(rows, { name: 'move-section', args: { id: 'row-top', index: 5 } }))?.at(-1)).toBe(
+      ' |  | ',
+    );
+    const last = runEdit(DEMO, { name: 'remove-section', args: { id: 'row-main' } });
     expect(last.ok ? '' : last.error[0]?.code).toBe('last');
   });
   test('settings that may be missing come and go', () => {
     const hidden = run(DEMO, { name: 'set-owner', args: { id: 'book', fields: { bands: ['wide'] } } });
-    expect(headerParts(findHeader(hidden) as never).find((part) => part.id === 'book')?.bands).toEqual([
-      'wide',
-    ]);
+    expect(headerParts(hidden).find((part) => part.id === 'book')?.bands).toEqual(['wide']);
     expect(run(hidden, { name: 'set-owner', args: { id: 'book', fields: { bands: null } } })).toEqual(DEMO);
     expect(run(DEMO, { name: 'set-owner', args: { id: 'book', fields: { bands: null } } })).toBe(DEMO);
   });
@@ -108,7 +112,7 @@ describe('bands', () => {
       size(DEMO, 'phone'),
       size(DEMO, 'phone'),
     ]);
-    expect(findHeader(site)?.foldBand).toBe('tablet');
+    expect(folding(site)).toBe('tablet');
   });
   test('a knot above the widest band leaves everything as it was', () => {
     const site = run(DEMO, tablet(1400));
@@ -118,7 +122,7 @@ describe('bands', () => {
       size(DEMO, 'wide'),
       size(DEMO, 'phone'),
     ]);
-    expect(findHeader(site)?.foldBand).toBe('phone');
+    expect(folding(site)).toBe('phone');
   });
   test('untying a knot gives its widths to the narrower band, and its words where that one is silent', () => {
     const site = run(DEMO, tablet(600), {
@@ -128,11 +132,8 @@ describe('bands', () => {
     const joined = run(site, { name: 'remove-band', args: { id: 'tablet' } });
     expect(joined.bands.map((band) => band.id)).toEqual(['wide', 'phone']);
     expect(size(joined, 'phone')).toBe(size(DEMO, 'phone'));
-    expect(findHeader(joined)?.foldBand).toBe('phone');
-    expect(headerParts(findHeader(joined) as never).find((part) => part.id === 'book')?.bands).toEqual([
-      'wide',
-      'phone',
-    ]);
+    expect(folding(joined)).toBe('phone');
+    expect(headerParts(joined).find((part) => part.id === 'book')?.bands).toEqual(['wide', 'phone']);
     const one = run(DEMO, { name: 'remove-band', args: { id: 'wide' } });
     expect([one.bands.map((band) => band.id), size(one, 'phone')]).toEqual([['phone'], size(DEMO, 'phone')]);
     // What is set for all widths from now on shows.

@@ -4,7 +4,7 @@ import { unzipSync } from 'fflate';
 import { DEMO, FONTS } from '../../test/demo.ts';
 import { contrastOf } from '../resolve/backdrop.ts';
 import { ownersOf } from '../kinds/walk.ts';
-import { SLOTS } from '../kinds/catalogue.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
 import { loadSite, parseSiteFile } from '../load/load-site.ts';
 import { buildMenu } from '../links/build-menu.ts';
 import { createPlainSite } from '../starters/plain.ts';
@@ -309,7 +309,7 @@ describe('starting designs', () => {
   ])('%s is valid and every text in every state and band passes WCAG AA', (_name, site) => {
     expect(loadSite(JSON.parse(JSON.stringify(site))).ok).toBe(true);
     for (const owner of ownersOf(site).values()) {
-      for (const [slot, kind] of Object.entries(SLOTS[owner.kind])) {
+      for (const [slot, kind] of Object.entries(slotsOf(owner.kind))) {
         for (const level of kind.levels.length > 0 ? kind.levels : [null]) {
           for (const state of kind.states) {
             for (const band of site.bands.keys()) {

@@ -1,18 +1,19 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
-import { SLOTS } from './catalogue.ts';
+import { OWNER_KINDS, slotsOf } from './catalogue.ts';
 import { PROPERTIES, property, PROPERTY_IDS } from './properties/properties.ts';
 import { acceptsValue, allowedValue } from '../values/accepts.ts';
 import { isCleanSvg } from '../model/clean-svg.ts';
 import { STATES } from '../model/states.ts';
-import { refuseUrl } from '../model/url.ts';
+import { refuseUrl } from '../values/url.ts';
 import { readLength, toPixels } from '../values/length.ts';
 import type { Value } from '../values/values.ts';
-import { idsOf, itemsOf, ownersOf, walkMenu } from './walk.ts';
+import { idsOf, ownersOf } from './walk.ts';
+import { itemsOf, walkMenu } from './content.ts';
 import type { SlotKind } from '../model/slot.ts';
 
-const slots = Object.entries(SLOTS).flatMap(([owner, kinds]) =>
-  Object.entries(kinds).map(([slot, kind]) => ({ owner, slot, kind: kind as SlotKind })),
+const slots = OWNER_KINDS.flatMap((owner) =>
+  Object.entries(slotsOf(owner)).map(([slot, kind]) => ({ owner, slot, kind: kind as SlotKind })),
 );
 
 describe('the catalogues', () => {
@@ -145,6 +146,8 @@ describe('walking', () => {
       'button',
       'opener',
       'panel',
+      'block',
+      'berth',
     ]);
     expect(idsOf(DEMO).has('reed')).toBe(true);
   });

@@ -1,8 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO, DEMO_HEADER, measure } from '../../test/demo.ts';
+import { DEMO, DEMO_HEADER, headerOf, measure } from '../../test/demo.ts';
 import { runEdit } from '../edit/operations.ts';
 import { fitAt, fitLine, TIGHT_ROOM } from './fit.ts';
-import { svgRatio } from './part-width.ts';
 
 const RANGE = { from: 320, to: 1920 };
 const line = fitLine(DEMO, DEMO_HEADER, RANGE, measure);
@@ -62,17 +61,9 @@ describe('the fit of the demo’s header', () => {
     );
   });
   test('a header that never folds has no breakpoint to suggest', () => {
-    const header = { ...DEMO_HEADER, foldBand: null };
-    expect(
-      fitLine({ ...DEMO, pieces: [header, ...DEMO.pieces.slice(1)] }, header, RANGE, measure).safeBreakpoint,
-    ).toBeNull();
+    const stays = runEdit(DEMO, { name: 'fold-part', args: { id: 'menu-main', from: null } });
+    if (!stays.ok) throw new Error(stays.error[0]?.message);
+    const { site } = stays.value;
+    expect(fitLine(site, headerOf(site), RANGE, measure).safeBreakpoint).toBeNull();
   });
-});
-
-test('a drawing’s proportion is read from its view box', () => {
-  expect([
-    svgRatio('<svg viewBox="0 0 40 20">'),
-    svgRatio("<svg viewBox='0,0,10,10'>"),
-    svgRatio('<svg>'),
-  ]).toEqual([2, 1, null]);
 });

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
 import type { MenuItem } from '../model/menu-item.ts';
-import { itemsOf } from '../kinds/walk.ts';
+import { itemsOf } from '../kinds/content.ts';
 import { adoptItems, copyItems, mapItems } from './adopt.ts';
 import { mergeItems } from './merge.ts';
 

@@ -3,6 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { DEMO, rawDemo } from '../../test/demo.ts';
 import { migrate, FORMAT_VERSION, MIGRATIONS } from '../migrate/migrate.ts';
 import { loadSite, parseSiteFile } from './load-site.ts';
+import { placedParts } from '../kinds/walk.ts';
 import { printSiteFile } from './print-site.ts';
 
 const refused = (raw: unknown) => {
@@ -141,9 +142,9 @@ describe('loading a site', () => {
     ],
     [
       'a fold at no band',
-      '/pieces/0/foldBand',
+      '/pieces/0/rows/0/zones/middle/0/folds/from',
       (site) => {
-        site.pieces[0].foldBand = 'x';
+        site.pieces[0].rows[0].zones.middle[0].folds.from = 'x';
       },
     ],
     [
@@ -416,9 +417,9 @@ describe('loading a site', () => {
     ],
     [
       'a panel’s menu that is gone',
-      '/pieces/1/parts/0/menu',
+      '/pieces/1/blocks/0/parts/0/menu',
       (site) => {
-        site.pieces[1].parts = [
+        site.pieces[1].blocks[0].parts = [
           { ...site.pieces[0].rows[0].zones.middle[0], id: 'p', menu: 'gone', look: {} },
         ];
       },
@@ -502,7 +503,23 @@ describe('migrating', () => {
     expect(loaded.value.pages.flatMap((page) => page.sections.map((section) => section.id))).toEqual(
       old.pages.flatMap((page) => page.sections),
     );
-    expect(loaded.value.pieces[1]).toMatchObject({ parts: [] });
+    // The header's first menu folded into the panel that its opener opens.
+    expect(loaded.value.pieces[0]).toMatchObject({
+      rows: [{ zones: { middle: [{ id: 'menu-main', folds: { from: 'phone', berth: 'panel-berth' } }] } }],
+    });
+    expect(loaded.value.pieces[1]).toMatchObject({
+      blocks: [{ id: 'panel-block', parts: [{ kind: 'berth', id: 'panel-berth' }] }],
+    });
+  });
+  test.each([2, 3])('a site of version %i loads as today’s and compiles', (version) => {
+    const loaded = parseSiteFile(
+      readFileSync(new URL(`../../test/old/version-${version}.hamaca.json`, import.meta.url), 'utf8'),
+    );
+    if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+    expect(loaded.value.formatVersion).toBe(FORMAT_VERSION);
+    const folded = placedParts(loaded.value).filter(({ part }) => part.folds);
+    expect(folded.map(({ part }) => [part.id, part.folds?.berth])).toEqual([['menu-main', 'panel-berth']]);
+    expect(loaded.value.menus.length).toBeGreaterThan(1);
   });
   test('there is a step for every version before today’s', () => {
     expect(MIGRATIONS.map((step) => step.from)).toEqual(

@@ -1,18 +1,23 @@
 import { describe, expect, test } from '@jest/globals';
 import { gzipSync } from 'node:zlib';
 import { HtmlValidate } from 'html-validate';
-import { DEMO, DEMO_HEADER, FONTS, measure, rawDemo } from '../../test/demo.ts';
+import {
+  bytesOf,
+  compilePage as compile,
+  DEMO,
+  DEMO_HEADER,
+  FONTS,
+  rawDemo,
+  rowNeeds,
+} from '../../test/demo.ts';
 import { furnish } from '../../test/furnished.ts';
-import { SLOTS } from '../kinds/catalogue.ts';
-import { ARRANGEMENT_IDS, type Arrangement, type Header } from '../kinds/pieces/header.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
+import { rowColumns } from '../kinds/sections/row/compile.ts';
+import { ARRANGEMENT_IDS, type Arrangement } from '../kinds/sections/row/shape.ts';
 import { PROPERTIES, PROPERTY_IDS } from '../kinds/properties/properties.ts';
-import type { Site } from '../model/site.ts';
-import { findHeader } from '../kinds/walk.ts';
+import type { Site } from '../kinds/site.ts';
 import { runEdit, type Edit } from '../edit/operations.ts';
-import { rowExtent } from '../layout/fit.ts';
 import { loadSite } from '../load/load-site.ts';
-import { compileHeader } from './compile.ts';
-import { rowColumns } from './parts/row.ts';
 import { valueDeclarations } from './values.ts';
 import { createContext } from './context.ts';
 
@@ -22,7 +27,6 @@ const run = (site: Site, ...edits: Edit[]): Site =>
     if (!ran.ok) throw new Error(ran.error[0]?.message);
     return ran.value.site;
   }, site);
-const compile = (site: Site) => compileHeader(site, findHeader(site) as Header, { fonts: FONTS });
 const arranged = (arrangement: Arrangement) =>
   run(DEMO, { name: 'set-owner', args: { id: 'row-main', fields: { arrangement } } });
 const look = (
@@ -108,13 +112,11 @@ describe('rows', () => {
       name: 'set-owner',
       args: { id: 'row-main', fields: { contained: null, bands: null } },
     });
-    expect(compile(shown)).toEqual(compile(DEMO));
+    expect(bytesOf(compile(shown))).toEqual(bytesOf(compile(DEMO)));
   });
   test('need more room where both sides must be alike', () => {
     const need = (arrangement: Arrangement) => {
-      const site = arranged(arrangement);
-      const header = findHeader(site) as Header;
-      return rowExtent(site, header, header.rows[0] as Header['rows'][number], 0, measure).width;
+      return rowNeeds(arranged(arrangement), 0);
     };
     expect(need('centre')).toBeGreaterThan(need('between'));
     expect(need('beside')).toBe(need('between'));
@@ -123,7 +125,7 @@ describe('rows', () => {
 
 describe('how a header stands', () => {
   const position = (stays: boolean, over: boolean) =>
-    /position: (\w+);/.exec(
+    /position: (relative|sticky|absolute|fixed);/.exec(
       compile(run(DEMO, { name: 'set-owner', args: { id: 'header', fields: { stays, over } } })).stylesheet,
     )?.[1];
   test('in the flow, sticky, over the page, or both', () => {
@@ -192,7 +194,7 @@ describe('marks', () => {
 });
 
 describe('declarations', () => {
-  const context = createContext(DEMO, DEMO_HEADER, { fonts: FONTS });
+  const context = createContext(DEMO, { fonts: FONTS });
   const css = (id: Parameters<typeof valueDeclarations>[1], value: Parameters<typeof valueDeclarations>[2]) =>
     valueDeclarations(context, id, value)
       .map(([name, text]) => `${name}: ${text}`)
@@ -268,7 +270,7 @@ describe('declarations', () => {
     );
     const { stylesheet } = compile(site);
     expect(stylesheet).toMatch(
-      /prefers-reduced-motion: no-preference\) \{\s+\.hm-header:not\(#hm-x\) \.hm-button \{\s+transition-duration: 200ms/,
+      /prefers-reduced-motion: no-preference\) \{\s+\.hm-site-marisma:not\(#hm-x\) \.hm-button \{\s+transition-duration: 200ms/,
     );
     expect(ruleOf(stylesheet, '.hm-button:where(:focus-visible)')).toContain(
       'outline: 2px solid currentColor',
@@ -324,7 +326,7 @@ describe('parts of every kind', () => {
     expect(markup).toMatch(/<span class="hm-image-box" role="img" aria-label="Wetland of the year">/);
     expect(markup).toContain('<hr class="hm-rule" aria-hidden="true">');
     expect(markup).toMatch(/hm-drawing hm-second/);
-    expect(markup.match(/<symbol id="hm-symbol-icon-reed"/g)).toHaveLength(1);
+    expect(markup.match(/<symbol id="hm-marisma-header-symbol-icon-reed"/g)).toHaveLength(1);
   });
   test('have the networks’ colours before the look’s, and a line between links that lies where they are folded', () => {
     expect(stylesheet).toMatch(
@@ -335,14 +337,14 @@ describe('parts of every kind', () => {
     expect(stylesheet).toMatch(/border-block-start: 1px solid var\(--hm-line\)/);
   });
   test('bring along only the script they need', () => {
-    expect(script).toContain("querySelectorAll('details')");
+    expect(script).toContain('querySelectorAll("details")');
     expect(compile(DEMO).script).not.toContain('details');
     // Everything a header can need, under 1.5 kB.
     expect(gzipSync(script, { level: 9 }).byteLength).toBeLessThan(1500);
   });
   test('every slot of every part there is can be selected by its class', () => {
     for (const part of ['search', 'social', 'text', 'image', 'rule', 'shortcut'] as const)
-      for (const slot of Object.keys(SLOTS[part]))
+      for (const slot of Object.keys(slotsOf(part)))
         expect(markup).toMatch(new RegExp(`class="[^"]*hm-${slot}[" -]`));
   });
 });

@@ -1,12 +1,9 @@
 import { expect, test } from '@jest/globals';
-import { FONTS, rawDemo } from '../../test/demo.ts';
+import { compilePage, rawDemo } from '../../test/demo.ts';
 import { slotsOf, type OwnerKind } from '../kinds/catalogue.ts';
 import { property } from '../kinds/properties/properties.ts';
-import type { Header } from '../kinds/pieces/header.ts';
-import { findHeader } from '../kinds/walk.ts';
 import { loadSite } from '../load/load-site.ts';
-import { lookCells } from '../resolve/reaches.ts';
-import { compileHeader } from './compile.ts';
+import { lookCells } from '../kinds/looks.ts';
 
 const WANTED = 20_000;
 
@@ -66,7 +63,7 @@ test(`a document with ${WANTED} values of looks loads, compiles and says nothing
   const loaded = loadSite(raw);
   if (!loaded.ok) throw new Error(loaded.error[0]?.message);
   expect(lookCells(loaded.value)).toHaveLength(written);
-  const { stylesheet } = compileHeader(loaded.value, findHeader(loaded.value) as Header, { fonts: FONTS });
+  const { stylesheet } = compilePage(loaded.value);
   expect(stylesheet.split('\n').length).toBeGreaterThan(5000);
   expect(stylesheet).not.toMatch(/undefined|NaN/);
 });

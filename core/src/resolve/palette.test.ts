@@ -1,13 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
 import { formatColour } from '../colour/colour.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import type { Swatch } from '../model/swatch.ts';
 import { loadSite } from '../load/load-site.ts';
 import { runEdit, type Edit } from '../edit/operations.ts';
 import { colourOf, colourTrail, swatchColour, swatchFamily, usesRole, usesSwatch } from './colours.ts';
 import { contrastTable, looseColours } from './palette-check.ts';
-import { familiesOf, lookCells, reachOf, rolesOf } from './reaches.ts';
+import { familiesOf, reachOf, rolesOf } from './reaches.ts';
+import { lookCells } from '../kinds/looks.ts';
 import { originSteps, ownerName, slotName } from './origin.ts';
 import { effectiveLook, resolve, sameAs } from './resolve.ts';
 import { ownersOf, slotKind } from '../kinds/walk.ts';

@@ -1,15 +1,16 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../test/demo.ts';
 import { formatColour } from '../colour/colour.ts';
-import type { Site } from '../model/site.ts';
+import type { Site } from '../kinds/site.ts';
 import type { SlotLook } from '../model/look.ts';
 import { PROPERTY_IDS } from '../kinds/properties/properties.ts';
-import { SLOTS } from '../kinds/catalogue.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
 import type { State } from '../model/states.ts';
 import { ownersOf, slotKind } from '../kinds/walk.ts';
+import { berthIn } from '../kinds/folds.ts';
 import { runEdit } from '../edit/operations.ts';
 import type { CellValue } from '../edit/operations/look.ts';
-import { contrastOf, foldingPanel, backdropOf, passingColour } from './backdrop.ts';
+import { contrastOf, backdropOf, passingColour } from './backdrop.ts';
 import { colourOf, colourTrail, usesSwatch } from './colours.ts';
 import { originSteps } from './origin.ts';
 import { bandAt, bandEnd, resolve } from './resolve.ts';
@@ -60,7 +61,7 @@ describe('which value applies', () => {
   });
   test('every slot of the demo has an answer for each of its properties in each state', () => {
     for (const owner of ownersOf(DEMO).values()) {
-      for (const [slot, kind] of Object.entries(SLOTS[owner.kind])) {
+      for (const [slot, kind] of Object.entries(slotsOf(owner.kind))) {
         for (const property of kind.properties) {
           for (const state of kind.states)
             expect(
@@ -135,7 +136,7 @@ describe('contrast over what is really behind', () => {
   ];
   test('an unfolded link stands on the bar; a folded one on the panel', () => {
     expect(behind(at(0, 1))).toEqual(['#fdfbf5']);
-    expect(foldingPanel(DEMO, DEMO.pieces[0] as never, 1)?.id).toBe('panel');
+    expect([berthIn(DEMO, 'menu-main', 0), berthIn(DEMO, 'menu-main', 1)?.piece.id]).toEqual([null, 'panel']);
     expect(behind(at(1, 1))).toEqual(['#fdfbf5']);
     expect(behind({ owner: 'panel', slot: 'scrim', level: null, states: [], band: 1 })).toEqual(['#41565a']);
   });
@@ -223,7 +224,7 @@ describe('typing values', () => {
   });
   test('what is shown can be typed again, for every property of every slot', () => {
     for (const owner of ownersOf(DEMO).values()) {
-      for (const [slot, kind] of Object.entries(SLOTS[owner.kind])) {
+      for (const [slot, kind] of Object.entries(slotsOf(owner.kind))) {
         for (const property of kind.properties) {
           const value =
             resolve(DEMO, { owner: owner.id, slot, property, level: null, states: [], band: 0 })?.value ?? 0;

@@ -1,13 +1,9 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO, DEMO_HEADER, FONTS, measure } from '../../test/demo.ts';
-import { rowExtent } from '../layout/fit.ts';
-import { compileHeader } from '../output/compile.ts';
-import type { Site } from '../model/site.ts';
-import type { Header } from '../kinds/pieces/header.ts';
-import { SLOTS } from '../kinds/catalogue.ts';
+import { bytesOf, compilePage, DEMO, headerOf, headerParts, rowNeeds } from '../../test/demo.ts';
+import type { Site } from '../kinds/site.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
 import type { Level, State } from '../model/states.ts';
-import { findHeader, headerParts, ownersOf, placedParts } from '../kinds/walk.ts';
-import { wearsSlot } from '../kinds/worn.ts';
+import { ownersOf, wearsSlot } from '../kinds/walk.ts';
 import { runEdit } from '../edit/operations.ts';
 import { applyPatch } from '../edit/json-patch.ts';
 import { loadSite } from '../load/load-site.ts';
@@ -29,7 +25,7 @@ const PLAIN = createPlainSite({
 const apply = (site: Site, starter: Starter) => {
   const ran = runEdit(site, {
     name: 'set-design',
-    args: applyStarter(site, findHeader(site) as Header, starter),
+    args: applyStarter(site, headerOf(site), starter),
   });
   if (!ran.ok) throw new Error(ran.error[0]?.message);
   return ran.value;
@@ -56,8 +52,8 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))(
         DEMO.pages,
         DEMO.bands,
       ]);
-      const parts = headerParts(findHeader(site) as Header);
-      const logo = headerParts(DEMO_HEADER).find((part) => part.kind === 'logo');
+      const parts = headerParts(site);
+      const logo = headerParts(DEMO).find((part) => part.kind === 'logo');
       expect(parts.find((part) => part.kind === 'logo')).toMatchObject({
         id: logo?.id,
         svg: logo?.svg,
@@ -68,18 +64,17 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))(
     });
     test('compiles, and again gives the same bytes', () => {
       const { site } = apply(DEMO, starter);
-      const compile = () => compileHeader(site, findHeader(site) as Header, { fonts: FONTS });
+      const compile = () => compilePage(site);
       const output = compile();
-      expect(compile()).toEqual(output);
+      expect(bytesOf(compile())).toEqual(bytesOf(output));
       expect(output.markup).toContain('>News</a>');
       expect(output.stylesheet).not.toMatch(/undefined|NaN|\[object/);
-      expect(output.script.includes('data-hm-scrolled')).toBe(starter.stays);
+      expect(output.behaviours.includes('scrolled')).toBe(starter.stays);
     });
     test('stands on one line on a phone of 375 px, and unfolded where it unfolds', () => {
       const { site } = apply(DEMO, starter);
-      const header = findHeader(site) as Header;
       const needed = site.bands.map((_band, band) =>
-        Math.max(...header.rows.map((row) => rowExtent(site, header, row, band, measure).width)),
+        Math.max(...headerOf(site).rows.map((_row, row) => rowNeeds(site, band, row))),
       );
       expect(
         needed.map((width, band) =>
@@ -91,9 +86,8 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))(
       const { site } = apply(DEMO, starter);
       const failing: string[] = [];
       for (const owner of ownersOf(site).values()) {
-        const part = placedParts(site).find((placed) => placed.part.id === owner.id)?.part;
-        for (const [slot, kind] of Object.entries(SLOTS[owner.kind])) {
-          if (kind.text === 'none' || (part && !wearsSlot(site, part, slot))) continue;
+        for (const [slot, kind] of Object.entries(slotsOf(owner.kind))) {
+          if (kind.text === 'none' || !wearsSlot(site, owner, slot)) continue;
           const states: readonly State[] = kind.states;
           for (const band of site.bands.keys())
             for (const state of states)
@@ -132,7 +126,7 @@ describe('designs', () => {
   });
   test('switching through all of them keeps the menu and the logo', () => {
     const last = STARTERS.reduce((site, starter) => apply(site, starter).site, DEMO);
-    const kinds = headerParts(findHeader(last) as Header).map((part) => part.id);
+    const kinds = headerParts(last).map((part) => part.id);
     expect(kinds).toEqual(expect.arrayContaining(['logo', 'menu-main']));
     expect(loadSite(JSON.parse(JSON.stringify(last))).ok).toBe(true);
   });

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, test } from '@jest/globals';
-import { LIMITS } from '../../model/limits.ts';
+import { LIMITS } from '../../values/limits.ts';
 import { readHtmlLinks, readHtmlMenus } from './html-menus.ts';
 import { readPageFacts } from '../pages/page-facts.ts';
 import { LINK_FORMATS, guessLinkFormat } from './link-formats.ts';

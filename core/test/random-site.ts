@@ -1,17 +1,16 @@
-import { partsRow, REED } from '../../core/test/furnished.ts';
-import {
-  loadSite,
-  property,
-  PROPERTIES,
-  ROLES,
-  slotsOf,
-  type ColourValue,
-  type PropertyId,
-  type Site,
-  type SlotKind,
-  type Value,
-} from '@hamaca/core';
-import { demoSite } from './output.ts';
+import { slotsOf } from '../src/kinds/catalogue.ts';
+import { createPart, newPartWorld } from '../src/kinds/create.ts';
+import { property, PROPERTIES, type PropertyId } from '../src/kinds/properties/properties.ts';
+import { PARTS } from '../src/kinds/parts/parts.ts';
+import type { Part, Site } from '../src/kinds/site.ts';
+import { regionsOf } from '../src/kinds/walk.ts';
+import { runEdit, type SingleEdit } from '../src/edit/operations.ts';
+import { loadSite } from '../src/load/load-site.ts';
+import type { SlotKind } from '../src/model/slot.ts';
+import { ROLES, type ColourValue, type Value } from '../src/values/values.ts';
+import { rawDemo } from './demo.ts';
+import { dress } from './dressed.ts';
+import { partsRow, REED } from './furnished.ts';
 
 /** A small seeded generator (mulberry32), so that a failure can be run again. */
 export function seeded(seed: number) {
@@ -139,7 +138,7 @@ const dressed = (level: number) => [
 /** The demo with every kind of part, three levels placed, derived swatches and random values in random cells of every slot. */
 export function randomSite(random: Random): Site {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- looks are filled in as raw JSON and loaded again
-  const raw = JSON.parse(JSON.stringify(demoSite())) as any;
+  const raw = rawDemo() as any;
   const header = raw.pieces[0];
   delete raw.pieces[0].rows[0].bands;
   raw.palette.push(
@@ -189,4 +188,55 @@ export function randomSite(random: Random): Site {
         .join('; '),
     );
   return loaded.value;
+}
+
+/** One target of every kind. */
+const TARGETS = [
+  { kind: 'page', page: 'page-book', section: 'north' },
+  { kind: 'section', section: 'hours' },
+  { kind: 'url', url: 'https://orilla.example/far' },
+  { kind: 'mail', address: 'hello@marisma.example' },
+  { kind: 'phone', number: '+34 955 010 203' },
+  { kind: 'panel', panel: 'extra' },
+  { kind: 'none' },
+] as const;
+
+/** A site with every kind of part in every region it may stand in, every kind of target, shared looks, two headers and three panels. */
+export function wholeSite(): Site {
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- a raw document is changed
+  const raw = dress(rawDemo()) as any;
+  const loaded = loadSite(raw);
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  let site = loaded.value;
+  const make = (edit: SingleEdit) => {
+    const ran = runEdit(site, edit);
+    if (!ran.ok) throw new Error(`${edit.name}: ${ran.error[0]?.message ?? ''}`);
+    site = ran.value.site;
+  };
+  make({ name: 'duplicate-piece', args: { id: 'header', copy: 'header-2' } });
+  make({ name: 'duplicate-piece', args: { id: 'panel', copy: 'panel-2' } });
+  make({ name: 'duplicate-section', args: { id: 'extra-block', copy: 'extra-more' } });
+  for (const region of regionsOf(site).keys())
+    for (const kind of PARTS) {
+      const part = createPart(kind.id, `${region.replace('.', '-')}-${kind.id}`, newPartWorld(site)) as Part;
+      if (region.includes('panel') || region.includes('extra') || !('onlyInPanels' in kind))
+        make({ name: 'add-part', args: { place: { region, index: 99 }, part } });
+    }
+  make({
+    name: 'add-items',
+    args: {
+      place: { menu: 'main', parent: null, index: 0 },
+      items: TARGETS.map((target, index) => ({
+        id: `leads-${index}`,
+        label: `Leads ${target.kind}`,
+        target,
+        children: [],
+      })),
+    },
+  });
+  make({
+    name: 'set-same-look',
+    args: { owner: 'book', slot: 'button', as: { owner: 'menu-main', slot: 'action' } },
+  } as SingleEdit);
+  return site;
 }

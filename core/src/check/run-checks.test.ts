@@ -1,13 +1,15 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO } from '../../../test/demo.ts';
-import type { MenuItem } from '../../model/menu-item.ts';
-import type { Site } from '../../model/site.ts';
-import type { Target } from '../../model/target.ts';
-import { ownersOf } from '../../kinds/walk.ts';
-import { runEdit } from '../../edit/operations.ts';
-import { checkLinks, unreachedPages } from './check-links.ts';
-import type { FetchedLink } from '../finding.ts';
-import { LINK_RULES, RULE_LABELS } from './link-rules.ts';
+import { DEMO } from '../../test/demo.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import type { Site } from '../kinds/site.ts';
+import type { Target } from '../model/target.ts';
+import { ownersOf } from '../kinds/walk.ts';
+import { applyPatch } from '../edit/json-patch.ts';
+import { runEdit } from '../edit/operations.ts';
+import { unreachedPages } from '../links/reach.ts';
+import type { FetchedLink } from './check.ts';
+import { CHECKS } from './checks.ts';
+import { mendAll, runChecks } from './run-checks.ts';
 
 const url = (address: string): Target => ({ kind: 'url', url: address });
 const page = (id: string, section?: string): Target => ({
@@ -191,12 +193,12 @@ const SAMPLES: Readonly<Record<string, Sample>> = {
   },
 };
 
-const findingsOf = (site: Site, rule: string, sample: Sample) =>
-  checkLinks(site, new Map(sample.fetched ? [[sample.fetched.url, sample.fetched]] : [])).filter(
-    (finding) => finding.rule === rule && finding.menu === 'test',
+const findingsOf = (site: Site, check: string, sample: Sample) =>
+  runChecks(site, new Map(sample.fetched ? [[sample.fetched.url, sample.fetched]] : [])).filter(
+    (finding) => finding.check === check && finding.menu === 'test',
   );
 
-describe.each(LINK_RULES.map((rule) => rule.id))('%s', (rule) => {
+describe.each(CHECKS.map((check) => check.id).filter((id) => id in SAMPLES))('%s', (rule) => {
   const sample = SAMPLES[rule] as Sample;
   test('passes what is right', () => {
     expect(findingsOf(siteWith(sample.passes, sample.menu), rule, sample)).toEqual([]);
@@ -231,7 +233,7 @@ describe.each(LINK_RULES.map((rule) => rule.id))('%s', (rule) => {
 
 describe('a site as a whole', () => {
   test('the demo has its six open problems', () => {
-    expect(checkLinks(DEMO).map((finding) => [finding.rule, finding.evidence])).toEqual([
+    expect(runChecks(DEMO).map((finding) => [finding.check, finding.evidence])).toEqual([
       ['not-shown', 'level 3'],
       ['not-shown', 'level 3'],
       ['not-shown', 'level 3'],
@@ -247,7 +249,7 @@ describe('a site as a whole', () => {
     for (const branch of ['gone', DEMO.menus[0]?.items[4]?.id ?? '']) {
       const site = runEdit(DEMO, { name: 'set-owner', args: { id: 'menu-main', fields: { branch } } });
       if (!site.ok) throw new Error();
-      const [finding] = checkLinks(site.value.site).filter((entry) => entry.rule === 'placement-empty');
+      const [finding] = runChecks(site.value.site).filter((entry) => entry.check === 'placement-empty');
       expect(finding?.fix && runEdit(site.value.site, finding.fix.edit)).toMatchObject({
         ok: true,
         value: { site: DEMO },
@@ -263,26 +265,56 @@ describe('a site as a whole', () => {
       },
     });
     if (!wrong.ok) throw new Error(wrong.error[0]?.message);
-    const found = (site: Site) => checkLinks(site).filter((finding) => finding.path.includes('/zones/'));
-    expect(found(wrong.value.site).map((finding) => [finding.rule, finding.item, finding.evidence])).toEqual([
-      ['scheme-missing', null, 'Header › BOOK A HIDE'],
-      ['label-capitals', null, 'Header › BOOK A HIDE'],
-    ]);
+    const found = (site: Site) => runChecks(site).filter((finding) => finding.path.includes('/zones/'));
+    expect(found(wrong.value.site).map((finding) => [finding.check, finding.item, finding.evidence])).toEqual(
+      [
+        ['scheme-missing', null, 'Header › BOOK A HIDE'],
+        ['label-capitals', null, 'Header › BOOK A HIDE'],
+      ],
+    );
     const fixed = found(wrong.value.site).reduce((site, { fix }) => {
       const ran = fix && runEdit(site, fix.edit);
       return ran?.ok ? ran.value.site : site;
     }, wrong.value.site);
-    expect(ownersOf(fixed).get('book') && found(fixed).map((finding) => finding.rule)).toEqual(['own-host']);
+    expect(ownersOf(fixed).get('book') && found(fixed).map((finding) => finding.check)).toEqual(['own-host']);
   });
   test('a link to a panel without links of its own is found', () => {
     expect(
-      checkLinks(siteWith([link('More', { kind: 'panel', panel: 'panel' })])).map((finding) => finding.rule),
+      runChecks(siteWith([link('More', { kind: 'panel', panel: 'panel' })])).map((finding) => finding.check),
     ).toContain('panel-empty');
   });
-  test('every finding has words', () => {
-    for (const { rule } of checkLinks(DEMO)) expect(RULE_LABELS[rule]).toBeTruthy();
+  test('every check has a name and a reason of its own, and a sample or a test here', () => {
+    for (const field of ['id', 'label', 'why'] as const)
+      expect(new Set(CHECKS.map((check) => check[field])).size).toBe(CHECKS.length);
+    expect(CHECKS.map((check) => check.id).filter((id) => !(id in SAMPLES))).toEqual([
+      'panel-empty',
+      'placement-empty',
+    ]);
+  });
+  test('all of one sort are mended as one edit that one step takes back', () => {
+    const site = siteWith([
+      link('One', url('http//marisma.example/a')),
+      link('Two', url('www.orilla.example/b')),
+      link('Three', url('www.orilla.example/c')),
+    ]);
+    const found = runChecks(site).filter((finding) => finding.check === 'scheme-missing');
+    expect(found.filter((finding) => finding.fix).length).toBeGreaterThan(1);
+    const edit = mendAll(found);
+    const ran = edit && runEdit(site, edit);
+    if (!ran?.ok) throw new Error('not mended');
+    expect(runChecks(ran.value.site).filter((one) => one.check === 'scheme-missing' && one.fix)).toEqual([]);
+    const back = applyPatch(ran.value.site, ran.value.inverse);
+    expect(back.ok && back.value.document).toEqual(site);
+    expect(mendAll([])).toBeNull();
+  });
+  test('a fix that no longer fits is left out; where none fits the reason is told', () => {
+    const gone = { name: 'remove-menu', args: { id: 'nowhere' } } as const;
+    const kept = { name: 'set-site', args: { name: 'Marisma by night' } } as const;
+    const some = runEdit(DEMO, { name: 'several', args: { edits: [gone, kept] } });
+    expect(some.ok && some.value.site.name).toBe('Marisma by night');
+    expect(runEdit(DEMO, { name: 'several', args: { edits: [gone] } }).ok).toBe(false);
   });
   test('the same site is checked once', () => {
-    expect(checkLinks(DEMO)).toBe(checkLinks(DEMO));
+    expect(runChecks(DEMO)).toBe(runChecks(DEMO));
   });
 });

@@ -1,0 +1,234 @@
+/** @jest-environment jsdom */
+import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { BEHAVIOURS } from './behaviours.ts';
+import { start as current } from './current/script.ts';
+import { start as disclosure } from './disclosure/script.ts';
+import { start as fold } from './fold/script.ts';
+import { start as join } from './join/script.ts';
+import { start as panel } from './panel/script.ts';
+import { start as scrolled } from './scrolled/script.ts';
+import type { Start } from './tools.ts';
+import { start as unfolding } from './unfolding/script.ts';
+
+const STARTS: Readonly<Record<string, Start>> = { current, disclosure, panel, unfolding, fold, scrolled };
+
+const PAGE = `
+  <header class="root">
+    <nav data-hm-berth="berth" data-hm-hover="">
+      <ul>
+        <li id="visit"><a href="/visit/">Visit</a><button id="more" aria-expanded="false"></button>
+          <ul id="box"><li><a id="hours" href="/visit/hours/">Hours</a></li></ul></li>
+        <li><a href="/index.html">Home</a></li>
+      </ul>
+    </nav>
+    <details><summary id="glass"></summary><input id="words"></details>
+    <button id="opener" commandfor="panel"></button>
+  </header>
+  <dialog class="root" id="panel"><span id="berth"></span><a id="inside" href="#x">In</a></dialog>
+  <p id="elsewhere" tabindex="0">Elsewhere</p>`;
+
+const at = (id: string) => document.getElementById(id) as HTMLElement;
+const page = () => document.body.innerHTML;
+const run = (...names: string[]) =>
+  join(
+    'hm-',
+    '.root',
+    names.map((name) => STARTS[name] as Start),
+  );
+const send = (id: string, type: string, { pointerType, ...more }: Record<string, unknown> = {}) => {
+  const isPointer = type === 'click' || type.startsWith('pointer');
+  const make = isPointer ? MouseEvent : type.startsWith('key') ? KeyboardEvent : Event;
+  const event = new make(type, { bubbles: !/enter|leave/.test(type), cancelable: true, ...more });
+  at(id).dispatchEvent(Object.assign(event, pointerType === undefined ? {} : { pointerType }));
+};
+const pointed = { pointerType: 'mouse' };
+const isOpen = () => at('more').getAttribute('aria-expanded') === 'true';
+
+/** Whether the stylesheet says that parts fold. */
+let folds = false;
+
+beforeEach(() => {
+  document.body.innerHTML = PAGE;
+  folds = false;
+  jest.spyOn(window, 'getComputedStyle').mockImplementation(
+    () =>
+      ({
+        getPropertyValue: (name: string) => (folds && name === '--hm-folds' ? '1' : ''),
+      }) as CSSStyleDeclaration,
+  );
+  HTMLDialogElement.prototype.showModal = function (this: HTMLDialogElement) {
+    this.open = true;
+  };
+  HTMLDialogElement.prototype.close = function (this: HTMLDialogElement) {
+    this.open = false;
+  };
+});
+
+test('every behaviour has a module, a purpose and its own attributes', () => {
+  expect(BEHAVIOURS.map(({ id }) => id).sort()).toEqual(Object.keys(STARTS).sort());
+  const names = BEHAVIOURS.flatMap(({ attributes }) => [...attributes]);
+  expect(new Set(names).size).toBe(names.length);
+  for (const { does, script } of BEHAVIOURS) {
+    expect(does).toMatch(/^[a-z]/);
+    // Written out as one function that says nothing to the page’s own names.
+    expect(script).toMatch(/^\(\w+,\{[\w:,]+\}\)=>\{/);
+  }
+});
+
+describe('starting', () => {
+  test('twice changes nothing, and stopping gives the page back', () => {
+    const before = page();
+    const stop = run('disclosure', 'panel', 'unfolding', 'current', 'scrolled', 'fold');
+    const started = page();
+    expect(started).not.toBe(before);
+    const second = run('disclosure', 'panel', 'unfolding', 'current', 'scrolled', 'fold');
+    expect(page()).toBe(started);
+    second();
+    expect(page()).toBe(started);
+    send('more', 'click');
+    send('opener', 'click');
+    stop();
+    expect(page()).toBe(before);
+    // Nothing listens any more.
+    send('more', 'click');
+    expect(isOpen()).toBe(false);
+  });
+  test.each(Object.keys(STARTS))('%s alone takes back what it did', (name) => {
+    const before = page();
+    folds = true;
+    const stop = run(name);
+    send('more', 'click');
+    send('opener', 'click');
+    stop();
+    expect(page()).toBe(before);
+  });
+});
+
+describe('submenus', () => {
+  test('open and close by their button', () => {
+    run('disclosure');
+    send('more', 'click');
+    expect(isOpen()).toBe(true);
+    send('more', 'click');
+    expect(isOpen()).toBe(false);
+  });
+  test('open by pointing at once, close a moment after, and not by the click that follows', () => {
+    jest.useFakeTimers();
+    run('disclosure');
+    send('visit', 'pointerenter', pointed);
+    expect(isOpen()).toBe(true);
+    send('more', 'click', pointed);
+    expect(isOpen()).toBe(true);
+    send('visit', 'pointerleave', pointed);
+    jest.advanceTimersByTime(200);
+    expect(isOpen()).toBe(true);
+    send('visit', 'pointerenter', pointed);
+    jest.advanceTimersByTime(400);
+    expect(isOpen()).toBe(true);
+    send('visit', 'pointerleave', pointed);
+    jest.advanceTimersByTime(260);
+    expect(isOpen()).toBe(false);
+    send('visit', 'pointerenter', { pointerType: 'touch' });
+    expect(isOpen()).toBe(false);
+    jest.useRealTimers();
+  });
+  test('close when attention goes elsewhere, and by Escape with focus back on the button', () => {
+    run('disclosure');
+    send('more', 'click');
+    send('hours', 'focusin');
+    expect(isOpen()).toBe(true);
+    send('elsewhere', 'focusin');
+    expect(isOpen()).toBe(false);
+    send('more', 'keydown', { key: 'ArrowDown' });
+    expect(isOpen()).toBe(true);
+    expect(document.activeElement?.id).toBe('hours');
+    send('hours', 'keydown', { key: 'Escape' });
+    expect(isOpen()).toBe(false);
+    expect(document.activeElement?.id).toBe('more');
+  });
+  test('in a panel stay as they are, and do not open by pointing', () => {
+    folds = true;
+    run('disclosure', 'fold');
+    expect(at('panel').contains(at('more'))).toBe(true);
+    send('visit', 'pointerenter', pointed);
+    expect(isOpen()).toBe(false);
+    send('more', 'click', pointed);
+    send('elsewhere', 'focusin');
+    expect(isOpen()).toBe(true);
+  });
+});
+
+describe('panels', () => {
+  const dialog = () => at('panel') as HTMLDialogElement;
+  test('open and close by their opener', () => {
+    run('panel');
+    send('opener', 'click');
+    expect(dialog().open).toBe(true);
+    send('opener', 'click');
+    expect(dialog().open).toBe(false);
+  });
+  test('are left to browsers that open them by themselves', () => {
+    Object.assign(at('opener'), { command: 'show-modal' });
+    run('panel');
+    send('opener', 'click');
+    expect(dialog().open).toBe(false);
+  });
+  test('close by the scrim and by following a link, not by a click inside', () => {
+    run('panel');
+    dialog().getBoundingClientRect = () => ({ left: 100, right: 300 }) as DOMRect;
+    dialog().showModal();
+    send('panel', 'click', { clientX: 200 });
+    expect(dialog().open).toBe(true);
+    send('panel', 'click', { clientX: 20 });
+    expect(dialog().open).toBe(false);
+    dialog().showModal();
+    send('inside', 'click', { clientX: 200 });
+    expect(dialog().open).toBe(false);
+  });
+});
+
+test('a part folds into its berth and comes back when there is room', () => {
+  run('fold');
+  const nav = document.querySelector('nav') as Element;
+  const follower = nav.nextElementSibling;
+  folds = true;
+  window.dispatchEvent(new Event('resize'));
+  expect(nav.nextElementSibling?.id).toBe('berth');
+  (at('panel') as HTMLDialogElement).showModal();
+  folds = false;
+  window.dispatchEvent(new Event('resize'));
+  expect(nav.nextElementSibling).toBe(follower);
+  expect((at('panel') as HTMLDialogElement).open).toBe(false);
+});
+
+test('the links to this page are marked, whatever the ending of its path', () => {
+  run('current');
+  expect([...document.querySelectorAll('[aria-current=page]')].map((link) => link.textContent)).toEqual([
+    'Home',
+  ]);
+});
+
+test('scrolled is told late on the way down and taken back at the top', () => {
+  run('scrolled');
+  const root = document.querySelector('header') as Element;
+  const scrollTo = (y: number) => {
+    Object.defineProperty(window, 'scrollY', { value: y, configurable: true });
+    window.dispatchEvent(new Event('scroll'));
+    return root.hasAttribute('data-hm-scrolled');
+  };
+  expect([20, 50, 30, 0].map(scrollTo)).toEqual([false, true, true, false]);
+  expect(at('panel').hasAttribute('data-hm-scrolled')).toBe(false);
+});
+
+test('a search that unfolds takes the focus, and closes elsewhere and by Escape', () => {
+  run('unfolding');
+  const box = document.querySelector('details') as HTMLDetailsElement;
+  box.open = true;
+  box.dispatchEvent(new Event('toggle'));
+  expect(document.activeElement?.id).toBe('words');
+  send('words', 'keydown', { key: 'Escape' });
+  expect([box.open, document.activeElement?.id]).toEqual([false, 'glass']);
+  box.open = true;
+  send('elsewhere', 'focusin');
+  expect(box.open).toBe(false);
+});
