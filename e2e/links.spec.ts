@@ -508,3 +508,22 @@ test('checks lead to the link, mend it, and ask the web when told to', async ({ 
   await page.getByRole('button', { name: /Link to the page “Trails & hides”/ }).click();
   await expect(page.getByLabel('Target of Imprint')).toHaveValue('/visit/trails-and-hides/');
 });
+
+test('all findings of one sort are mended at once, and one undo takes it back', async ({ page }) => {
+  const id = await copyDemo(page);
+  await page.goto(`/sites/${id}/links`);
+  await page.getByRole('button', { name: 'Import…' }).click();
+  await page
+    .getByLabel('Links as text')
+    .fill(
+      'Ferry -> www.orilla.example/ferry\nTides -> www.orilla.example/tides\nBoats -> www.orilla.example/boats',
+    );
+  await page.getByRole('button', { name: 'Import 3 links' }).click();
+  await page.getByRole('link', { name: /^Checks/ }).click();
+  const missing = page.getByRole('region', { name: 'No https:// before the host' });
+  await expect(missing.getByRole('listitem')).toHaveCount(3);
+  await missing.getByRole('button', { name: 'Mend all 3' }).click();
+  await expect(missing).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(missing.getByRole('listitem')).toHaveCount(3);
+});

@@ -11,8 +11,9 @@ import {
   type Part,
   type Site,
 } from '@hamaca/core';
-import { Fragment, type ComponentType } from 'react';
+import { Fragment, type ComponentType, memo } from 'react';
 import { useEdit } from '../store/open-site.tsx';
+import { isSameStructure } from '../store/same-structure.ts';
 import { Choice } from '../ui/choice.tsx';
 import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
 import { ListField } from './list-field.tsx';
@@ -73,16 +74,24 @@ function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }
 const isSetting = (name: string, field: ShapeField<unknown>) =>
   field.label !== '' && field.spec.kind !== 'things' && name !== 'folds';
 
-/** The settings of a piece, section or part, one control a field, read from its shape. */
-export function SettingsBar({
-  site,
-  owner,
-  editors,
-}: {
+interface Props {
   readonly site: Site;
   readonly owner: Owner;
   readonly editors: OwnEditors;
-}) {
+}
+
+/** Settings say nothing of looks, but where an editor of its own draws them. */
+const isSameSettings = (a: Props, b: Props) =>
+  a.owner.id === b.owner.id &&
+  a.editors === b.editors &&
+  !Object.keys(a.editors).some((name) => name.startsWith(`${a.owner.kind}.`)) &&
+  (['menus', 'pages', 'icons', 'bands', 'palette', 'roles'] as const).every(
+    (key) => a.site[key] === b.site[key],
+  ) &&
+  isSameStructure(a.site.pieces, b.site.pieces);
+
+/** The settings of a piece, section or part, one control a field, read from its shape. */
+export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: Props) {
   const edit = useEdit();
   const thing = owner.thing as unknown as Readonly<Record<string, unknown>>;
   const of = kindLabel(owner.kind);
@@ -114,4 +123,4 @@ export function SettingsBar({
       {part && !opensOver(owner.piece) && <FoldsField site={site} part={part} />}
     </div>
   );
-}
+}, isSameSettings);

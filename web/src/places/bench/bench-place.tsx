@@ -15,6 +15,7 @@ import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
+import { isSameStructure } from '../../store/same-structure.ts';
 import { benchStore, TALL_BELOW, useBench, type Turn } from '../../store/bench-store.ts';
 import { LookSheet } from './sheet/look-sheet.tsx';
 import { firstPiece } from '../../stage/output.ts';
@@ -42,7 +43,19 @@ const TURNS: readonly { value: Turn; label: string }[] = [
   { value: 'tall', label: 'controls beside' },
 ];
 
-function PieceBar({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
+interface PieceBarProps {
+  readonly site: Site;
+  readonly piece: Piece;
+}
+
+/** Looks are not told there. */
+const isSameBar = (a: PieceBarProps, b: PieceBarProps) =>
+  a.piece.id === b.piece.id &&
+  a.site.scenes === b.site.scenes &&
+  a.site.bands === b.site.bands &&
+  isSameStructure(a.site.pieces, b.site.pieces);
+
+const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const chosen = useScene(site);
   const arrangement = useBench((state) => state.arrangement);
   const spread = useBench((state) => state.spread);
@@ -66,7 +79,7 @@ function PieceBar({ site, piece }: { readonly site: Site; readonly piece: Piece 
       </span>
       {kind && <Pins site={site} kind={kind} />}
       <span className="ml-auto flex items-center gap-2">
-        <Starters site={site} piece={piece} />
+        <Starters piece={piece} />
         <CommandButton id="bench-spread" label="Spread" pressed={spread} />
         <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
         {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
@@ -92,9 +105,9 @@ function PieceBar({ site, piece }: { readonly site: Site; readonly piece: Piece 
       </span>
     </div>
   );
-}
+}, isSameBar);
 
-function Seam() {
+const Seam = memo(function Seam() {
   const start = useRef({ y: 0, height: 0 });
   const height = useBench((state) => state.stageHeight);
   const set = (value: number) => {
@@ -132,7 +145,7 @@ function Seam() {
       <span className="h-px w-10 bg-rope" />
     </div>
   );
-}
+});
 
 /** Fields whose values are chosen from drawings. */
 const EDITORS: OwnEditors = { 'row.arrangement': ArrangementChoice };

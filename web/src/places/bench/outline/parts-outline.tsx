@@ -22,9 +22,10 @@ import {
 import { DropdownMenu } from 'radix-ui';
 import { memo, useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { selectSlot, useBench } from '../../../store/bench-store.ts';
-import { useEdit, useSite } from '../../../store/open-site.tsx';
+import { useEdit } from '../../../store/open-site.tsx';
 import { useDrag } from '../use-drag.ts';
 import { makeNewPart, newParts } from './part-kinds.ts';
+import { OutlineSite, useOutlineSite } from './outline-site.tsx';
 import { stepPlace } from './part-moves.ts';
 import { slotLines, type SlotLine } from './slot-lines.ts';
 
@@ -120,7 +121,7 @@ function Actions({
 const firstSlot = (kind: PartKindId) => Object.keys(slotsOf(kind))[0] ?? '';
 
 function useAddPart() {
-  const site = useSite();
+  const site = useOutlineSite();
   const edit = useEdit();
   return async (kind: PartKindId, place: PartPlace) => {
     const { part, icons } = await makeNewPart(site, kind);
@@ -131,7 +132,7 @@ function useAddPart() {
 
 /** The head of a region, with what can be added to it. */
 function RegionHead({ region }: { readonly region: Region }) {
-  const site = useSite();
+  const site = useOutlineSite();
   const add = useAddPart();
   const index = region.parts.length;
   const named =
@@ -187,7 +188,7 @@ function partSign(site: Site, part: Part): string | null {
 }
 
 function usePartEdits(part: Part) {
-  const site = useSite();
+  const site = useOutlineSite();
   const edit = useEdit();
   const name = partName(part);
   return {
@@ -265,7 +266,7 @@ function useLineDrag(moveTo: (place: PartPlace) => void) {
 }
 
 function PartLines({ part, place }: { readonly part: Part; readonly place: string }) {
-  const site = useSite();
+  const site = useOutlineSite();
   const { move, moveTo, duplicate, remove } = usePartEdits(part);
   const { dragged, grip } = useLineDrag(moveTo);
   const owner = ownersOf(site).get(part.id);
@@ -349,7 +350,7 @@ function newSection(placed: PlacedSection, id: string, above: boolean): Section 
 }
 
 function useSectionActions(placed: PlacedSection): () => readonly LineAction[] {
-  const site = useSite();
+  const site = useOutlineSite();
   const edit = useEdit();
   const { section, kind, piece } = placed;
   const siblings = sectionsOf(site).filter((other) => other.piece === piece);
@@ -415,7 +416,7 @@ function useSectionActions(placed: PlacedSection): () => readonly LineAction[] {
 }
 
 function SectionLines({ placed }: { readonly placed: PlacedSection }) {
-  const site = useSite();
+  const site = useOutlineSite();
   const { section, kind, regions } = placed;
   const actions = useSectionActions(placed);
   const label = `${kindLabel(kind)} ${section.name}`;
@@ -444,15 +445,9 @@ function SectionLines({ placed }: { readonly placed: PlacedSection }) {
   );
 }
 
-/** Whether anything a piece's lines show has changed: its own parts, or what arrives at its berths. */
-function useOutlinePiece(piece: Piece) {
-  const site = useSite();
-  const owner = ownersOf(site).get(piece.id);
-  return { site, owner, sections: sectionsOf(site).filter((placed) => placed.piece.id === piece.id) };
-}
-
-function PieceLines({ piece }: { readonly piece: Piece }) {
-  const { site, owner, sections } = useOutlinePiece(piece);
+const PieceLines = memo(function PieceLines({ id }: { readonly id: string }) {
+  const site = useOutlineSite();
+  const owner = ownersOf(site).get(id);
   return (
     <ul>
       {owner &&
@@ -461,27 +456,31 @@ function PieceLines({ piece }: { readonly piece: Piece }) {
             <Line line={line} depth={0} />
           </li>
         ))}
-      {sections.map((placed) => (
-        <SectionLines key={placed.section.id} placed={placed} />
-      ))}
+      {sectionsOf(site)
+        .filter((placed) => placed.piece.id === id)
+        .map((placed) => (
+          <SectionLines key={placed.section.id} placed={placed} />
+        ))}
     </ul>
   );
-}
+});
 
 /** The structure of pieces, with everything that can be styled in them; parts are added, moved and removed here. */
 export function PartsOutline({ pieces }: { readonly pieces: readonly Piece[] }) {
   const [first, ...panels] = pieces;
   return (
-    <nav aria-label="Parts" className="h-full overflow-auto py-1">
-      {first && <PieceLines piece={first} />}
-      {panels.map((panel) => (
-        <section key={panel.id} aria-label={`Panel ${panel.name}`}>
-          <h3 className="mt-1 flex h-6 items-end border-t border-twine pb-0.5 pl-[13px] text-small font-normal text-ink-faint">
-            panel {panel.name}
-          </h3>
-          <PieceLines piece={panel} />
-        </section>
-      ))}
-    </nav>
+    <OutlineSite>
+      <nav aria-label="Parts" className="h-full overflow-auto py-1">
+        {first && <PieceLines id={first.id} />}
+        {panels.map((panel) => (
+          <section key={panel.id} aria-label={`Panel ${panel.name}`}>
+            <h3 className="mt-1 flex h-6 items-end border-t border-twine pb-0.5 pl-[13px] text-small font-normal text-ink-faint">
+              panel {panel.name}
+            </h3>
+            <PieceLines id={panel.id} />
+          </section>
+        ))}
+      </nav>
+    </OutlineSite>
   );
 }

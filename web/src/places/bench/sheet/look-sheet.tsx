@@ -13,7 +13,7 @@ import { notify } from '../../../store/notices.ts';
 import { useEdit } from '../../../store/open-site.tsx';
 import { benchStore, focusColumn, useBench } from '../../../store/bench-store.ts';
 import { CellStrip } from './cell-strip.tsx';
-import { SheetCellView } from './sheet-cell.tsx';
+import { SheetCellView, type CellActions } from './sheet-cell.tsx';
 import { clearRange, pasteRange, rangeText } from './sheet-edits.ts';
 import { SheetHead } from './sheet-head.tsx';
 import { rangeOf, readSheet, suggestColour, type Sheet, type SheetGroup } from './sheet-model.ts';
@@ -119,6 +119,15 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
     () => readSheet(site, { selected, reach, openGroups, filter }, scene),
     [site, selected, reach, openGroups, filter, scene],
   );
+  const latest = useRef<CellActions | null>(null);
+  const actions = useMemo(
+    (): CellActions => ({
+      focus: (cell, extend) => latest.current?.focus(cell, extend),
+      edit: () => latest.current?.edit(),
+      done: (cell, down) => latest.current?.done(cell, down),
+    }),
+    [],
+  );
   if (!sheet)
     return (
       <p className="p-4 text-bench text-ink-soft">
@@ -149,6 +158,20 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
     if (!id || !state) return;
     focusCell({ property: id, state }, extend);
     table.current?.querySelector<HTMLElement>(`[data-cell="${id} ${state}"]`)?.focus();
+  };
+  latest.current = {
+    focus: ({ property: id, state }, extend) => {
+      // A cell that is gone to by keys is focused already; its range stays.
+      const now = benchStore.getState();
+      if (extend || now.property !== id || now.state !== state) focusCell({ property: id, state }, extend);
+    },
+    edit: () => {
+      setTyping('');
+    },
+    done: ({ property: id, state }, down) => {
+      setTyping(null);
+      moveTo(down ? (rowIds[rowIds.indexOf(id) + 1] ?? id) : id, state);
+    },
   };
   const clear = () => {
     const made = clearRange(range);
@@ -275,19 +298,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
                             focused={focused}
                             taken={taken.has(cell)}
                             typing={focused ? typing : null}
-                            onFocus={(extend) => {
-                              // A cell that is gone to by keys is focused already; its range stays.
-                              const now = benchStore.getState();
-                              if (extend || now.property !== id || now.state !== state)
-                                focusCell({ property: id, state }, extend);
-                            }}
-                            onEdit={(start) => {
-                              setTyping(start ?? '');
-                            }}
-                            onDone={(down) => {
-                              setTyping(null);
-                              moveTo(down ? (rowIds[rowIds.indexOf(id) + 1] ?? id) : id, state);
-                            }}
+                            actions={actions}
                           />
                         );
                       })}

@@ -5,10 +5,12 @@ import {
   formatValue,
   property,
   readLength,
+  sameJson,
   stepValue,
+  type Cell,
   type Site,
 } from '@hamaca/core';
-import { useRef } from 'react';
+import { memo, useRef } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import { benchStore } from '../../../store/bench-store.ts';
 import { CellInput } from './cell-input.tsx';
@@ -95,13 +97,33 @@ interface CellProps {
   /** Whether it lies in the range that is taken. */
   readonly taken: boolean;
   readonly typing: string | null;
-  readonly onFocus: (extend: boolean) => void;
-  readonly onEdit: (start: string | null) => void;
-  readonly onDone: (move: boolean) => void;
+  /** Always the same object: what it does may change. */
+  readonly actions: CellActions;
 }
 
+/** What a cell asks its sheet for. */
+export interface CellActions {
+  readonly focus: (cell: Cell, extend: boolean) => void;
+  readonly edit: () => void;
+  readonly done: (cell: Cell, down: boolean) => void;
+}
+
+/** Whether two documents call values by the same names and colours. */
+const sameNames = (a: Site, b: Site) =>
+  a === b || (a.palette === b.palette && a.roles === b.roles && a.typeStyles === b.typeStyles);
+
+/** An edit makes every cell anew; only those that come out different are drawn again. */
+const isSameCell = (a: CellProps, b: CellProps) =>
+  a.focused === b.focused &&
+  a.taken === b.taken &&
+  a.typing === b.typing &&
+  a.actions === b.actions &&
+  sameNames(a.site, b.site) &&
+  sameJson(a.cell, b.cell);
+
 /** One value: its own in full ink, an inherited one faint with a dot, and where it comes from on pointing. */
-export function SheetCellView({ site, cell, focused, taken, typing, onFocus, onEdit, onDone }: CellProps) {
+export const SheetCellView = memo(function SheetCellView(props: CellProps) {
+  const { site, cell, focused, taken, typing, actions } = props;
   const { state, property: id } = cell.cell;
   const type = site.typeStyles.find((style) => style.id === cell.resolved.type);
   const text = `${formatValue(site, cell.resolved.value)}${type ? ` of ${type.name}` : ''}`;
@@ -116,28 +138,34 @@ export function SheetCellView({ site, cell, focused, taken, typing, onFocus, onE
       tabIndex={focused ? 0 : -1}
       title={cell.own ? `set here · ${trail.join(' ← ')}` : trail.join(' ← ')}
       onFocus={(event) => {
-        if (event.target === event.currentTarget && !focused) onFocus(false);
+        if (event.target === event.currentTarget && !focused) actions.focus(cell.cell, false);
       }}
       onMouseDown={(event) => {
         if (event.shiftKey) {
           event.preventDefault();
-          onFocus(true);
+          actions.focus(cell.cell, true);
         }
       }}
       onClick={(event) => {
         if (!event.shiftKey && typing === null) {
           benchStore.setState({ anchor: null });
-          onFocus(false);
+          actions.focus(cell.cell, false);
           event.currentTarget.focus();
         }
       }}
       onDoubleClick={() => {
-        onEdit(null);
+        actions.edit();
       }}
       className={`group relative h-[27px] max-w-[220px] border-r border-b border-linen p-0 ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-ochre' : taken ? 'bg-ochre-wash' : 'hover:bg-cotton'}`}
     >
       {typing !== null ? (
-        <CellInput cell={cell} start={typing} onDone={onDone} />
+        <CellInput
+          cell={cell}
+          start={typing}
+          onDone={(down) => {
+            actions.done(cell.cell, down);
+          }}
+        />
       ) : (
         <span
           className={`flex items-center gap-1.5 px-2 whitespace-nowrap ${cell.own ? 'font-medium text-ink' : 'text-ink-faint'}`}
@@ -160,4 +188,4 @@ export function SheetCellView({ site, cell, focused, taken, typing, onFocus, onE
       )}
     </td>
   );
-}
+}, isSameCell);

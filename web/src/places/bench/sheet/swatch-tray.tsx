@@ -16,7 +16,7 @@ import { Button } from '../../../ui/button.tsx';
 import { ColourEditor } from '../../../ui/lazy.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { newSwatch } from '../../../store/new-swatch.ts';
-import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
+import { useEdit, useSite, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
 import { benchStore, selectSlot } from '../../../store/bench-store.ts';
 
 /** The slots something reaches, each once. */
@@ -34,7 +34,8 @@ const light = (slots: readonly SlotRef[]) => {
   benchStore.setState({ lit: slots });
 };
 
-function SwatchEditor({ swatch, site }: { readonly swatch: Swatch; readonly site: Site }) {
+function SwatchEditor({ swatch }: { readonly swatch: Swatch }) {
+  const site = useSite();
   const store = useSiteStore();
   const edit = useEdit();
   const id = useSiteState((state) => state.id);
@@ -108,54 +109,64 @@ function SwatchEditor({ swatch, site }: { readonly swatch: Swatch; readonly site
 }
 
 /** The site's colours: change one, and everything linked to it follows; point at one, and all it reaches lights up. */
-export const SwatchTray = memo(function SwatchTray({ site }: { readonly site: Site }) {
-  const edit = useEdit();
-  const add = () => {
-    edit({ name: 'add-swatch', args: { swatch: newSwatch(site, '#808080') } }, 'New swatch');
-  };
-  return (
-    <section
-      aria-label="Swatches"
-      className="flex shrink-0 items-center gap-1 overflow-x-auto border-t border-twine bg-cotton px-4 py-1.5"
-    >
-      <h2 className="mr-2 text-small text-ink-faint">swatches</h2>
-      {site.palette.map((swatch) => (
-        <Popover.Root
-          key={swatch.id}
-          onOpenChange={(open) => {
-            light(open ? reachedSlots(site, swatch.id) : []);
-          }}
-        >
-          <Popover.Trigger
-            onPointerEnter={() => {
-              light(reachedSlots(site, swatch.id));
+export const SwatchTray = memo(
+  function SwatchTray({ site }: { readonly site: Site }) {
+    const edit = useEdit();
+    const store = useSiteStore();
+    /** What a swatch reaches now: the tray itself is not drawn anew for every edit. */
+    const lightReached = (swatch: string) => {
+      const now = store.getState().site;
+      if (now) light(reachedSlots(now, swatch));
+    };
+    const add = () => {
+      edit({ name: 'add-swatch', args: { swatch: newSwatch(site, '#808080') } }, 'New swatch');
+    };
+    return (
+      <section
+        aria-label="Swatches"
+        className="flex shrink-0 items-center gap-1 overflow-x-auto border-t border-twine bg-cotton px-4 py-1.5"
+      >
+        <h2 className="mr-2 text-small text-ink-faint">swatches</h2>
+        {site.palette.map((swatch) => (
+          <Popover.Root
+            key={swatch.id}
+            onOpenChange={(open) => {
+              if (open) lightReached(swatch.id);
+              else light([]);
             }}
-            onPointerLeave={() => {
-              light([]);
-            }}
-            className="flex h-7 shrink-0 items-center gap-2 rounded-[3px] border border-transparent px-1.5 text-bench hover:border-twine hover:bg-white data-[state=open]:border-ochre data-[state=open]:bg-ochre-wash"
           >
-            <span
-              className="size-[18px] rounded-[2px] border border-ink/25"
-              style={{ background: formatColour(colourOf(site, { swatch: swatch.id })) }}
-            />
-            {swatch.name}
-          </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              side="top"
-              sideOffset={6}
-              aria-label={`Swatch ${swatch.name}`}
-              className="z-50 w-[330px] rounded-[4px] border border-rope bg-cotton"
+            <Popover.Trigger
+              onPointerEnter={() => {
+                lightReached(swatch.id);
+              }}
+              onPointerLeave={() => {
+                light([]);
+              }}
+              className="flex h-7 shrink-0 items-center gap-2 rounded-[3px] border border-transparent px-1.5 text-bench hover:border-twine hover:bg-white data-[state=open]:border-ochre data-[state=open]:bg-ochre-wash"
             >
-              <SwatchEditor swatch={swatch} site={site} />
-            </Popover.Content>
-          </Popover.Portal>
-        </Popover.Root>
-      ))}
-      <Button tone="quiet" onClick={add} title="Add a swatch">
-        + add
-      </Button>
-    </section>
-  );
-});
+              <span
+                className="size-[18px] rounded-[2px] border border-ink/25"
+                style={{ background: formatColour(colourOf(site, { swatch: swatch.id })) }}
+              />
+              {swatch.name}
+            </Popover.Trigger>
+            <Popover.Portal>
+              <Popover.Content
+                side="top"
+                sideOffset={6}
+                aria-label={`Swatch ${swatch.name}`}
+                className="z-50 w-[330px] rounded-[4px] border border-rope bg-cotton"
+              >
+                <SwatchEditor swatch={swatch} />
+              </Popover.Content>
+            </Popover.Portal>
+          </Popover.Root>
+        ))}
+        <Button tone="quiet" onClick={add} title="Add a swatch">
+          + add
+        </Button>
+      </section>
+    );
+  },
+  (a, b) => a.site.palette === b.site.palette,
+);

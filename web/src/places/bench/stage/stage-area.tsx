@@ -8,7 +8,7 @@ import {
   type Scene,
   type Site,
 } from '@hamaca/core';
-import { lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { memo, lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
 import type { Fonts } from '../../../media/fonts.ts';
 import type { RenderMessage } from '../../../stage/frame/protocol.ts';
 import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
@@ -106,7 +106,7 @@ function useFoldedWidth(site: Site, piece: Piece): void {
 const sign = 'absolute left-2 rounded-[2px] bg-ink px-1.5 text-small text-white';
 
 /** The page at the chosen width: the real output, alone, held against the kept version, or every band and state at once. */
-export function StageArea({ site, piece, fonts, scene, tall }: Props) {
+export const StageArea = memo(function StageArea({ site, piece, fonts, scene, tall }: Props) {
   const { ref, room } = useRoom();
   const width = useBench((state) => state.width);
   const spread = useBench((state) => state.spread);
@@ -214,4 +214,4 @@ export function StageArea({ site, piece, fonts, scene, tall }: Props) {
       )}
     </div>
   );
-}
+});

@@ -1,23 +1,30 @@
-import { isHeader, type Piece, type Site } from '@hamaca/core';
+import { findPiece, isHeader, type Piece } from '@hamaca/core';
 import { lazy, Suspense } from 'react';
 import { CommandButton } from '../../../app/commands/command-button.tsx';
 import { useBench } from '../../../store/bench-store.ts';
+import { useSite } from '../../../store/open-site.tsx';
 
 const StartersDialog = lazy(async () => ({
   default: (await import('./starters-dialog.tsx')).StartersDialog,
 }));
 
 /** The way to the starting designs; they come only when they are asked for. */
-export function Starters({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
+export function Starters({ piece }: { readonly piece: Piece }) {
   const shown = useBench((state) => state.starters);
   return (
     <>
       {isHeader(piece) && <CommandButton id="bench-starters" label="Designs" />}
-      {shown && isHeader(piece) && (
-        <Suspense fallback={null}>
-          <StartersDialog site={site} header={piece} />
-        </Suspense>
-      )}
+      {shown && <ShownStarters id={piece.id} />}
     </>
   );
+}
+
+function ShownStarters({ id }: { readonly id: string }) {
+  const site = useSite();
+  const piece = findPiece(site, id);
+  return piece && isHeader(piece) ? (
+    <Suspense fallback={null}>
+      <StartersDialog site={site} header={piece} />
+    </Suspense>
+  ) : null;
 }

@@ -10,7 +10,7 @@ import {
   type Measurer,
   type Site,
 } from '@hamaca/core';
-import { useMemo, useRef, type KeyboardEvent } from 'react';
+import { memo, useMemo, useRef, type KeyboardEvent } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { TextField } from '../../../ui/text-field.tsx';
@@ -69,7 +69,7 @@ function foldKnot(site: Site, piece: Piece) {
 }
 
 /** The ruler of widths as a rope between two posts: where the row fits, the stage's width, and the breakpoints as knots. */
-export function WidthLine({ site, piece, measure }: Props) {
+export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props) {
   const store = useSiteStore();
   const width = useBench((state) => state.width);
   const { ref, room } = useRoom();
@@ -230,7 +230,7 @@ export function WidthLine({ site, piece, measure }: Props) {
       />
     </div>
   );
-}
+});
 
 interface KnotProps {
   readonly min: number;
