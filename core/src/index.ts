@@ -7,7 +7,15 @@ export { formatOklch, isInSrgb, type Oklch, oklchOf } from './colour/mix.ts';
 export type { FontMetrics } from './text/font-table.ts';
 export { createMeasurer, type Measurer } from './text/measure.ts';
 export { readSfnt } from './text/sfnt.ts';
-export { findStack, findTypeface, OWN_PREFIX, type Stack, STACKS, type Typeface, TYPEFACES } from './text/typefaces.ts';
+export {
+  findStack,
+  findTypeface,
+  OWN_PREFIX,
+  type Stack,
+  STACKS,
+  type Typeface,
+  TYPEFACES,
+} from './text/typefaces.ts';
 export { acceptsValue } from './values/accepts.ts';
 export { readLength, toPixels } from './values/length.ts';
 export { LIMITS } from './values/limits.ts';
@@ -22,10 +30,25 @@ export { LANDSCAPE } from './model/scene.ts';
 export { type Field, initialOf, type Shape } from './model/shape/field.ts';
 export type { Icon, Menu, Page, PageSection, Scene, TypeStyle } from './model/site-content.ts';
 export type { SlotKind } from './model/slot.ts';
-export { type Level, levelCount, type LevelKey, SHOWN_LEVELS, type ShownLevels, type State } from './model/states.ts';
+export {
+  type Level,
+  levelCount,
+  type LevelKey,
+  SHOWN_LEVELS,
+  type ShownLevels,
+  type State,
+} from './model/states.ts';
 export { type Derivation, DERIVATIONS, type DerivedSwatch, isDerived, type Swatch } from './model/swatch.ts';
 export { NO_TARGET, type Target } from './model/target.ts';
-export { isPartKind, kindLabel, partKindById, pieceKind, pieceKindById, shapeOf, slotsOf } from './kinds/catalogue.ts';
+export {
+  isPartKind,
+  kindLabel,
+  partKindById,
+  pieceKind,
+  pieceKindById,
+  shapeOf,
+  slotsOf,
+} from './kinds/catalogue.ts';
 export { findIcon, findMenu, findPage, itemsOf, pagesByPath, shownItems, walkMenu } from './kinds/content.ts';
 export { createPart, makePart, newPartWorld } from './kinds/create.ts';
 export { arrivingAt, foldOf, foldsBelow, neededBelow } from './kinds/folds.ts';
@@ -36,9 +59,34 @@ export { PARTS } from './kinds/parts/parts.ts';
 export { type Header, isHeader } from './kinds/pieces/header/header.ts';
 export { PIECES } from './kinds/pieces/pieces.ts';
 export { createBlock } from './kinds/sections/block/block.ts';
-export { type Arrangement, ARRANGEMENT_IDS, ARRANGEMENTS, createRow, type Row } from './kinds/sections/row/shape.ts';
+export {
+  type Arrangement,
+  ARRANGEMENT_IDS,
+  ARRANGEMENTS,
+  createRow,
+  type Row,
+} from './kinds/sections/row/shape.ts';
 export type { Part, PartKindId, Piece, PieceKindId, Section, Site } from './kinds/site.ts';
-export { findPart, findPiece, findPlaced, idsOf, opensOver, type Owner, ownersOf, panelsFrom, panelsOf, partsOf, placedParts, type PlacedSection, placementsOf, regionsOf, sectionsOf, slotKind, standingPieces, wearsSlot } from './kinds/walk.ts';
+export {
+  findPart,
+  findPiece,
+  findPlaced,
+  idsOf,
+  opensOver,
+  type Owner,
+  ownersOf,
+  panelsFrom,
+  panelsOf,
+  partsOf,
+  placedParts,
+  type PlacedSection,
+  placementsOf,
+  regionsOf,
+  sectionsOf,
+  slotKind,
+  standingPieces,
+  wearsSlot,
+} from './kinds/walk.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
 export { printSiteFile } from './load/print-site.ts';
@@ -47,7 +95,16 @@ export { colourOf, swatchColour } from './resolve/colours.ts';
 export { type OriginLink, type OriginStep, originSteps, slotName } from './resolve/origin.ts';
 export { contrastTable, type Legibility, type LooseColour, looseColours } from './resolve/palette-check.ts';
 export { familiesOf, reachOf, rolesOf } from './resolve/reaches.ts';
-export { bandAt, bandEnd, bandKeys, effectiveLook, levelKeys, resolve, type Resolved, sameAs } from './resolve/resolve.ts';
+export {
+  bandAt,
+  bandEnd,
+  bandKeys,
+  effectiveLook,
+  levelKeys,
+  resolve,
+  type Resolved,
+  sameAs,
+} from './resolve/resolve.ts';
 export { formatValue, parseValue, stepValue } from './resolve/value-text.ts';
 export { adoptItems } from './links/adopt.ts';
 export { buildMenu } from './links/build-menu.ts';
@@ -60,7 +117,15 @@ export { partLinks } from './links/part-links.ts';
 export { shownDepth, unreachedPages } from './links/reach.ts';
 export { fetchAddress, formatTarget, parseTarget } from './links/target.ts';
 export { applyCheckedPatch } from './edit/checked-patch.ts';
-export { type Change, EMPTY_HISTORY, type History, recordChange, redoChange, replayHistory, undoChange } from './edit/history.ts';
+export {
+  type Change,
+  EMPTY_HISTORY,
+  type History,
+  recordChange,
+  redoChange,
+  replayHistory,
+  undoChange,
+} from './edit/history.ts';
 export { applyPatch, guardPatch, type JsonPatch, readPatch } from './edit/json-patch.ts';
 export { type Edit, runEdit } from './edit/operations.ts';
 export { type ItemChange, type ItemPlace, type Step, topmostItems } from './edit/operations/items.ts';
@@ -85,7 +150,13 @@ export { filePages } from './formats/pages/page-facts.ts';
 export { readSitemap, sitemapPages } from './formats/pages/sitemap.ts';
 export { isGzip, isZip, unpackGzip, unpackZip } from './formats/pages/unpack.ts';
 export { printDesignTokens } from './formats/palette/design-tokens.ts';
-export { asSwatches, type NamedColour, printPaletteCss, printPaletteGpl, readPalette } from './formats/palette/palette-files.ts';
+export {
+  asSwatches,
+  type NamedColour,
+  printPaletteCss,
+  printPaletteGpl,
+  readPalette,
+} from './formats/palette/palette-files.ts';
 export { applyStarter } from './starters/apply.ts';
 export { STARTERS } from './starters/designs.ts';
 export { createPlainSite } from './starters/plain.ts';
