@@ -66,16 +66,18 @@ function checkLink(placed: PlacedItem, world: LinkWorld, findings: Finding[] = [
 
 /** The worlds of all menus, made once for a document: checks of the whole and of single links share them. */
 const worldsOf = memoise(
-  (site: Site): ReadonlyMap<string, { world: LinkWorld; items: readonly PlacedItem[] }> =>
-    new Map(
+  (site: Site): ReadonlyMap<string, { world: LinkWorld; items: readonly PlacedItem[] }> => {
+    const world = worldOf(site, NOTHING_FETCHED);
+    return new Map(
       site.menus.map((menu, index) => {
         const items: PlacedItem[] = [];
         walkMenu(menu, `/menus/${index}`, (placed) => {
           items.push(placed);
         });
-        return [menu.id, { world: linkWorld(worldOf(site, NOTHING_FETCHED), menu, items), items }];
+        return [menu.id, { world: linkWorld(world, menu, items), items }];
       }),
-    ),
+    );
+  },
 );
 
 /** What would be found about one link if its label were another: an answer while it is typed. */

@@ -13,7 +13,7 @@ import {
 } from '@hamaca/core';
 import { Fragment, type ComponentType, memo } from 'react';
 import { useEdit } from '../store/open-site.tsx';
-import { isSameStructure } from '../store/same-structure.ts';
+import { isSameBesideLooks } from '../store/same-structure.ts';
 import { Choice } from '../ui/choice.tsx';
 import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
 import { ListField } from './list-field.tsx';
@@ -85,10 +85,7 @@ const isSameSettings = (a: Props, b: Props) =>
   a.owner.id === b.owner.id &&
   a.editors === b.editors &&
   !Object.keys(a.editors).some((name) => name.startsWith(`${a.owner.kind}.`)) &&
-  (['menus', 'pages', 'icons', 'bands', 'palette', 'roles'] as const).every(
-    (key) => a.site[key] === b.site[key],
-  ) &&
-  isSameStructure(a.site.pieces, b.site.pieces);
+  isSameBesideLooks(a.site, b.site, ['menus', 'pages', 'icons', 'bands', 'palette', 'roles']);
 
 /** The settings of a piece, section or part, one control a field, read from its shape. */
 export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: Props) {

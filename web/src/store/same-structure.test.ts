@@ -37,6 +37,7 @@ test('plain values are compared as they are', () => {
     [[1], [1, 2]],
     [{ a: 1 }, { b: 1 }],
     [{ a: undefined }, { b: 1 }],
+    [{ look: 1 }, { other: 1 }],
     [null, {}],
     ['1', 1],
   ])

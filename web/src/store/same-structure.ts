@@ -1,4 +1,4 @@
-import { isRecord } from '@hamaca/core';
+import { isRecord, type Site } from '@hamaca/core';
 
 /** Whether two values are the same but for the looks in them. What an edit left alone is the same object. */
 export function isSameStructure(a: unknown, b: unknown): boolean {
@@ -9,6 +9,10 @@ export function isSameStructure(a: unknown, b: unknown): boolean {
   const keys = Object.keys(a);
   return (
     keys.length === Object.keys(b).length &&
-    keys.every((key) => key === 'look' || (Object.hasOwn(b, key) && isSameStructure(a[key], b[key])))
+    keys.every((key) => Object.hasOwn(b, key) && (key === 'look' || isSameStructure(a[key], b[key])))
   );
 }
+
+/** Whether two documents are the same in some lists, and in their pieces but for the looks. */
+export const isSameBesideLooks = (a: Site, b: Site, lists: readonly (keyof Site)[]): boolean =>
+  a === b || (lists.every((key) => a[key] === b[key]) && isSameStructure(a.pieces, b.pieces));

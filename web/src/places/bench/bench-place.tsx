@@ -15,7 +15,7 @@ import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
-import { isSameStructure } from '../../store/same-structure.ts';
+import { isSameBesideLooks } from '../../store/same-structure.ts';
 import { benchStore, TALL_BELOW, useBench, type Turn } from '../../store/bench-store.ts';
 import { LookSheet } from './sheet/look-sheet.tsx';
 import { firstPiece } from '../../stage/output.ts';
@@ -50,10 +50,7 @@ interface PieceBarProps {
 
 /** Looks are not told there. */
 const isSameBar = (a: PieceBarProps, b: PieceBarProps) =>
-  a.piece.id === b.piece.id &&
-  a.site.scenes === b.site.scenes &&
-  a.site.bands === b.site.bands &&
-  isSameStructure(a.site.pieces, b.site.pieces);
+  a.piece.id === b.piece.id && isSameBesideLooks(a.site, b.site, ['scenes', 'bands']);
 
 const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const chosen = useScene(site);

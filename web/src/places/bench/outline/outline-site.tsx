@@ -1,10 +1,7 @@
 import type { Site } from '@hamaca/core';
 import { createContext, useContext, useRef, type ReactNode } from 'react';
 import { useSite } from '../../../store/open-site.tsx';
-import { isSameStructure } from '../../../store/same-structure.ts';
-
-const isSameOutline = (a: Site, b: Site) =>
-  a === b || (a.menus === b.menus && a.bands === b.bands && isSameStructure(a.pieces, b.pieces));
+import { isSameBesideLooks } from '../../../store/same-structure.ts';
 
 const Context = createContext<Site | null>(null);
 
@@ -12,7 +9,7 @@ const Context = createContext<Site | null>(null);
 export function OutlineSite({ children }: { readonly children: ReactNode }) {
   const site = useSite();
   const kept = useRef(site);
-  if (!isSameOutline(kept.current, site)) kept.current = site;
+  if (!isSameBesideLooks(kept.current, site, ['menus', 'bands'])) kept.current = site;
   return <Context.Provider value={kept.current}>{children}</Context.Provider>;
 }
 

@@ -1,4 +1,4 @@
-import type { Page, Site, Target } from '@hamaca/core';
+import { panelsOf, type Page, type Site, type Target } from '@hamaca/core';
 
 /** Something a typed target may mean. */
 export interface TargetMatch {
@@ -56,12 +56,10 @@ export function matchTargets(site: Site, typed: string): TargetMatch[] {
     if (text.startsWith(first) || page.path.startsWith(first)) leading.push(match);
     else if (others.length < MOST) others.push(match);
   }
-  const panels = site.pieces
+  const panels = panelsOf(site)
     .filter(
       (piece) =>
-        piece.kind === 'panel' &&
-        words.length > 0 &&
-        words.every((word) => `opens ${piece.name}`.toLowerCase().includes(word)),
+        words.length > 0 && words.every((word) => `opens ${piece.name}`.toLowerCase().includes(word)),
     )
     .map((piece): TargetMatch => ({
       key: piece.id,
