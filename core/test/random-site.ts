@@ -29,7 +29,9 @@ export function seeded(seed: number) {
 }
 export type Random = ReturnType<typeof seeded>;
 
-const whole = (random: Random, from: number, to: number) => Math.round(from + random.next() * (to - from));
+/** A whole number between two, both included. */
+export const whole = (random: Random, from: number, to: number) =>
+  Math.round(from + random.next() * (to - from));
 
 function randomColour(random: Random, site: Site): ColourValue {
   return random.pick<() => ColourValue>([

@@ -21,32 +21,43 @@ export interface PlacedSection {
   readonly path: string;
 }
 
-/** The lists of things in a value, group by group, with the name of the field that holds each. */
-function listsIn(
-  shape: Shape,
-  value: Readonly<Record<string, unknown>>,
-  path: string,
-): {
-  field: Field<unknown>;
-  spec: Extract<FieldSpec, { kind: 'things' }>;
-  key: string;
-  list: readonly unknown[];
-  path: string;
-}[] {
-  return Object.entries(shape).flatMap(([key, field]: [string, Field<unknown>]) => {
-    const held = value[key];
-    const at = `${path}/${key}`;
-    if (field.spec.kind === 'group' && isRecord(held)) return listsIn(field.spec.of, held, at);
-    return field.spec.kind === 'things' && Array.isArray(held)
-      ? [{ field, spec: field.spec, key, list: held as readonly unknown[], path: at }]
-      : [];
+type ThingsSpec = Extract<FieldSpec, { kind: 'things' }>;
+
+/** A field of a shape that holds a list of things, and the fields that lead to it, group by group. */
+interface ListField {
+  readonly field: Field<unknown>;
+  readonly spec: ThingsSpec;
+  readonly keys: readonly string[];
+}
+
+/** The fields of a shape that hold lists of things. */
+const listFields = memoise((shape: Shape): readonly ListField[] =>
+  Object.entries(shape).flatMap(([key, field]: [string, Field<unknown>]): ListField[] => {
+    const { spec } = field;
+    if (spec.kind === 'things') return [{ field, spec, keys: [key] }];
+    if (spec.kind !== 'group') return [];
+    return listFields(spec.of).map((inner) => ({ ...inner, keys: [key, ...inner.keys] }));
+  }),
+);
+
+interface FoundList extends ListField {
+  readonly list: readonly unknown[];
+  readonly path: string;
+}
+
+/** The lists of things in a value. */
+function listsIn(shape: Shape, value: unknown, path: string): FoundList[] {
+  return listFields(shape).flatMap((field): FoundList[] => {
+    let held = value;
+    for (const key of field.keys) held = isRecord(held) ? held[key] : undefined;
+    return Array.isArray(held) ? [{ ...field, list: held, path: `${path}/${field.keys.join('/')}` }] : [];
   });
 }
 
 function placeSection(piece: Piece, kind: SectionKindId, section: Section, path: string): PlacedSection {
-  const regions = listsIn(shapeOf(kind), section as unknown as Record<string, unknown>, path).map(
-    ({ field, spec, key, list, path: at }): Region => ({
-      id: `${section.id}.${key}`,
+  const regions = listsIn(shapeOf(kind), section, path).map(
+    ({ field, spec, keys, list, path: at }): Region => ({
+      id: `${section.id}.${keys.at(-1) ?? ''}`,
       name: field.label,
       form: spec.form ?? 'row',
       piece,
@@ -61,11 +72,10 @@ function placeSection(piece: Piece, kind: SectionKindId, section: Section, path:
 /** Every section of every piece in document order. */
 export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>
   site.pieces.flatMap((piece, index) =>
-    listsIn(shapeOf(piece.kind), piece as unknown as Record<string, unknown>, `/pieces/${index}`).flatMap(
-      ({ spec, list, path }) =>
-        (list as readonly Section[]).map((section, place) =>
-          placeSection(piece, spec.section as SectionKindId, section, `${path}/${place}`),
-        ),
+    listsIn(shapeOf(piece.kind), piece, `/pieces/${index}`).flatMap(({ spec, list, path }) =>
+      (list as readonly Section[]).map((section, place) =>
+        placeSection(piece, spec.section as SectionKindId, section, `${path}/${place}`),
+      ),
     ),
   ),
 );

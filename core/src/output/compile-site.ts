@@ -1,22 +1,24 @@
+import { sameJson } from '../base/json.ts';
 import type { BehaviourId } from '../kinds/behaviours/behaviours.ts';
-import { pieceKind, slotsOf } from '../kinds/catalogue.ts';
+import { SITE_SHAPE } from '../kinds/catalogue.ts';
 import type { Fragment } from '../kinds/out.ts';
-import { effectiveLook } from '../resolve/resolve.ts';
+import { isSameBesideLooks } from '../kinds/same-structure.ts';
 import type { Site } from '../kinds/site.ts';
 import { printCss } from '../print/css.ts';
 import { printHtml } from '../print/html.ts';
-import { rule, type ConditionalRule, type HtmlNode, type Stylesheet } from '../print/trees.ts';
+import { rule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
 import type { Typeface } from '../text/typefaces.ts';
-import { createContext, outputOwners, type CompileContext, type CompileOptions } from './context.ts';
+import { createContext, type CompileContext, type CompileOptions } from './context.ts';
 import { createElementMap, type ElementMap } from './elements.ts';
-import { fontRules, usedTypefaces } from './fonts.ts';
+import { fontRules, typefacesOf } from './fonts.ts';
 import { usedIconSets } from './icons.ts';
-import { lookRules } from './look-rules.ts';
-import { compilePiece } from './out.ts';
-import { mergeRules } from './passes/merge.ts';
+import { lookRules, lookRulesAgain, type InheritedBase, type LookRules } from './look-rules.ts';
+import { compilePiece, leastHeights } from './out.ts';
+import { mergeRules, type MergedRules } from './passes/merge.ts';
 import { commonRules, inheritedBase, modeRules, resetRules } from './reset.ts';
 import { printScript } from './script.ts';
 import { hidingRules } from './shown.ts';
+import { joinUsages } from './usage.ts';
 import { paletteDeclarations } from './values.ts';
 
 /** A site as the pages it is pasted into get it. */
@@ -50,38 +52,151 @@ function classesIn(nodes: readonly HtmlNode[], found = new Set<string>()): Set<s
   return found;
 }
 
-function stylesheet(
-  context: CompileContext,
-  fragments: readonly Fragment[],
-): { sheet: Stylesheet; typefaces: Typeface[] } {
-  const inherited = inheritedBase(context);
-  const used = classesIn(fragments.flatMap((fragment) => fragment.nodes));
-  const rules: ConditionalRule[] = [
-    ...resetRules(context, inherited),
-    ...commonRules(context, used),
-    ...fragments.flatMap((fragment) => fragment.rules),
-    ...lookRules(context, inherited, used),
-    ...hidingRules(context, used),
-    ...modeRules(context),
-  ];
-  const typefaces = usedTypefaces(context, rules);
-  const values = rules.flatMap(({ rule: { declarations } }) => declarations.map(([, value]) => value));
-  const palette = paletteDeclarations(context, values.filter((value) => value.includes('var(')).join(' '));
-  const variables = palette.length > 0 ? [rule(context.root, palette)] : [];
-  return { sheet: [...fontRules(context, typefaces), ...mergeRules([...variables, ...rules])], typefaces };
+/** The markup of a site and what follows from it, whatever the looks. */
+interface MadeMarkup {
+  readonly context: CompileContext;
+  /** The least heights of all rows, the one thing of looks that markup is told. */
+  readonly heights: string;
+  readonly fragments: readonly Fragment[];
+  readonly pieces: ReadonlyMap<string, string>;
+  readonly used: ReadonlySet<string>;
+  readonly elements: ElementMap;
+  readonly iconSets: readonly string[];
 }
 
-/** Whether any look says something for the page being scrolled, where that can be. */
-function looksScrolled(context: CompileContext): boolean {
-  return outputOwners(context).some(
-    (owner) =>
-      pieceKind(owner.piece).comesTo(owner.piece as never, 'scrolled') &&
-      Object.keys(slotsOf(owner.kind)).some((slot) =>
-        Object.values(effectiveLook(context.site, { owner: owner.id, slot })).some((states) =>
-          Object.hasOwn(states, 'scrolled'),
-        ),
-      ),
-  );
+/** The rules of a site and what they were made with. */
+interface MadeRules {
+  readonly inherited: InheritedBase;
+  readonly before: readonly ConditionalRule[];
+  readonly looks: LookRules;
+  readonly after: readonly ConditionalRule[];
+}
+
+/** Everything that compiling a document made, for the next one. */
+interface Made {
+  readonly markup: MadeMarkup;
+  readonly rules: MadeRules;
+  readonly faces: MadeFaces;
+  readonly merged: MergedRules;
+}
+
+interface MadeFaces {
+  readonly typefaces: readonly Typeface[];
+  readonly rules: readonly ConditionalRule[];
+}
+
+/** What markup does not depend on, besides looks. */
+const NOT_IN_MARKUP: readonly string[] = [
+  'palette',
+  'roles',
+  'typeStyles',
+  'sameLooks',
+  'scenes',
+  'pieces',
+] satisfies (keyof Site)[];
+const IN_MARKUP = (Object.keys(SITE_SHAPE) as (keyof Site)[]).filter((key) => !NOT_IN_MARKUP.includes(key));
+
+function makeMarkup(context: CompileContext, heights: string): MadeMarkup {
+  const fragments = context.pieces.map((piece) => compilePiece(context, piece));
+  return {
+    context,
+    heights,
+    fragments,
+    pieces: new Map(
+      context.pieces.map((piece, index) => [piece.id, printHtml(fragments[index]?.nodes ?? [])]),
+    ),
+    used: classesIn(fragments.flatMap((fragment) => fragment.nodes)),
+    elements: createElementMap(context),
+    iconSets: usedIconSets(context),
+  };
+}
+
+/** The markup of a site: what was made last where it is the same but for looks. */
+function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
+  const isSame = last !== undefined && isSameBesideLooks(last.context.site, site, IN_MARKUP);
+  const context = createContext(site, options, isSame ? last.context.names : undefined);
+  const heights = leastHeights(context);
+  return isSame && last.heights === heights ? { ...last, context } : makeMarkup(context, heights);
+}
+
+function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
+  const { context, used, fragments } = markup;
+  const inherited = inheritedBase(context);
+  const isSame =
+    last?.markup.fragments === fragments &&
+    last.markup.context.site.typeStyles === context.site.typeStyles &&
+    sameJson(last.rules.inherited, inherited);
+  if (isSame) return { ...last.rules, looks: lookRulesAgain(context, inherited, last.rules.looks) };
+  return {
+    inherited,
+    before: [
+      ...resetRules(context, inherited),
+      ...commonRules(context, used),
+      ...fragments.flatMap((fragment) => fragment.rules),
+    ],
+    looks: lookRules(context, inherited, used),
+    after: [...hidingRules(context, used), ...modeRules(context)],
+  };
+}
+
+function makeFaces(
+  { context, fragments }: MadeMarkup,
+  families: ReadonlySet<string>,
+  last: Made | undefined,
+): MadeFaces {
+  const typefaces = typefacesOf(context, families);
+  const known = last?.markup.fragments === fragments ? last.faces : null;
+  const isSame = known?.typefaces.every((typeface, index) => typeface === typefaces[index]);
+  if (known && isSame && known.typefaces.length === typefaces.length) return known;
+  return { typefaces, rules: fontRules(context, typefaces) };
+}
+
+function make(site: Site, options: CompileOptions, last: Made | undefined): Made {
+  const markup = markupOf(site, options, last?.markup);
+  const { context } = markup;
+  const rules = makeRules(markup, last);
+  const lists = [rules.before, ...rules.looks.map((made) => made.rules), rules.after];
+  const { families, variables } = joinUsages(lists);
+  const palette = paletteDeclarations(context, variables);
+  const all: ConditionalRule[] = palette.length > 0 ? [rule(context.root, palette)] : [];
+  for (const list of lists) all.push(...list);
+  return {
+    markup,
+    rules,
+    faces: makeFaces(markup, families, last),
+    merged: mergeRules(all, last?.merged),
+  };
+}
+
+function finish({ markup, rules, faces, merged }: Made): Compiled {
+  const { context, fragments } = markup;
+  const needed = new Set<BehaviourId>([
+    ...fragments.flatMap((fragment) => fragment.behaviours),
+    ...(rules.looks.some(({ scrolls }) => scrolls) ? (['scrolled'] as const) : []),
+  ]);
+  return {
+    pieces: markup.pieces,
+    stylesheet: printCss([...faces.rules, ...merged.blocks]),
+    script: printScript(context, needed),
+    elements: markup.elements,
+    prefix: context.names.prefix,
+    root: context.names.root,
+    typefaces: faces.typefaces,
+    iconSets: markup.iconSets,
+    behaviours: [...needed],
+  };
+}
+
+/**
+ * A compiler that remembers what it made last: of the next document only what an edit touched is made anew. What it
+ * answers is the same as without memory.
+ */
+export function createCompiler(options: CompileOptions): (site: Site) => Compiled {
+  let last: Made | undefined;
+  return (site) => {
+    last = make(site, options, last);
+    return finish(last);
+  };
 }
 
 /**
@@ -89,24 +204,5 @@ function looksScrolled(context: CompileContext): boolean {
  * what. The same site and options give the same bytes.
  */
 export function compileSite(site: Site, options: CompileOptions): Compiled {
-  const context = createContext(site, options);
-  const fragments = context.pieces.map((piece) => compilePiece(context, piece));
-  const { sheet, typefaces } = stylesheet(context, fragments);
-  const needed = new Set<BehaviourId>([
-    ...fragments.flatMap((fragment) => fragment.behaviours),
-    ...(looksScrolled(context) ? (['scrolled'] as const) : []),
-  ]);
-  return {
-    pieces: new Map(
-      context.pieces.map((piece, index) => [piece.id, printHtml(fragments[index]?.nodes ?? [])]),
-    ),
-    stylesheet: printCss(sheet),
-    script: printScript(context, needed),
-    elements: createElementMap(context),
-    prefix: context.names.prefix,
-    root: context.names.root,
-    typefaces,
-    iconSets: usedIconSets(context),
-    behaviours: [...needed],
-  };
+  return createCompiler(options)(site);
 }

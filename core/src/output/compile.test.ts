@@ -229,7 +229,9 @@ describe('passes', () => {
       rule('a', [['gap', '2px']]),
       rule('a', [['margin', '0']]),
     ]);
-    expect(joined.map(({ rule: { selector, declarations } }) => [selector, declarations.length])).toEqual([
+    expect(
+      joined.blocks.map(({ rule: { selector, declarations } }) => [selector, declarations.length]),
+    ).toEqual([
       ['a', 1],
       ['b', 1],
       ['a', 2],

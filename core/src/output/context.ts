@@ -32,8 +32,11 @@ export interface CompileContext {
   readonly fonts: readonly FontMetrics[];
 }
 
-export function createContext(site: Site, options: CompileOptions): CompileContext {
-  const names = createNames(site, options.prefix ?? DEFAULT_PREFIX);
+export function createContext(
+  site: Site,
+  options: CompileOptions,
+  names: Names = createNames(site, options.prefix ?? DEFAULT_PREFIX),
+): CompileContext {
   const { only } = options;
   return {
     site,

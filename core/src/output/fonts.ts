@@ -1,5 +1,4 @@
 import { partKind } from '../kinds/catalogue.ts';
-import { property } from '../kinds/properties/properties.ts';
 import { partsOf } from '../kinds/walk.ts';
 import { cssString } from '../print/css.ts';
 import { rule, type ConditionalRule, type Declaration } from '../print/trees.ts';
@@ -8,15 +7,10 @@ import { findTypeface, type Typeface } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
 import { fallbackName, familyName } from './values.ts';
 
-/** The typefaces a stylesheet names, in the order it does. */
-export function usedTypefaces(context: CompileContext, rules: readonly ConditionalRule[]): Typeface[] {
-  const families = rules.flatMap(({ rule: { declarations } }) =>
-    declarations
-      .filter(([name]) => name === property('family').css[0])
-      .map(([, value]) => value.split(',')[0] ?? ''),
-  );
-  const ids = new Set(families.map((name) => name.slice(context.names.prefix.length)));
-  return [...ids]
+/** The typefaces of some families, in their order. */
+export function typefacesOf(context: CompileContext, families: ReadonlySet<string>): Typeface[] {
+  return [...families]
+    .map((name) => name.slice(context.names.prefix.length))
     .map((id) => findTypeface(id, context.site.typefaces))
     .filter((typeface) => typeface !== null);
 }

@@ -3,13 +3,13 @@ import { memoise } from '../base/memo.ts';
 import { partKind, pieceKind, sectionKind, slotsOf } from '../kinds/catalogue.ts';
 import { MAY_MOVE } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
-import type { Part, SectionKindId, Site } from '../kinds/site.ts';
-import { findPlaced, wearsSlot, type Owner } from '../kinds/walk.ts';
-import type { Look, SlotLook } from '../model/look.ts';
+import type { Part, SectionKindId } from '../kinds/site.ts';
+import { findPlaced, ownersOf, wearsSlot, type Owner } from '../kinds/walk.ts';
+import type { SlotLook } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { State } from '../model/states.ts';
 import { rule, type ConditionalRule, type Declaration } from '../print/trees.ts';
-import { bandEnd, effectiveLook, fallbackValue, holderOf, sameAs } from '../resolve/resolve.ts';
+import { bandEnd, effectiveLook, fallbackValue, holderOf } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
 import { outputOwners, type CompileContext } from './context.ts';
 import { MARK_IDS, readMarks, type Marks } from './marks.ts';
@@ -255,9 +255,9 @@ function slotRules(
   owner: Owner,
   slot: string,
   kind: SlotKind,
+  look: SlotLook,
   inherited: InheritedBase,
 ): ConditionalRule[] {
-  const look: SlotLook = effectiveLook(context.site, { owner: owner.id, slot });
   const pruned = pruneCandidates(context.site, kind, look, listCandidates(context.site, kind, look));
   const marks = readMarks(context, pruned);
   const candidates = shownCandidates(owner, marks?.candidates ?? pruned, marks);
@@ -280,17 +280,6 @@ function slotRules(
   ];
 }
 
-/** What an owner's rules were made from besides its look. */
-interface Made {
-  readonly bands: Site['bands'];
-  readonly typeStyles: Site['typeStyles'];
-  readonly key: string;
-  readonly rules: readonly ConditionalRule[];
-}
-
-/** An edit leaves every other look the same object, and its rules with it. */
-const madeByLook = new WeakMap<Look, Made>();
-
 /** The slots of an owner that are there: worn, and drawn somewhere in the markup. */
 function presentSlots(
   { site, names }: CompileContext,
@@ -305,45 +294,33 @@ function presentSlots(
   );
 }
 
-/** What an owner's rules depend on besides its look, as text. */
-function ownerKey(context: CompileContext, owner: Owner, slots: readonly string[]): string {
-  const placed = owner.sort === 'part' ? findPlaced(context.site, owner.id) : null;
-  const place = placed ? placeOf(context, placed) : null;
-  const variables = slots.map((slot) => variableOf(context, owner, slot)('colour') ?? '').join();
-  return [
-    slots.join(),
-    owner.id,
-    context.names.slotClass(owner.id, ''),
-    containedOf(owner) ?? '',
-    variables,
-    place?.inRow?.join() ?? '-',
-    place?.inPanel?.join() ?? '-',
-    pieceKind(owner.piece).comesTo(owner.piece as never, 'scrolled'),
-  ].join(' ');
+/** A slot that is in the output, with the rules its look became. */
+interface SlotRules {
+  readonly owner: string;
+  readonly slot: string;
+  readonly kind: SlotKind;
+  readonly look: SlotLook;
+  readonly rules: readonly ConditionalRule[];
+  /** Whether the look says something for the page being scrolled, where that can be. */
+  readonly scrolls: boolean;
 }
 
-function ownerRules(
+/** The rules of all looks, slot by slot, in the order of the document. */
+export type LookRules = readonly SlotRules[];
+
+function makeSlot(
   context: CompileContext,
   owner: Owner,
+  slot: string,
+  kind: SlotKind,
+  look: SlotLook,
   inherited: InheritedBase,
-  used: ReadonlySet<string>,
-  shared: string,
-): readonly ConditionalRule[] {
-  const { bands, typeStyles } = context.site;
-  const slots = presentSlots(context, owner, used);
-  const make = () => slots.flatMap(([slot, kind]) => slotRules(context, owner, slot, kind, inherited));
-  // A look that follows another one changes with it.
-  if (slots.some(([slot]) => sameAs(context.site, { owner: owner.id, slot }) !== null)) return make();
-  const key = `${ownerKey(
-    context,
-    owner,
-    slots.map(([slot]) => slot),
-  )} ${shared}`;
-  const made = madeByLook.get(owner.look);
-  if (made?.bands === bands && made.typeStyles === typeStyles && made.key === key) return made.rules;
-  const rules = make();
-  madeByLook.set(owner.look, { bands, typeStyles, key, rules });
-  return rules;
+): SlotRules {
+  const scrolls =
+    pieceKind(owner.piece).comesTo(owner.piece as never, 'scrolled') &&
+    Object.values(look).some((states) => Object.hasOwn(states, 'scrolled'));
+  const rules = slotRules(context, owner, slot, kind, look, inherited);
+  return { owner: owner.id, slot, kind, look, rules, scrolls };
 }
 
 /** The rules of all looks. A slot's rules stand together, in the order `resolve` ranks them. */
@@ -351,7 +328,25 @@ export function lookRules(
   context: CompileContext,
   inherited: InheritedBase,
   used: ReadonlySet<string>,
-): ConditionalRule[] {
-  const shared = `${context.pinnable} ${context.root} ${JSON.stringify(inherited)}`;
-  return outputOwners(context).flatMap((owner) => ownerRules(context, owner, inherited, used, shared));
+): LookRules {
+  return outputOwners(context).flatMap((owner) =>
+    presentSlots(context, owner, used).map(([slot, kind]) => {
+      const look = effectiveLook(context.site, { owner: owner.id, slot });
+      return makeSlot(context, owner, slot, kind, look, inherited);
+    }),
+  );
+}
+
+/** The rules of all looks where nothing but looks has changed since the last ones: those of the same looks are kept. */
+export function lookRulesAgain(
+  context: CompileContext,
+  inherited: InheritedBase,
+  last: LookRules,
+): LookRules {
+  const owners = ownersOf(context.site);
+  return last.map((kept) => {
+    const look = effectiveLook(context.site, kept);
+    const owner = look === kept.look ? undefined : owners.get(kept.owner);
+    return owner ? makeSlot(context, owner, kept.slot, kept.kind, look, inherited) : kept;
+  });
 }

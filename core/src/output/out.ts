@@ -149,6 +149,12 @@ function leastHeight({ site }: CompileContext, section: Section): number {
   return isLength(height) ? toPixels(height, { fontSize: 16 }) : 0;
 }
 
+/** The least heights of all sections, as text. */
+export const leastHeights = (context: CompileContext): string =>
+  sectionsOf(context.site)
+    .map(({ section }) => leastHeight(context, section))
+    .join();
+
 /**
  * Where a part has folded away: the stylesheet tells the script so, and hides it until it stands at its berth. Without
  * scripts it stays in its place, every link in sight; where it is left out it is hidden in any case.

@@ -163,10 +163,9 @@ function derivedCss(context: CompileContext, { from, change, by, with: other }: 
   }
 }
 
-/** The custom properties of the palette that `css` uses, roles first, each after what it leads to. */
-export function paletteDeclarations(context: CompileContext, css: string): Declaration[] {
+/** The custom properties of the palette among those that are used, roles first, each after what it leads to. */
+export function paletteDeclarations(context: CompileContext, used: ReadonlySet<string>): Declaration[] {
   const { site } = context;
-  const used = variablesIn(css);
   const roles = usedRoles(context, used);
   const named = [
     ...site.palette.map((swatch) => swatch.id).filter((id) => used.has(swatchVariable(context, id))),
@@ -180,10 +179,6 @@ export function paletteDeclarations(context: CompileContext, css: string): Decla
     ...roles.map((role): Declaration => [roleVariable(context, role), colourCss(context, site.roles[role])]),
   ];
 }
-
-/** The custom properties a text of CSS reads. */
-const variablesIn = (css: string): ReadonlySet<string> =>
-  new Set([...css.matchAll(/var\((--[\w-]+)\)/g)].map((match) => match[1] ?? ''));
 
 function usedRoles(context: CompileContext, variables: ReadonlySet<string>): Role[] {
   const used = new Set<Role>();

@@ -1,4 +1,5 @@
 import {
+  isSameBesideLooks,
   findPart,
   foldOf,
   isPartKind,
@@ -13,7 +14,6 @@ import {
 } from '@hamaca/core';
 import { Fragment, type ComponentType, memo } from 'react';
 import { useEdit } from '../store/open-site.tsx';
-import { isSameBesideLooks } from '../store/same-structure.ts';
 import { Choice } from '../ui/choice.tsx';
 import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
 import { ListField } from './list-field.tsx';

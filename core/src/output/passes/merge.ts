@@ -18,39 +18,84 @@ function touches(rule: ConditionalRule, declarations: readonly Declaration[]): b
   return false;
 }
 
-/** Whether a rule behind the place sets any of the same properties. */
+/** Rules that stand in one block, in order. */
+type Block = [ConditionalRule, ...ConditionalRule[]];
+
+/** Whether a block behind the place sets any of the same properties. */
 function isTouchedAfter(
-  merged: readonly ConditionalRule[],
+  blocks: readonly Block[],
   index: number,
   declarations: readonly Declaration[],
 ): boolean {
-  for (let place = index + 1; place < merged.length; place++)
-    if (touches(merged[place] as ConditionalRule, declarations)) return true;
+  for (let place = index + 1; place < blocks.length; place++)
+    for (const entry of blocks[place] as Block) if (touches(entry, declarations)) return true;
   return false;
+}
+
+const keyOf = ({ conditions, rule: { selector } }: ConditionalRule) =>
+  conditions.length === 0 ? selector : `${conditions.join('\n')}\n${selector}`;
+
+/** Groups rules into blocks: to each rule, the number of the block it stands in. */
+function groupRules(rules: readonly ConditionalRule[]): number[] {
+  const blocks: Block[] = [];
+  const places = new Map<string, number>();
+  return rules.map((entry) => {
+    const key = keyOf(entry);
+    const index = places.get(key);
+    const earlier = index === undefined ? undefined : blocks[index];
+    if (earlier && index !== undefined && !isTouchedAfter(blocks, index, entry.rule.declarations)) {
+      earlier.push(entry);
+      return index;
+    }
+    const place = blocks.push([entry]) - 1;
+    places.set(key, place);
+    return place;
+  });
+}
+
+function join(block: Block): ConditionalRule {
+  const [first, ...others] = block;
+  if (others.length === 0) return first;
+  const declarations = block.flatMap((entry) => entry.rule.declarations);
+  return { ...first, rule: { ...first.rule, declarations } };
+}
+
+const isSameList = <T>(a: readonly T[], b: readonly T[], isSame: (a: T, b: T) => boolean): boolean =>
+  a.length === b.length && a.every((entry, index) => isSame(entry, b[index] as T));
+
+/** Whether two rules differ in values alone, so that they stand in the same block. */
+const isSameBesideValues = (a: ConditionalRule, b: ConditionalRule): boolean =>
+  a === b ||
+  (a.rule.selector === b.rule.selector &&
+    isSameList(a.conditions, b.conditions, Object.is) &&
+    isSameList(a.rule.declarations, b.rule.declarations, ([name], [other]) => name === other));
+
+/** Rules as they were joined, for the next time. */
+export interface MergedRules {
+  readonly rules: readonly ConditionalRule[];
+  /** To each rule the number of the block it stands in. */
+  readonly groups: readonly number[];
+  readonly blocks: readonly ConditionalRule[];
 }
 
 /**
  * Joins rules of the same selector and conditions where nothing between them sets the same properties, so that a part's
- * arrangement and look stand in one block.
+ * arrangement and look stand in one block. What was joined before the same way is kept: a block whose rules are the same
+ * objects stays the same object.
  */
-export function mergeRules(rules: readonly ConditionalRule[]): ConditionalRule[] {
-  const merged: ConditionalRule[] = [];
-  const places = new Map<string, number>();
-  for (const entry of rules) {
-    const key =
-      entry.conditions.length === 0
-        ? entry.rule.selector
-        : `${entry.conditions.join('\n')}\n${entry.rule.selector}`;
-    const index = places.get(key);
-    const earlier = index === undefined ? undefined : merged[index];
-    if (earlier && index !== undefined && !isTouchedAfter(merged, index, entry.rule.declarations)) {
-      merged[index] = {
-        ...earlier,
-        rule: { ...earlier.rule, declarations: [...earlier.rule.declarations, ...entry.rule.declarations] },
-      };
-    } else {
-      places.set(key, merged.push(entry) - 1);
-    }
-  }
-  return merged;
+export function mergeRules(rules: readonly ConditionalRule[], last: MergedRules | null = null): MergedRules {
+  const isGrouped = last !== null && isSameList(rules, last.rules, isSameBesideValues);
+  const groups = isGrouped ? last.groups : groupRules(rules);
+  const members: ConditionalRule[][] = [];
+  const changed = new Set<number>();
+  rules.forEach((entry, index) => {
+    const group = groups[index] ?? 0;
+    (members[group] ??= []).push(entry);
+    if (!isGrouped || last.rules[index] !== entry) changed.add(group);
+  });
+  const blocks = members.map((block, group) => {
+    const kept = changed.has(group) ? undefined : last?.blocks[group];
+    return kept ?? join(block as Block);
+  });
+  return { rules, groups, blocks };
 }

@@ -1,7 +1,6 @@
-import type { Site } from '@hamaca/core';
+import { isSameBesideLooks, type Site } from '@hamaca/core';
 import { createContext, useContext, useRef, type ReactNode } from 'react';
 import { useSite } from '../../../store/open-site.tsx';
-import { isSameBesideLooks } from '../../../store/same-structure.ts';
 
 const Context = createContext<Site | null>(null);
 

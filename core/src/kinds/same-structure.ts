@@ -1,4 +1,5 @@
-import { isRecord, type Site } from '@hamaca/core';
+import { isRecord } from '../base/json.ts';
+import type { Site } from './site.ts';
 
 /** Whether two values are the same but for the looks in them. What an edit left alone is the same object. */
 export function isSameStructure(a: unknown, b: unknown): boolean {
