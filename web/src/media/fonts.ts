@@ -32,6 +32,9 @@ function metricsOf(id: string): Promise<FontMetrics> {
   return known;
 }
 
+/** Fonts that are there with all their measures, by their families. */
+const known = new Map<string, Fonts>();
+
 async function loadFonts(families: string): Promise<Fonts> {
   const metrics = await Promise.all(
     families
@@ -39,12 +42,22 @@ async function loadFonts(families: string): Promise<Fonts> {
       .filter((id) => findStack(id) === null)
       .map(async (id) => metricsOf(id).catch(() => null)),
   );
-  const known = metrics.filter((entry) => entry !== null);
-  return { metrics: known, measure: createMeasurer(known) };
+  const found = metrics.filter((entry) => entry !== null);
+  const fonts = known.get(families) ?? { metrics: found, measure: createMeasurer(found) };
+  if (found.length === metrics.length) known.set(families, fonts);
+  return fonts;
 }
+
+const familyList = (site: Site) => familiesOf(site).sort().join(' ');
+
+/** Begins to load the fonts of a site before anything that is drawn asks for them. */
+export const loadFontsOf = (site: Site): void => {
+  void loadFonts(familyList(site));
+};
 
 /** The fonts a site uses once they are loaded; null before. While one more is on its way, those before serve. */
 export function useFonts(site: Site | null): Fonts | null {
-  const families = site ? familiesOf(site).sort().join(' ') : null;
-  return useSWRImmutable(families, loadFonts, { keepPreviousData: true }).data ?? null;
+  const families = site ? familyList(site) : null;
+  const { data } = useSWRImmutable(families, loadFonts, { keepPreviousData: true });
+  return data ?? (families === null ? null : (known.get(families) ?? null));
 }

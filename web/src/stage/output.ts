@@ -1,5 +1,6 @@
 import {
-  compileSite,
+  createCompiler,
+  memoise,
   opensOver,
   panelsFrom,
   standingPieces,
@@ -17,16 +18,13 @@ export interface StagePage {
   readonly markup: string;
 }
 
-/** The same document and fonts give the same output: it is asked for by the stage, the controls and every drawing. */
-const compiledBySite = new WeakMap<Site, { readonly fonts: Fonts; readonly compiled: Compiled }>();
+/** One compiler for all fonts that are known, so that an edit is compiled from what was made before it. */
+const compilerOf = memoise((fonts: Fonts) =>
+  memoise(createCompiler({ fonts: fonts.metrics, fontBase: '/fonts/', pinnable: true })),
+);
 
-function compileForStage(site: Site, fonts: Fonts): Compiled {
-  const known = compiledBySite.get(site);
-  if (known?.fonts === fonts) return known.compiled;
-  const compiled = compileSite(site, { fonts: fonts.metrics, fontBase: '/fonts/', pinnable: true });
-  compiledBySite.set(site, { fonts, compiled });
-  return compiled;
-}
+/** The same document and fonts give the same output: it is asked for by the stage, the controls and every drawing. */
+const compileForStage = (site: Site, fonts: Fonts): Compiled => compilerOf(fonts)(site);
 
 /** The piece whose page shows a piece: itself, or for one that opens over the page the first that can open it. */
 export function hostOf(site: Site, piece: Piece): Piece {
@@ -52,5 +50,6 @@ export function useStagePage(site: Site, piece: Piece | null, fonts: Fonts | nul
 export const firstPiece = (site: Site): Piece | null => standingPieces(site)[0] ?? null;
 
 /** Entries of the element map that a query can find: pseudo-elements are none. */
-export const queriable = (entries: readonly ElementEntry[]): readonly ElementEntry[] =>
-  entries.filter((entry) => !entry.selector.includes('::'));
+export const queriable = memoise((entries: readonly ElementEntry[]): readonly ElementEntry[] =>
+  entries.filter((entry) => !entry.selector.includes('::')),
+);

@@ -6,8 +6,8 @@ import type {
   LightMessage,
   PinMessage,
   PinnedElement,
-  RenderMessage,
   Reveal,
+  ShownPage,
   StageElement,
   ToFrame,
 } from './frame/protocol.ts';
@@ -46,22 +46,26 @@ interface Props {
   readonly onCarry?: (carried: Carried) => void;
   /** A panel was closed on the stage. */
   readonly onClosed?: () => void;
+  /** What was told stands on the screen. */
+  readonly onPainted?: () => void;
   /**
    * Where pages come from besides `page`: told of each new one at once, outside of rendering, so that the stage goes
    * first. Answers how to end it.
    */
-  readonly follow?: (show: (message: RenderMessage) => void) => () => void;
+  readonly follow?: (show: (page: ShownPage) => void) => () => void;
   /** Drawn over the page, in its px. */
   readonly children?: ReactNode;
 }
 
+/** Mark of the moment at which a stage was last told of a page, to be measured by. */
+const STAGE_TOLD = 'stage told';
+
 const NONE: readonly string[] = [];
 const NOTHING_REVEALED: Reveal = { panel: null, submenu: false };
 
-/** What a stage is told of a page over a scene. */
-export function renderMessage(site: Site, { compiled, markup }: StagePage, scene: Scene): RenderMessage {
+/** What a stage shows of a page over a scene. */
+export function shownPage(site: Site, { compiled, markup }: StagePage, scene: Scene): ShownPage {
   return {
-    type: 'render',
     markup,
     stylesheet: compiled.stylesheet,
     script: compiled.script,
@@ -73,14 +77,12 @@ export function renderMessage(site: Site, { compiled, markup }: StagePage, scene
   };
 }
 
-const sameMessage = (a: RenderMessage | null, b: RenderMessage) =>
-  a !== null &&
-  a.markup === b.markup &&
-  a.stylesheet === b.stylesheet &&
-  a.script === b.script &&
-  a.scene === b.scene &&
-  a.language === b.language &&
-  a.direction === b.direction;
+/** What of a page is not on the stage yet. */
+function changesOf(shown: ShownPage | null, page: ShownPage): Partial<ShownPage> {
+  if (!shown) return page;
+  const keys = (Object.keys(page) as (keyof ShownPage)[]).filter((key) => page[key] !== shown[key]);
+  return Object.fromEntries(keys.map((key) => [key, page[key]]));
+}
 
 /** The real output over a scene, in a frame of its own that can reach nothing of the interface. */
 export function Stage({
@@ -99,36 +101,40 @@ export function Stage({
   lit = NONE,
   onCarry,
   onClosed,
+  onPainted,
   follow,
   children,
 }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
   const ready = useRef(false);
-  const shown = useRef<RenderMessage | null>(null);
+  const shown = useRef<ShownPage | null>(null);
   const focused = useRef<HTMLElement | null>(null);
   const { press } = useCommands();
-  const message = useMemo(() => renderMessage(site, page, scene), [site, page, scene]);
+  const whole = useMemo(() => shownPage(site, page, scene), [site, page, scene]);
   const pins = useMemo(
     (): PinMessage => ({ type: 'pin', pinned, selected, reveal, outlined }),
     [pinned, selected, reveal, outlined],
   );
   const lights = useMemo((): LightMessage => ({ type: 'light', selectors: lit }), [lit]);
 
-  const latest = useRef({ message, pins, lights, onPick, onCarry, onClosed });
-  latest.current = { message, pins, lights, onPick, onCarry, onClosed };
+  const latest = useRef({ whole, pins, lights, onPick, onCarry, onClosed, onPainted });
+  latest.current = { whole, pins, lights, onPick, onCarry, onClosed, onPainted };
   const send = (content: ToFrame) => {
     if (ready.current) frame.current?.contentWindow?.postMessage(content, '*');
   };
-  const show = (next: RenderMessage) => {
-    if (sameMessage(shown.current, next)) return;
+  const show = (next: ShownPage) => {
+    const changed = changesOf(shown.current, next);
+    if (Object.keys(changed).length === 0) return;
     shown.current = ready.current ? next : null;
-    send(next);
+    send({ type: 'render', changed });
+    performance.clearMarks(STAGE_TOLD);
+    performance.mark(STAGE_TOLD);
   };
 
   useLayoutEffect(() => follow?.(show), [follow]);
   useLayoutEffect(() => {
-    show(message);
-  }, [message]);
+    show(whole);
+  }, [whole]);
   useLayoutEffect(() => {
     send(pins);
   }, [pins]);
@@ -143,7 +149,7 @@ export function Stage({
       if (data.type === 'ready') {
         ready.current = true;
         shown.current = null;
-        show(latest.current.message);
+        show(latest.current.whole);
         send(latest.current.pins);
         send(latest.current.lights);
       } else if (data.type === 'pick') latest.current.onPick?.(data);
@@ -153,7 +159,10 @@ export function Stage({
       else if (data.type === 'revealed') {
         // Whoever was typing or dragging gets the focus back.
         if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
-      } else frame.current?.setAttribute('data-painted', String(data.at));
+      } else {
+        frame.current?.setAttribute('data-painted', String(data.at));
+        latest.current.onPainted?.();
+      }
     };
     const remember = (event: FocusEvent) => {
       if (event.target instanceof HTMLElement && event.target !== frame.current)

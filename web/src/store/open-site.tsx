@@ -1,32 +1,46 @@
 import type { Edit, Site } from '@hamaca/core';
 import { createContext, use, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
+import { showSite, type ShownSite } from './shown-site.ts';
 import { openSite, type SiteState, type SiteStore } from './site-store.ts';
 
-const SiteContext = createContext<SiteStore | null>(null);
+/** The site's store, and what the controls draw of it. */
+interface Opened {
+  readonly store: SiteStore;
+  readonly shown: ShownSite;
+}
+
+const SiteContext = createContext<Opened | null>(null);
 
 /** Opens the site for everything inside and closes it when it leaves. */
 export function OpenSite({ id, children }: { readonly id: string; readonly children: ReactNode }) {
-  const [store, setStore] = useState<SiteStore | null>(null);
+  const [opened, setOpened] = useState<Opened | null>(null);
   useEffect(() => {
-    const opened = openSite(id);
-    setStore(opened);
+    const store = openSite(id);
+    const shown = showSite(store);
+    setOpened({ store, shown });
     return () => {
-      opened.close();
+      shown.close();
+      store.close();
     };
   }, [id]);
-  return store && <SiteContext value={store}>{children}</SiteContext>;
+  return opened && <SiteContext value={opened}>{children}</SiteContext>;
 }
 
+function useOpened(): Opened {
+  const opened = use(SiteContext);
+  if (!opened) throw new Error('A site is needed here.');
+  return opened;
+}
+
+/** What the site is edited by; its state is that of this moment. */
 export function useSiteStore(): SiteStore {
-  const store = use(SiteContext);
-  if (!store) throw new Error('A site is needed here.');
-  return store;
+  return useOpened().store;
 }
 
 /** A part of the open site's state; the component follows it. */
 export function useSiteState<Answer>(select: (state: SiteState) => Answer): Answer {
-  return useStore(useSiteStore(), select);
+  return useStore(useOpened().shown, select);
 }
 
 /** The open, loaded site. */

@@ -14,7 +14,8 @@ import {
 } from '@hamaca/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { WORDS } from '../words/words.ts';
-import { ApiError, fetchChanges, fetchSite, sendChange, type LoggedChange } from './api.ts';
+import { ApiError, fetchChanges, sendChange, type LoggedChange } from './api.ts';
+import { takeSite } from './early.ts';
 import { adoptPending, claimTab, keepPending, randomId, type PendingChange } from './pending.ts';
 import { notify } from './notices.ts';
 
@@ -269,8 +270,12 @@ export function openSite(id: string): SiteStore {
 
   const load = async (): Promise<void> => {
     try {
-      if (book.tab === '') book.tab = await claimTab();
-      const [{ site, revision }, changes] = await Promise.all([fetchSite(id), fetchChanges(id)]);
+      const [{ site, revision }, changes, tab] = await Promise.all([
+        takeSite(id),
+        fetchChanges(id),
+        book.tab === '' ? claimTab() : book.tab,
+      ]);
+      book.tab = tab;
       if (book.closed) return;
       Object.assign(book, {
         base: site,

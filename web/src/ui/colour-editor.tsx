@@ -8,14 +8,16 @@ import {
   type Rgba,
 } from '@hamaca/core';
 import { useEffect, useState, type ReactNode } from 'react';
+import { Slide } from './slide.tsx';
 import { TextField } from './text-field.tsx';
 
-interface Props {
+export interface ColourEditorProps {
   /** A CSS colour. */
   readonly value: string;
   /** Called on every step of a slide or a letter typed. */
   readonly onPreview: (value: string) => void;
   readonly onCommit: (value: string) => void;
+  readonly children?: ReactNode;
 }
 
 /** The three axes of OKLCH, with alpha: how far each goes, and its steps. */
@@ -31,60 +33,8 @@ const BLACK: Rgba = { r: 0, g: 0, b: 0, a: 1 };
 const trackOf = (at: Oklch, axis: (typeof AXES)[number]) =>
   `linear-gradient(90deg, ${Array.from({ length: 9 }, (_, index) => formatColour(parseColour(formatOklch({ ...at, [axis.id]: (axis.max * index) / 8 })) ?? BLACK)).join(', ')})`;
 
-function Slide({
-  label,
-  max,
-  step,
-  value,
-  track,
-  onSlide,
-  onEnd,
-}: {
-  readonly label: string;
-  readonly max: number;
-  readonly step: number;
-  readonly value: number;
-  readonly track: string;
-  readonly onSlide: (value: number) => void;
-  readonly onEnd: () => void;
-}) {
-  return (
-    <label className="grid grid-cols-[84px_1fr_44px] items-center gap-2">
-      <span className="text-small text-ink-soft">{label}</span>
-      <input
-        type="range"
-        min={0}
-        max={max}
-        step={step}
-        value={value}
-        style={{ background: track }}
-        onChange={(event) => {
-          onSlide(Number(event.target.value));
-        }}
-        onPointerUp={onEnd}
-        onKeyUp={(event) => {
-          if (
-            event.key.startsWith('Arrow') ||
-            event.key.startsWith('Page') ||
-            event.key === 'Home' ||
-            event.key === 'End'
-          )
-            onEnd();
-        }}
-        className="slide h-4 w-full cursor-pointer appearance-none rounded-[2px] border border-ink/25"
-      />
-      <span className="text-right text-small tabular">{value}</span>
-    </label>
-  );
-}
-
 /** A colour by lightness, colourfulness and hue as the eye sees them (OKLCH), by alpha, or typed in any notation. */
-export function ColourEditor({
-  value,
-  onPreview,
-  onCommit,
-  children,
-}: Props & { readonly children?: ReactNode }) {
+export function ColourEditor({ value, onPreview, onCommit, children }: ColourEditorProps) {
   const parsed = parseColour(value) ?? BLACK;
   const [at, setAt] = useState<Oklch>(() => oklchOf(parsed));
   const [alpha, setAlpha] = useState(parsed.a);

@@ -17,7 +17,7 @@ function Drawing({ svg }: { readonly svg: string }) {
   return <img alt="" className="size-5" src={`data:image/svg+xml,${encodeURIComponent(source)}`} />;
 }
 
-interface Props {
+export interface IconPickerProps {
   readonly site: Site;
   readonly current: Icon | null;
   /** Whether there may be none. */
@@ -51,7 +51,7 @@ function useLibrary(shown: boolean, typed: string) {
 }
 
 /** An icon: one the site has already, one of the library, or a drawing of the designer's own. */
-export function IconPicker({ site, current, optional = true, onChoose }: Props) {
+export function IconPicker({ site, current, optional = true, onChoose }: IconPickerProps) {
   const file = useRef<HTMLInputElement>(null);
   const [shown, setShown] = useState(false);
   const [typed, setTyped] = useState('');

@@ -1,22 +1,12 @@
-import { lazy, Suspense, type ComponentProps } from 'react';
-
-const Editor = lazy(async () => ({ default: (await import('./colour-editor.tsx')).ColourEditor }));
-const Picker = lazy(async () => ({ default: (await import('./icon-picker.tsx')).IconPicker }));
+import type { ColourEditorProps } from './colour-editor.tsx';
+import type { IconPickerProps } from './icon-picker.tsx';
+import { later } from './later.tsx';
 
 /** The colour editor, fetched when it is first opened. */
-export function ColourEditor(props: ComponentProps<typeof Editor>) {
-  return (
-    <Suspense fallback={<div className="h-[150px]" />}>
-      <Editor {...props} />
-    </Suspense>
-  );
-}
+export const ColourEditor = later<ColourEditorProps>(
+  async () => (await import('./colour-editor.tsx')).ColourEditor,
+  <div className="h-[150px]" />,
+);
 
 /** The icon picker, fetched when it is first shown. */
-export function IconPicker(props: ComponentProps<typeof Picker>) {
-  return (
-    <Suspense fallback={null}>
-      <Picker {...props} />
-    </Suspense>
-  );
-}
+export const IconPicker = later<IconPickerProps>(async () => (await import('./icon-picker.tsx')).IconPicker);

@@ -14,6 +14,8 @@ export const WORDS = {
     `${name} was deleted${placed.length > 0 ? `, and taken out of ${[...new Set(placed)].join(', ')}` : ''}.`,
   restore: 'Bring it back',
   cannotUndo: 'This cannot be undone any more: what it changed was changed again in another tab.',
+  notLoaded: (reason: string) =>
+    `A part of the interface could not be loaded (${reason}). Your changes are kept; load the page again.`,
   copied: 'Copied.',
   copyFailed: 'The browser did not allow copying. Select the text and copy it by hand.',
 } as const;

@@ -1,52 +1,31 @@
-import {
-  createContext,
-  createElement,
-  lazy,
-  Suspense,
-  use,
-  useEffect,
-  useMemo,
-  useState,
-  type FunctionComponent,
-  type ReactNode,
-} from 'react';
+import { createContext, use, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
+import { later } from '../../ui/later.tsx';
 import type { SiteStore } from '../../store/site-store.ts';
 import { runKeys, type CommandContext, type KeyPress } from './commands.ts';
 
-const KeysPage = lazy(async () => ({ default: (await import('./keys-page.tsx')).KeysPage }));
+const KeysPage = later<{ readonly onClose: () => void }>(
+  async () => (await import('./keys-page.tsx')).KeysPage,
+);
 
 /** How long after its start a page is taken to be at rest, in ms. */
 const REST = 2500;
 
+const Finder = later<{ readonly context: CommandContext; readonly onClose: () => void }>(
+  async () => (await import('./finder.tsx')).Finder,
+);
+
 /** The finder is fetched once the page is at rest, so that it takes the very first letter typed after its key. */
-function FinderHost({
-  open,
-  context,
-  onClose,
-}: {
-  readonly open: boolean;
-  readonly context: CommandContext;
-  readonly onClose: () => void;
-}) {
-  const [loaded, setLoaded] = useState<{
-    readonly Finder: FunctionComponent<{ context: CommandContext; onClose: () => void }>;
-  } | null>(null);
+function useFinderAtRest(): void {
   useEffect(() => {
-    if (loaded) return undefined;
-    const timer = setTimeout(
-      () => {
-        void import('./finder.tsx').then(({ Finder }) => {
-          setLoaded({ Finder });
-        });
-      },
-      open ? 0 : REST,
-    );
+    const timer = setTimeout(() => {
+      // Whoever opens it is told why it cannot be.
+      Finder.load().catch(() => undefined);
+    }, REST);
     return () => {
       clearTimeout(timer);
     };
-  }, [loaded, open]);
-  return open && loaded ? createElement(loaded.Finder, { context, onClose }) : null;
+  }, []);
 }
 
 interface Commands {
@@ -81,6 +60,7 @@ export function CommandsProvider({ children }: { readonly children: ReactNode })
     return { context, press: (press) => runKeys(press, context), setStore, setActions };
   }, [navigate, store, actions]);
 
+  useFinderAtRest();
   useEffect(() => {
     const listen = (event: KeyboardEvent) => {
       const typing = event.target instanceof HTMLInputElement || event.target instanceof HTMLTextAreaElement;
@@ -107,22 +87,21 @@ export function CommandsProvider({ children }: { readonly children: ReactNode })
   return (
     <CommandsContext value={commands}>
       {children}
-      <FinderHost
-        open={open === 'finder'}
-        context={commands.context}
-        onClose={() => {
-          setOpen(null);
-        }}
-      />
-      <Suspense fallback={null}>
-        {open === 'keys' && (
-          <KeysPage
-            onClose={() => {
-              setOpen(null);
-            }}
-          />
-        )}
-      </Suspense>
+      {open === 'finder' && (
+        <Finder
+          context={commands.context}
+          onClose={() => {
+            setOpen(null);
+          }}
+        />
+      )}
+      {open === 'keys' && (
+        <KeysPage
+          onClose={() => {
+            setOpen(null);
+          }}
+        />
+      )}
     </CommandsContext>
   );
 }

@@ -1,4 +1,5 @@
 import {
+  isSameBesideLooks,
   bandAt,
   findPiece,
   opensOver,
@@ -9,13 +10,12 @@ import {
   type Scene,
   type Site,
 } from '@hamaca/core';
-import { memo, useEffect, useMemo, useRef, useState } from 'react';
+import { memo, startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
-import { isSameBesideLooks } from '../../store/same-structure.ts';
 import { benchStore, TALL_BELOW, useBench, type Turn } from '../../store/bench-store.ts';
 import { LookSheet } from './sheet/look-sheet.tsx';
 import { firstPiece } from '../../stage/output.ts';
@@ -205,6 +205,26 @@ function useCalmSite(site: Site): Site {
   return previewing ? held : site;
 }
 
+/** Longest wait for the stage's first picture, in ms. */
+const LONGEST_ALONE = 300;
+
+/** The stage is drawn first, what it is worked on with once it stands. */
+function useEquipped() {
+  const [equipped, setEquipped] = useState(false);
+  const equip = useCallback(() => {
+    startTransition(() => {
+      setEquipped(true);
+    });
+  }, []);
+  useEffect(() => {
+    const timer = setTimeout(equip, LONGEST_ALONE);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [equip]);
+  return { equipped, equip };
+}
+
 /** The bench: a piece on the stage, the width line above it, its parts and their looks below or beside it. */
 export function BenchPlace() {
   const site = useSite();
@@ -217,6 +237,7 @@ export function BenchPlace() {
   const stageHeight = useBench((state) => state.stageHeight);
   const spread = useBench((state) => state.spread);
   const scene = useScene(site);
+  const { equipped, equip } = useEquipped();
   useBenchCommands(site);
   if (!piece) return <p className="m-8 text-ink-soft">Nothing stands in this site’s pages yet.</p>;
   if (!fonts)
@@ -240,10 +261,10 @@ export function BenchPlace() {
             : { gridTemplateRows: `${spread ? Math.max(stageHeight, 420) : stageHeight}px minmax(0,1fr)` }
         }
       >
-        <StageArea site={site} piece={piece} fonts={fonts} scene={scene} tall={tall} />
+        <StageArea site={site} piece={piece} fonts={fonts} scene={scene} tall={tall} onPainted={equip} />
         <div className="flex min-h-0 min-w-0 flex-col">
           {!tall && <Seam />}
-          <Controls site={calm} piece={calmPiece} tall={tall} />
+          {equipped && <Controls site={calm} piece={calmPiece} tall={tall} />}
         </div>
       </div>
       <SwatchTray site={site} />

@@ -14,6 +14,7 @@ import {
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { ColourEditor } from '../../ui/colour-editor.tsx';
+import { Slide } from '../../ui/slide.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { newSwatch } from '../../store/new-swatch.ts';
 import { useEdit, useSiteStore } from '../../store/open-site.tsx';
@@ -170,35 +171,20 @@ function Source({ site, swatch }: { readonly site: Site; readonly swatch: Swatch
               </span>
             </label>
           )}
-          <label className="grid grid-cols-[84px_1fr_44px] items-center gap-2">
-            <span className="text-small text-ink-soft">by</span>
-            <input
-              type="range"
-              aria-label="By how much"
-              min={0}
-              max={100}
-              step={1}
-              value={swatch.by}
-              className="slide h-4 w-full cursor-pointer appearance-none rounded-[2px] border border-ink/25 bg-linen"
-              onChange={(event) => {
-                store.preview(derive({ by: Number(event.target.value) }));
-              }}
-              onPointerUp={(event) => {
-                edit(
-                  derive({ by: Number(event.currentTarget.value) }),
-                  `${swatch.name}: ${event.currentTarget.value} %`,
-                );
-              }}
-              onKeyUp={(event) => {
-                if (event.key.startsWith('Arrow'))
-                  edit(
-                    derive({ by: Number(event.currentTarget.value) }),
-                    `${swatch.name}: ${event.currentTarget.value} %`,
-                  );
-              }}
-            />
-            <span className="text-right text-small tabular">{swatch.by} %</span>
-          </label>
+          <Slide
+            label="by"
+            name="By how much"
+            max={100}
+            step={1}
+            value={swatch.by}
+            unit=" %"
+            onSlide={(by) => {
+              store.preview(derive({ by }));
+            }}
+            onEnd={(by) => {
+              edit(derive({ by }), `${swatch.name}: ${by} %`);
+            }}
+          />
         </div>
       ) : (
         <ColourEditor

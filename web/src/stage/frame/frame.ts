@@ -1,10 +1,12 @@
 import type { ElementEntry } from '@hamaca/core';
 import { listenToCarrying } from './carry.ts';
+import { exchangeRules } from './sheet.ts';
 import type {
   FromFrame,
   LightMessage,
   PinMessage,
   RenderMessage,
+  ShownPage,
   StageElement,
   ToFrame,
 } from './protocol.ts';
@@ -27,7 +29,7 @@ const scene = document.createElement('main');
 scene.style.display = 'block';
 document.body.append(holder, scene);
 
-let rendered: RenderMessage | null = null;
+let rendered: ShownPage | null = null;
 let pinned: PinMessage | null = null;
 let lit: LightMessage | null = null;
 /** Stops the output's script. */
@@ -84,7 +86,7 @@ const breakpointsOf = (stylesheet: string) => (stylesheet.match(/\(width [^)]*\)
 function showStylesheet(before: string, now: string): void {
   const faces = facesOf(now);
   if (faceStyle.textContent !== faces) faceStyle.textContent = faces;
-  style.textContent = now.slice(faces.length);
+  exchangeRules(style, before.slice(facesOf(before).length), now.slice(faces.length));
   // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
   if (before !== '' && breakpointsOf(before) !== breakpointsOf(now))
     byItself(() => window.dispatchEvent(new Event('resize')));
@@ -99,15 +101,16 @@ function tellPainted(): void {
   });
 }
 
-function render(message: RenderMessage): void {
+function render({ changed }: RenderMessage): void {
   const before = rendered;
-  rendered = message;
-  document.documentElement.lang = message.language;
-  document.documentElement.dir = message.direction;
-  if (before?.stylesheet !== message.stylesheet) showStylesheet(before?.stylesheet ?? '', message.stylesheet);
-  if (before?.scene !== message.scene) scene.innerHTML = message.scene;
-  if (before?.markup !== message.markup || before.script !== message.script) {
-    buildAnew(message.markup, message.script);
+  const page = { ...before, ...changed } as ShownPage;
+  rendered = page;
+  if (changed.language !== undefined) document.documentElement.lang = page.language;
+  if (changed.direction !== undefined) document.documentElement.dir = page.direction;
+  if (changed.stylesheet !== undefined) showStylesheet(before?.stylesheet ?? '', page.stylesheet);
+  if (changed.scene !== undefined) scene.innerHTML = page.scene;
+  if (changed.markup !== undefined || changed.script !== undefined) {
+    buildAnew(page.markup, page.script);
     if (pinned) pin(pinned);
     if (lit) light(lit);
   }

@@ -19,9 +19,8 @@ export interface Reveal {
   readonly submenu: boolean;
 }
 
-/** The page: markup, stylesheet and script of the output over a scene. */
-export interface RenderMessage {
-  readonly type: 'render';
+/** A page on the stage: markup, stylesheet and script of the output over a scene. */
+export interface ShownPage {
   readonly markup: string;
   readonly stylesheet: string;
   readonly script: string;
@@ -31,6 +30,12 @@ export interface RenderMessage {
   readonly entries: readonly ElementEntry[];
   /** Start of the output's names. */
   readonly prefix: string;
+}
+
+/** What changes of the page; the first message holds all of it. Reading a message takes longer the more is in it. */
+export interface RenderMessage {
+  readonly type: 'render';
+  readonly changed: Partial<ShownPage>;
 }
 
 export interface PinMessage {

@@ -9,7 +9,7 @@ import {
   type Site,
   type Value,
 } from '@hamaca/core';
-import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { startTransition, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
 import { useSite, useSiteStore } from '../../../store/open-site.tsx';
 import type { SheetCell } from './sheet-model.ts';
 
@@ -45,6 +45,8 @@ export function CellInput({ cell, start, onDone }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const listId = useId();
   const [text, setText] = useState(start === '' ? formatValue(site, cell.resolved.value) : start);
+  /** The newest text, also while it is not drawn yet. */
+  const newest = useRef(text);
   const [error, setError] = useState<string | null>(null);
   const ended = useRef(false);
 
@@ -56,10 +58,22 @@ export function CellInput({ cell, start, onDone }: Props) {
   const asEdit = (value: Value) =>
     ({ name: 'set-look', args: { cells: [{ ...cell.cell, value }] } }) as const;
   const show = (typed: string) => {
-    setText(typed);
+    newest.current = typed;
     const parsed = parseValue(site, id, typed);
-    setError(null);
     store.preview(parsed.ok ? asEdit(parsed.value) : null);
+  };
+  const type = (typed: string) => {
+    show(typed);
+    setText(typed);
+    setError(null);
+  };
+  /** The stage goes first: the cell itself is drawn in a later task. */
+  const step = (typed: string) => {
+    show(typed);
+    startTransition(() => {
+      setText(typed);
+      setError(null);
+    });
   };
   const cancel = () => {
     ended.current = true;
@@ -68,8 +82,8 @@ export function CellInput({ cell, start, onDone }: Props) {
   };
   const commit = (moveDown: boolean, leave: boolean) => {
     if (ended.current) return;
-    const unchanged = text === formatValue(site, cell.resolved.value) && start === '';
-    const parsed = parseValue(site, id, text);
+    const unchanged = newest.current === formatValue(site, cell.resolved.value) && start === '';
+    const parsed = parseValue(site, id, newest.current);
     // What was not touched is not set; data of a picture could not be typed at all.
     if (unchanged && (leave || !parsed.ok)) return cancel();
     if (!parsed.ok) {
@@ -90,13 +104,13 @@ export function CellInput({ cell, start, onDone }: Props) {
       commit(false, false);
     } else if (event.key === 'Escape') cancel();
     else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
-      const parsed = parseValue(site, id, text);
+      const parsed = parseValue(site, id, newest.current);
       const stepped = parsed.ok
         ? stepValue(id, parsed.value, (event.key === 'ArrowUp' ? 1 : -1) * stepSize(event))
         : null;
       if (stepped === null) return;
       event.preventDefault();
-      show(formatValue(site, stepped));
+      step(formatValue(site, stepped));
     }
   };
   const suggestions = suggestionsFor(site, id);
@@ -111,7 +125,7 @@ export function CellInput({ cell, start, onDone }: Props) {
         aria-label={`${property(id).label}, ${cell.cell.state}`}
         data-dirty="true"
         onChange={(event) => {
-          show(event.target.value);
+          type(event.target.value);
         }}
         onKeyDown={onKeyDown}
         onBlur={() => {

@@ -8,18 +8,20 @@ import {
   type Scene,
   type Site,
 } from '@hamaca/core';
-import { memo, lazy, Suspense, useCallback, useEffect, useMemo, useState } from 'react';
+import { memo, useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
 import type { Fonts } from '../../../media/fonts.ts';
-import type { RenderMessage } from '../../../stage/frame/protocol.ts';
+import type { ShownPage } from '../../../stage/frame/protocol.ts';
 import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
-import { renderMessage, Stage, type Carried, type Picked } from '../../../stage/stage.tsx';
+import { shownPage, Stage, type Carried, type Picked } from '../../../stage/stage.tsx';
 import { benchStore, selectSlot, setWidth, useBench } from '../../../store/bench-store.ts';
 import { useEdit, useSiteStore } from '../../../store/open-site.tsx';
+import { later } from '../../../ui/later.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { carriedPart, dropAt, type Drop } from '../outline/part-moves.ts';
+import type { Spread as SpreadStages } from './spread.tsx';
 import { useSelection } from './use-selection.ts';
 
-const Spread = lazy(async () => ({ default: (await import('./spread.tsx')).Spread }));
+const Spread = later<ComponentProps<typeof SpreadStages>>(async () => (await import('./spread.tsx')).Spread);
 
 const STAGE_PADDING = 12;
 
@@ -45,6 +47,8 @@ interface Props {
   readonly fonts: Fonts;
   readonly scene: Scene | undefined;
   readonly tall: boolean;
+  /** The stage has drawn something. */
+  readonly onPainted: () => void;
 }
 
 /** The version that was kept, as it looks at the same width and in the same states. */
@@ -56,7 +60,7 @@ function KeptStage({
   width,
   height,
   scale,
-}: Omit<Props, 'tall'> & {
+}: Omit<Props, 'tall' | 'onPainted'> & {
   readonly scene: Scene;
   readonly width: number;
   readonly height: number;
@@ -82,10 +86,10 @@ function KeptStage({
 function useFollowing(piece: string, fonts: Fonts, scene: Scene | undefined) {
   const store = useSiteStore();
   return useCallback(
-    (show: (message: RenderMessage) => void) =>
+    (show: (page: ShownPage) => void) =>
       store.subscribe(({ site }, before) => {
         const found = site && site !== before.site ? findPiece(site, piece) : null;
-        if (site && found && scene) show(renderMessage(site, stagePage(site, found, fonts), scene));
+        if (site && found && scene) show(shownPage(site, stagePage(site, found, fonts), scene));
       }),
     [store, piece, fonts, scene],
   );
@@ -106,7 +110,7 @@ function useFoldedWidth(site: Site, piece: Piece): void {
 const sign = 'absolute left-2 rounded-[2px] bg-ink px-1.5 text-small text-white';
 
 /** The page at the chosen width: the real output, alone, held against the kept version, or every band and state at once. */
-export const StageArea = memo(function StageArea({ site, piece, fonts, scene, tall }: Props) {
+export const StageArea = memo(function StageArea({ site, piece, fonts, scene, tall, onPainted }: Props) {
   const { ref, room } = useRoom();
   const width = useBench((state) => state.width);
   const spread = useBench((state) => state.spread);
@@ -142,12 +146,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
     )
       selectSlot(piece.id, '', null);
   };
-  if (spread && scene)
-    return (
-      <Suspense fallback={null}>
-        <Spread site={site} piece={piece} scene={scene} fonts={fonts} />
-      </Suspense>
-    );
+  if (spread && scene) return <Spread site={site} piece={piece} scene={scene} fonts={fonts} />;
   const instead = compare === 'instead' && kept !== null;
   return (
     <div
@@ -184,6 +183,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             onCarry={onCarry}
             onClosed={onClosed}
             follow={follow}
+            onPainted={onPainted}
           >
             {drop && (
               <span

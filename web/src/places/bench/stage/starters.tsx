@@ -1,12 +1,14 @@
 import { findPiece, isHeader, type Piece } from '@hamaca/core';
-import { lazy, Suspense } from 'react';
+import type { ComponentProps } from 'react';
 import { CommandButton } from '../../../app/commands/command-button.tsx';
 import { useBench } from '../../../store/bench-store.ts';
 import { useSite } from '../../../store/open-site.tsx';
+import { later } from '../../../ui/later.tsx';
+import type { StartersDialog as Dialog } from './starters-dialog.tsx';
 
-const StartersDialog = lazy(async () => ({
-  default: (await import('./starters-dialog.tsx')).StartersDialog,
-}));
+const StartersDialog = later<ComponentProps<typeof Dialog>>(
+  async () => (await import('./starters-dialog.tsx')).StartersDialog,
+);
 
 /** The way to the starting designs; they come only when they are asked for. */
 export function Starters({ piece }: { readonly piece: Piece }) {
@@ -22,9 +24,5 @@ export function Starters({ piece }: { readonly piece: Piece }) {
 function ShownStarters({ id }: { readonly id: string }) {
   const site = useSite();
   const piece = findPiece(site, id);
-  return piece && isHeader(piece) ? (
-    <Suspense fallback={null}>
-      <StartersDialog site={site} header={piece} />
-    </Suspense>
-  ) : null;
+  return piece && isHeader(piece) ? <StartersDialog site={site} header={piece} /> : null;
 }
