@@ -8,7 +8,7 @@ const below = {
   colour: ['base'],
   text: ['base'],
   print: ['base'],
-  values: ['base', 'colour', 'text'],
+  values: ['base', 'colour', 'text', 'print'],
   'kinds/properties': ['base', 'values'],
   model: ['base', 'colour', 'text', 'values', 'kinds/properties'],
   kinds: floor,

@@ -1,29 +1,17 @@
 import { formatColour } from '../colour/colour.ts';
-import { lengthTree, printLength, type LengthValue } from '../values/length.ts';
-import { FOCUS_RING, type Property } from '../values/property.ts';
+import type { LengthValue } from '../values/length.ts';
+import { literalCss } from '../values/kinds/colour.ts';
+import { lengthCss } from '../values/kinds/length.ts';
+import type { Property } from '../values/property.ts';
+import type { ValueOut } from '../values/value-kind.ts';
+import { valueKind } from '../values/value-kinds.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import { isDerived, type DerivedSwatch } from '../model/swatch.ts';
-import {
-  isColourValue,
-  ROLES,
-  type ColourValue,
-  type CornersValue,
-  type LineValue,
-  type PaintValue,
-  type Role,
-  type ShadowValue,
-  type Value,
-} from '../values/values.ts';
-import { colourOf, findSwatch, swatchColour, swatchFamily } from '../resolve/colours.ts';
+import { ROLES, type ColourValue, type CornersValue, type Role, type Value } from '../values/values.ts';
+import { findSwatch, swatchColour, swatchFamily } from '../resolve/colours.ts';
 import { findStack, findTypeface, SYSTEM_FAMILY } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
-import { cssString } from '../print/css.ts';
 import type { Declaration } from '../print/trees.ts';
-
-export function lengthCss(value: LengthValue): string {
-  const tree = lengthTree(value);
-  return tree ? printLength(tree) : '0';
-}
 
 /** The name our own copy of a typeface has in the output, so that it never mixes with the host page's. */
 export function familyName(context: CompileContext, id: string): string {
@@ -44,68 +32,10 @@ const roleVariable = (context: CompileContext, role: Role) => context.names.vari
 
 /** A colour as CSS; links stay links, as custom properties. */
 export function colourCss(context: CompileContext, value: ColourValue): string {
-  if ('literal' in value)
-    return value.literal === 'transparent' ? 'transparent' : formatColour(colourOf(context.site, value));
+  if ('literal' in value) return literalCss(value.literal);
   const link = `var(${'swatch' in value ? swatchVariable(context, value.swatch) : roleVariable(context, value.role)})`;
   const percent = Math.round((value.alpha ?? 1) * 1000) / 10;
   return percent === 100 ? link : `color-mix(in srgb, ${link} ${percent}%, transparent)`;
-}
-
-/** A number of px; 0 needs no unit. */
-const px = (amount: number) => (amount === 0 ? '0' : `${amount}px`);
-
-function lineCss(context: CompileContext, { line }: LineValue): string {
-  return line ? `${px(line.width)} ${line.style} ${colourCss(context, line.colour)}` : 'none';
-}
-
-function shadowsCss(context: CompileContext, { shadows }: ShadowValue): string {
-  if (shadows.length === 0) return 'none';
-  return shadows
-    .map(({ x, y, blur, spread, inset, colour }) =>
-      [
-        ...(inset ? ['inset'] : []),
-        px(x),
-        px(y),
-        px(blur),
-        ...(spread === undefined ? [] : [px(spread)]),
-        colourCss(context, colour),
-      ].join(' '),
-    )
-    .join(', ');
-}
-
-function paintCss(context: CompileContext, { paint }: PaintValue): string {
-  if (!paint) return 'none';
-  if ('image' in paint) return `url(${cssString(paint.image)})`;
-  const stops = paint.gradient.stops.map(({ colour, at }) => `${colourCss(context, colour)} ${at}%`);
-  return `linear-gradient(${paint.gradient.angle}deg, ${stops.join(', ')})`;
-}
-
-const UNIT_CSS = {
-  ms: (value: number) => `${value}ms`,
-  '%': (value: number) => String(value / 100),
-} as const;
-
-/** A value of one kind as CSS, without the names it is declared under. */
-function plainCss(context: CompileContext, entry: Property, value: Value): string {
-  if (typeof value === 'object') {
-    if ('line' in value) return lineCss(context, value);
-    if ('shadows' in value) return shadowsCss(context, value);
-    if ('paint' in value) return paintCss(context, value);
-    return isColourValue(value) ? colourCss(context, value) : '';
-  }
-  switch (entry.kind) {
-    case 'family':
-      return familyCss(context, String(value));
-    case 'number':
-      return entry.unit === undefined ? String(value) : UNIT_CSS[entry.unit](Number(value));
-    case 'choice':
-      return entry.choices[String(value)] ?? '';
-    case 'line':
-      return value === FOCUS_RING ? '2px solid currentColor' : 'none';
-    default:
-      return lengthCss(value);
-  }
 }
 
 function cornerDeclarations(entry: Property, value: LengthValue | CornersValue): Declaration[] {
@@ -113,11 +43,16 @@ function cornerDeclarations(entry: Property, value: LengthValue | CornersValue):
   return value.corners.map((corner, index): Declaration => [entry.css[index] ?? '', lengthCss(corner)]);
 }
 
+const valueOut = (context: CompileContext): ValueOut => ({
+  colour: (value) => colourCss(context, value),
+  family: (id) => familyCss(context, id),
+});
+
 /** The declarations a value becomes. Names that start with `--` get the output's prefix. */
 export function valueDeclarations(context: CompileContext, id: PropertyId, value: Value): Declaration[] {
   const entry = property(id);
   if (entry.kind === 'corners') return cornerDeclarations(entry, value as LengthValue | CornersValue);
-  const css = plainCss(context, entry, value);
+  const css = valueKind(entry).css(value, valueOut(context), entry);
   switch (id) {
     case 'blur':
       return [['backdrop-filter', css === '0' ? 'none' : `blur(${css})`]];

@@ -1,12 +1,10 @@
 import { LIMITS } from '../../values/limits.ts';
 import { ID, LINK_ADDRESS } from '../../values/url.ts';
+import type { JsonSchema } from '../../values/value-kind.ts';
 import { MOST_BANDS } from '../limits.ts';
 import { SHOWN_LEVELS } from '../states.ts';
 import type { KindBook, ThingsSpec } from './faults.ts';
 import type { Field, FieldSpec, Shape } from './field.ts';
-
-/** A JSON Schema (draft 2020-12), as plain JSON. */
-export type JsonSchema = { readonly [key: string]: unknown };
 
 /** What the schema cannot read from shapes: how looks are written, by owner. */
 export interface SchemaWorld {

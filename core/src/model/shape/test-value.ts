@@ -1,6 +1,6 @@
 import { parseColour } from '../../colour/colour.ts';
 import { isFamily } from '../../text/typefaces.ts';
-import { COLOUR_ALLOWED, isColourLink } from '../../values/accepts.ts';
+import { COLOUR_ALLOWED, isColourLink } from '../../values/kinds/colour.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { pictureFault } from '../../values/picture.ts';
 import { ID, refuseUrl } from '../../values/url.ts';
