@@ -85,8 +85,8 @@ export {
   sectionsOf,
   slotKind,
   standingPieces,
-  wearsSlot,
-} from './kinds/walk.ts';
+  hasSlot,
+} from './kinds/placed.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
 export { printSiteFile } from './load/print-site.ts';

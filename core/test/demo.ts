@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { parseSiteFile } from '../src/load/load-site.ts';
 import type { Site } from '../src/kinds/site.ts';
-import { partsOf, sectionsOf, standingPieces } from '../src/kinds/walk.ts';
+import { partsOf, sectionsOf, standingPieces } from '../src/kinds/placed.ts';
 import { isHeader, type Header } from '../src/kinds/pieces/header/header.ts';
 import type { Part } from '../src/kinds/site.ts';
 import { sectionExtent } from '../src/layout/extents.ts';

@@ -1,7 +1,7 @@
 import { slotsOf } from '../src/kinds/catalogue.ts';
 import { itemsOf } from '../src/kinds/content.ts';
 import { property } from '../src/kinds/properties/properties.ts';
-import { ownersOf, placedParts, regionsOf, sectionsOf } from '../src/kinds/walk.ts';
+import { ownersOf, placedParts, regionsOf, sectionsOf } from '../src/kinds/placed.ts';
 import type { OperationName, SingleEdit } from '../src/edit/operations.ts';
 import { wholeSite } from './random-site.ts';
 

@@ -3,7 +3,7 @@ import { createPart, newPartWorld } from '../src/kinds/create.ts';
 import { property, PROPERTIES, type PropertyId } from '../src/kinds/properties/properties.ts';
 import { PARTS } from '../src/kinds/parts/parts.ts';
 import type { Part, Site } from '../src/kinds/site.ts';
-import { regionsOf } from '../src/kinds/walk.ts';
+import { regionsOf } from '../src/kinds/placed.ts';
 import { runEdit, type SingleEdit } from '../src/edit/operations.ts';
 import { loadSite } from '../src/load/load-site.ts';
 import type { SlotKind } from '../src/model/slot.ts';

@@ -1,7 +1,7 @@
 import type { SingleEdit } from '../edit/operations.ts';
 import type { PlacedItem } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
-import type { PlacedPart } from '../kinds/walk.ts';
+import type { PlacedPart } from '../kinds/placed.ts';
 import type { Menu } from '../model/site-content.ts';
 
 /** How a check came out where it did not pass: it fails, it should be looked at, or it cannot be known. */
@@ -64,7 +64,7 @@ export interface LinkWorld extends World {
 }
 
 /** What a check says of a place that does not pass. */
-export interface Fault {
+export interface Objection {
   readonly outcome: Outcome;
   readonly reason: string;
   readonly evidence: string;
@@ -87,7 +87,7 @@ interface CheckOf<Sort extends keyof Places> {
   /** Passes by itself until the addresses have been fetched. */
   readonly asks?: 'addresses';
   /** Null where the place passes. */
-  readonly check: (place: Places[Sort]['place'], world: Places[Sort]['world']) => Fault | null;
+  readonly check: (place: Places[Sort]['place'], world: Places[Sort]['world']) => Objection | null;
 }
 
 /** A check of one link, in a menu or on a part. */

@@ -3,7 +3,7 @@ import { DEMO } from '../../test/demo.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import type { Site } from '../kinds/site.ts';
 import type { Target } from '../model/target.ts';
-import { ownersOf } from '../kinds/walk.ts';
+import { ownersOf } from '../kinds/placed.ts';
 import { applyPatch } from '../edit/json-patch.ts';
 import { runEdit } from '../edit/operations.ts';
 import { unreachedPages } from '../links/reach.ts';

@@ -2,7 +2,7 @@ import { memoise } from '../base/memo.ts';
 import type { Edit } from '../edit/operations.ts';
 import { itemsOf, walkMenu, type PlacedItem } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
-import { placedParts } from '../kinds/walk.ts';
+import { placedParts } from '../kinds/placed.ts';
 import { partLinks, type PartLink } from '../links/part-links.ts';
 import { shownDepth } from '../links/reach.ts';
 import { targetKey } from '../links/target.ts';
@@ -57,9 +57,15 @@ const PART_CHECKS = checksOf('part');
 
 function checkLink(placed: PlacedItem, world: LinkWorld, findings: Finding[] = []): Finding[] {
   for (const { id, check } of LINK_CHECKS) {
-    const fault = check(placed, world);
-    if (fault)
-      findings.push({ check: id, menu: world.menu.id, item: placed.item.id, path: placed.path, ...fault });
+    const objection = check(placed, world);
+    if (objection)
+      findings.push({
+        check: id,
+        menu: world.menu.id,
+        item: placed.item.id,
+        path: placed.path,
+        ...objection,
+      });
   }
   return findings;
 }
@@ -91,9 +97,9 @@ export function checkTypedLabel(site: Site, id: string, label: string): readonly
 function checkParts(world: World): Finding[] {
   return placedParts(world.site).flatMap((placed) =>
     PART_CHECKS.flatMap(({ id, check }): Finding[] => {
-      const fault = check(placed, world);
+      const objection = check(placed, world);
       const menu = placed.part.kind === 'menu' ? placed.part.menu : null;
-      return fault ? [{ check: id, menu, item: null, path: placed.path, ...fault }] : [];
+      return objection ? [{ check: id, menu, item: null, path: placed.path, ...objection }] : [];
     }),
   );
 }

@@ -11,7 +11,7 @@ import { PANEL } from '../kinds/pieces/panel/panel.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import { NO_TARGET } from '../model/target.ts';
 import { itemsOf } from '../kinds/content.ts';
-import { ownersOf } from '../kinds/walk.ts';
+import { ownersOf } from '../kinds/placed.ts';
 import { hrefOf } from '../links/target.ts';
 import { loadSite } from '../load/load-site.ts';
 import { resolve } from '../resolve/resolve.ts';

@@ -2,8 +2,8 @@ import { memoise } from '../base/memo.ts';
 import { BOOK } from '../kinds/book.ts';
 import { SITE_SHAPE } from '../kinds/catalogue.ts';
 import type { Site } from '../kinds/site.ts';
-import { refsOf } from '../kinds/walk.ts';
-import { walkShape, type Reference } from '../model/shape/walk.ts';
+import { refsOf } from '../kinds/placed.ts';
+import { visitShape, type Reference } from '../model/shape/visit.ts';
 import type { JsonPatch, PatchOperation } from './json-patch.ts';
 
 const record = (site: Site) => site as unknown as Record<string, unknown>;
@@ -11,7 +11,7 @@ const record = (site: Site) => site as unknown as Record<string, unknown>;
 /** Every id with the JSON Pointer of what has it. */
 const idPlaces = memoise((site: Site): readonly { readonly id: string; readonly path: string }[] => {
   const places: { id: string; path: string }[] = [];
-  walkShape(SITE_SHAPE, record(site), '', BOOK, {
+  visitShape(SITE_SHAPE, record(site), '', BOOK, {
     field: ({ field, value, path }) => {
       if (field.spec.kind === 'id')
         places.push({ id: String(value), path: path.slice(0, path.lastIndexOf('/')) });
@@ -23,7 +23,7 @@ const idPlaces = memoise((site: Site): readonly { readonly id: string; readonly 
 /** Lists of bands in which something is shown, wherever they stand. */
 export function bandLists(site: Site): { readonly path: string; readonly bands: readonly string[] }[] {
   const lists: { path: string; bands: readonly string[] }[] = [];
-  walkShape(SITE_SHAPE, record(site), '', BOOK, {
+  visitShape(SITE_SHAPE, record(site), '', BOOK, {
     field: ({ field, value, path }) => {
       if (field.spec.kind === 'bands') lists.push({ path, bands: value as readonly string[] });
     },

@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { unzipSync } from 'fflate';
 import { DEMO, FONTS } from '../../test/demo.ts';
 import { contrastOf } from '../resolve/backdrop.ts';
-import { ownersOf } from '../kinds/walk.ts';
+import { ownersOf } from '../kinds/placed.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import { loadSite, parseSiteFile } from '../load/load-site.ts';
 import { buildMenu } from '../links/build-menu.ts';

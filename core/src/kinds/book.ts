@@ -1,7 +1,7 @@
 import { isRecord } from '../base/json.ts';
-import type { Fault } from '../model/fault.ts';
+import type { Violation } from '../model/violation.ts';
 import { ITEM_SHAPE } from '../model/menu-item.ts';
-import type { KindBook } from '../model/shape/faults.ts';
+import type { KindBook } from '../model/shape/violations.ts';
 import type { Shape } from '../model/shape/field.ts';
 import { isState, LEVEL_KEYS } from '../model/states.ts';
 import { acceptsValue, allowedValue } from '../values/accepts.ts';
@@ -9,11 +9,11 @@ import { ID } from '../values/url.ts';
 import { slotsOf, THING_SHAPES, type OwnerKind } from './catalogue.ts';
 import { isPropertyId, property } from './properties/properties.ts';
 
-/** Walks a look by the catalogue; faults are paths below the look with what is allowed there. */
+/** Walks a look by the catalogue; violations are paths below the look with what is allowed there. */
 class LookTester {
-  readonly faults: Fault[] = [];
+  readonly violations: Violation[] = [];
 
-  /** The entries of an object whose keys are allowed; others are faults. */
+  /** The entries of an object whose keys are allowed; others are violations. */
   private entries(
     value: unknown,
     path: readonly string[],
@@ -21,12 +21,12 @@ class LookTester {
     isAllowed: (key: string) => boolean,
   ): [string, unknown][] {
     if (!isRecord(value)) {
-      this.faults.push({ path, allowed: `an object with the keys ${allowedKeys}` });
+      this.violations.push({ path, allowed: `an object with the keys ${allowedKeys}` });
       return [];
     }
     return Object.entries(value).filter(([key]) => {
       if (!isAllowed(key))
-        this.faults.push({ path: [...path, key], allowed: `one of the keys ${allowedKeys}` });
+        this.violations.push({ path: [...path, key], allowed: `one of the keys ${allowedKeys}` });
       return isAllowed(key);
     });
   }
@@ -61,16 +61,16 @@ class LookTester {
       if (!isPropertyId(key)) continue;
       const entry = property(key);
       if (!acceptsValue(entry, value))
-        this.faults.push({ path: [...path, key], allowed: allowedValue(entry) });
+        this.violations.push({ path: [...path, key], allowed: allowedValue(entry) });
     }
   }
 }
 
 /** What is wrong with a look of a kind of owner. */
-function lookFaults(owner: string, look: unknown): readonly Fault[] {
+function lookViolations(owner: string, look: unknown): readonly Violation[] {
   const tester = new LookTester();
   tester.look(owner as OwnerKind, look);
-  return tester.faults;
+  return tester.violations;
 }
 
 const LINKS: Readonly<Record<string, Shape>> = { link: ITEM_SHAPE };
@@ -89,5 +89,5 @@ export const BOOK: KindBook = {
     const all: Readonly<Record<string, Shape>> = THING_SHAPES[spec.of];
     return typeof kind === 'string' && Object.hasOwn(all, kind) ? (all[kind] ?? null) : null;
   },
-  lookFaults,
+  lookViolations,
 };

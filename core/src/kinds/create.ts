@@ -4,7 +4,7 @@ import type { Look } from '../model/look.ts';
 import { partKindById } from './catalogue.ts';
 import type { NewPartWorld } from './kind.ts';
 import type { Part, PartKindId, Site } from './site.ts';
-import { idsOf, panelsOf } from './walk.ts';
+import { idsOf, panelsOf } from './placed.ts';
 
 type PartOfKind<Id extends PartKindId> = Extract<Part, { kind: Id }>;
 type Settings<Id extends PartKindId> = Partial<Omit<PartOfKind<Id>, 'kind' | 'id'>>;

@@ -8,7 +8,7 @@ import { STATES } from '../model/states.ts';
 import { refuseUrl } from '../values/url.ts';
 import { readLength, toPixels } from '../values/length.ts';
 import type { Value } from '../values/values.ts';
-import { idsOf, ownersOf } from './walk.ts';
+import { idsOf, ownersOf } from './placed.ts';
 import { itemsOf, walkMenu } from './content.ts';
 import type { SlotKind } from '../model/slot.ts';
 

@@ -1,7 +1,7 @@
 import { memoise } from '../base/memo.ts';
 import { partKind } from './catalogue.ts';
 import type { Part, Piece, Site } from './site.ts';
-import { findPlaced, opensOver, placedParts, type PlacedPart } from './walk.ts';
+import { findPlaced, opensOver, placedParts, type PlacedPart } from './placed.ts';
 
 /** How a part leaves its place. */
 export interface Fold {

@@ -1,6 +1,6 @@
 import { describeValue, type Problem } from '../base/result.ts';
 import type { RefKind } from '../model/shape/field.ts';
-import { walkShape } from '../model/shape/walk.ts';
+import { visitShape } from '../model/shape/visit.ts';
 import { isDerived } from '../model/swatch.ts';
 import { OWN_PREFIX } from '../text/typefaces.ts';
 import { LIMITS } from '../values/limits.ts';
@@ -10,7 +10,7 @@ import { SITE_SHAPE } from './catalogue.ts';
 import { walkMenu } from './content.ts';
 import { lookCells } from './looks.ts';
 import type { Site } from './site.ts';
-import { ownersOf, panelsOf, placedParts, refsOf, slotKind } from './walk.ts';
+import { ownersOf, panelsOf, placedParts, refsOf, slotKind } from './placed.ts';
 
 const REF_WORDS: Readonly<Record<RefKind, string>> = {
   band: 'band',
@@ -116,7 +116,7 @@ function uniqueIds(site: Site): Problem[] {
       });
     seen.add(id);
   };
-  walkShape(SITE_SHAPE, site as unknown as Record<string, unknown>, '', BOOK, {
+  visitShape(SITE_SHAPE, site as unknown as Record<string, unknown>, '', BOOK, {
     field: ({ field, value, path }) => {
       if (field.spec.kind === 'id') note(String(value), path);
     },

@@ -76,7 +76,7 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
    */
   readonly shownBelow?: (part: PartOf<Id, S>, needed: (panel: string) => number | null) => number | null;
   /** Whether a slot is there at all: nothing is styled that is not there. */
-  readonly worn?: (part: PartOf<Id, S>, slot: string, site: SiteContent) => boolean;
+  readonly hasSlot?: (part: PartOf<Id, S>, slot: string, site: SiteContent) => boolean;
   /** The word of the class of the element that stands for it in its region; the kind's id otherwise. */
   readonly box?: (part: PartOf<Id, S>) => string;
   readonly behind?: (part: PartOf<Id, S>, slot: string, level: number | null) => Behind;

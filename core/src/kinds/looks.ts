@@ -4,7 +4,7 @@ import type { Value } from '../values/values.ts';
 import { slotsOf } from './catalogue.ts';
 import type { PropertyId } from './properties/properties.ts';
 import type { Site } from './site.ts';
-import { ownersOf } from './walk.ts';
+import { ownersOf } from './placed.ts';
 
 /** A cell that says a value itself. */
 export interface LookCell extends Cell {

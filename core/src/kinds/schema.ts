@@ -1,11 +1,11 @@
 import { mixed, object, ValidationError, type Schema } from 'yup';
-import { fieldFaults } from '../model/shape/faults.ts';
+import { fieldViolations } from '../model/shape/violations.ts';
 import type { Field } from '../model/shape/field.ts';
 import { BOOK } from './book.ts';
 import { SITE_SHAPE } from './catalogue.ts';
 
-/** Most faults told of one field; more would not be read. */
-const MOST_FAULTS = 50;
+/** Most violations told of one field; more would not be read. */
+const MOST_VIOLATIONS = 50;
 
 /** A segment as the schema library writes paths, quoted where it needs to be. */
 function bracket(segment: string): string {
@@ -13,19 +13,19 @@ function bracket(segment: string): string {
   return /^\d+$/.test(segment) ? `[${segment}]` : `["${segment.replaceAll('"', '')}"]`;
 }
 
-/** A field of the document as the schema library's: each fault is told at its own path. */
+/** A field of the document as the schema library's: each violation is told at its own path. */
 const fieldSchema = (field: Field<unknown>): Schema =>
   mixed()
     .strict()
     .test({
       name: 'field',
       test(value, context) {
-        const faults = fieldFaults(field, value, BOOK);
-        if (faults.length === 0) return true;
-        const errors = faults.slice(0, MOST_FAULTS).map((fault) =>
+        const violations = fieldViolations(field, value, BOOK);
+        if (violations.length === 0) return true;
+        const errors = violations.slice(0, MOST_VIOLATIONS).map((violation) =>
           context.createError({
-            path: context.path + fault.path.map(bracket).join(''),
-            message: fault.allowed,
+            path: context.path + violation.path.map(bracket).join(''),
+            message: violation.allowed,
           }),
         );
         return new ValidationError(errors, value, context.path);

@@ -2,7 +2,7 @@ import { sectionKind, partKind } from '../kinds/catalogue.ts';
 import { exact, type Extent, type PartExtents, type SlotReader } from '../kinds/extent.ts';
 import { standsIn } from '../kinds/folds.ts';
 import type { Part, Site } from '../kinds/site.ts';
-import { findPlaced, type PlacedSection } from '../kinds/walk.ts';
+import { findPlaced, type PlacedSection } from '../kinds/placed.ts';
 import type { Level, State } from '../model/states.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';

@@ -1,7 +1,7 @@
 import type { Extent } from '../kinds/extent.ts';
 import { foldsBelow } from '../kinds/folds.ts';
 import type { Piece, Site } from '../kinds/site.ts';
-import { sectionsOf } from '../kinds/walk.ts';
+import { sectionsOf } from '../kinds/placed.ts';
 import { bandEnd } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
 import { sectionExtent } from './extents.ts';

@@ -4,7 +4,7 @@ import type { Page } from '../model/site-content.ts';
 import type { Site } from '../kinds/site.ts';
 import { NO_TARGET, type Target } from '../model/target.ts';
 import { findIcon, findPage, pagesByPath } from '../kinds/content.ts';
-import { idsOf, panelsOf } from '../kinds/walk.ts';
+import { idsOf, panelsOf } from '../kinds/placed.ts';
 
 /** Changes every link of some branches, parents before children. Depth is bounded by the document. */
 export function mapItems(items: readonly MenuItem[], change: (item: MenuItem) => MenuItem): MenuItem[] {

@@ -1,11 +1,11 @@
 import { BOOK } from '../kinds/book.ts';
 import { shapeOf } from '../kinds/catalogue.ts';
 import type { Site } from '../kinds/site.ts';
-import { placedParts, type PlacedPart } from '../kinds/walk.ts';
+import { placedParts, type PlacedPart } from '../kinds/placed.ts';
 import { memoise } from '../base/memo.ts';
 import { isRecord } from '../base/json.ts';
 import type { Target } from '../model/target.ts';
-import { walkShape } from '../model/shape/walk.ts';
+import { visitShape } from '../model/shape/visit.ts';
 
 /** A link that a part has of its own: a call to action, an icon link, a text, a picture. */
 export interface PartLink extends PlacedPart {
@@ -25,7 +25,7 @@ function linksOf(placed: PlacedPart): PartLink[] {
   const found: PartLink[] = [];
   const part = placed.part as unknown as Record<string, unknown>;
   const holders = new Map<string, Record<string, unknown>>([['', part]]);
-  walkShape(shapeOf(placed.part.kind), part, '', BOOK, {
+  visitShape(shapeOf(placed.part.kind), part, '', BOOK, {
     thing: (thing, path) => {
       holders.set(path, thing);
     },

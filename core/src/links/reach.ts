@@ -1,6 +1,6 @@
 import { itemsOf } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
-import { placementsOf } from '../kinds/walk.ts';
+import { placementsOf } from '../kinds/placed.ts';
 import { levelCount } from '../model/states.ts';
 import { partLinks } from './part-links.ts';
 

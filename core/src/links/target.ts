@@ -3,7 +3,7 @@ import type { Site } from '../kinds/site.ts';
 import { NO_TARGET, type Target } from '../model/target.ts';
 import { refuseUrl } from '../values/url.ts';
 import { findPage, pagesByPath, pagesByTitle } from '../kinds/content.ts';
-import { findPiece, opensOver } from '../kinds/walk.ts';
+import { findPiece, opensOver } from '../kinds/placed.ts';
 
 const MAIL = /^[^\s@<>"]+@[^\s@<>"]+\.[^\s@<>"]+$/;
 const PHONE = /^\+?[\d\s()./-]{6,24}$/;

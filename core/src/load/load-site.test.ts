@@ -3,7 +3,7 @@ import { describe, expect, test } from '@jest/globals';
 import { DEMO, rawDemo } from '../../test/demo.ts';
 import { migrate, FORMAT_VERSION, MIGRATIONS } from '../migrate/migrate.ts';
 import { loadSite, parseSiteFile } from './load-site.ts';
-import { placedParts } from '../kinds/walk.ts';
+import { placedParts } from '../kinds/placed.ts';
 import { printSiteFile } from './print-site.ts';
 
 const refused = (raw: unknown) => {

@@ -6,7 +6,7 @@ import { isSameBesideLooks } from '../kinds/same-structure.ts';
 import type { Site } from '../kinds/site.ts';
 import { printCss } from '../print/css.ts';
 import { printHtml } from '../print/html.ts';
-import { rule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
+import { styleRule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
 import type { Typeface } from '../text/typefaces.ts';
 import { createContext, type CompileContext, type CompileOptions } from './context.ts';
 import { createElementMap, type ElementMap } from './elements.ts';
@@ -158,7 +158,7 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   const lists = [rules.before, ...rules.looks.map((made) => made.rules), rules.after];
   const { families, variables } = joinUsages(lists);
   const palette = paletteDeclarations(context, variables);
-  const all: ConditionalRule[] = palette.length > 0 ? [rule(context.root, palette)] : [];
+  const all: ConditionalRule[] = palette.length > 0 ? [styleRule(context.root, palette)] : [];
   for (const list of lists) all.push(...list);
   return {
     markup,

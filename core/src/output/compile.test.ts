@@ -9,7 +9,7 @@ import { listCandidates, pruneCandidates } from './passes/prune.ts';
 import { mergeRules } from './passes/merge.ts';
 import { cssString, printCss } from '../print/css.ts';
 import { escapeAttribute, escapeText, printHtml } from '../print/html.ts';
-import { element, rule, text } from '../print/trees.ts';
+import { element, styleRule, text } from '../print/trees.ts';
 import { MENU_SLOTS } from '../kinds/parts/menu/slots.ts';
 
 /** The demo spoiled or changed as raw JSON, loaded again. */
@@ -187,9 +187,9 @@ describe('printing', () => {
   test('neighbours under the same conditions share a block', () => {
     expect(
       printCss([
-        rule('a', [['color', 'red']], '@media x'),
-        rule('b', [['color', 'red']], '@media x', '@supports y'),
-        rule('c', [['color', 'red']]),
+        styleRule('a', [['color', 'red']], '@media x'),
+        styleRule('b', [['color', 'red']], '@media x', '@supports y'),
+        styleRule('c', [['color', 'red']]),
       ]),
     ).toBe(
       '@media x {\n  a {\n    color: red;\n  }\n  @supports y {\n    b {\n      color: red;\n    }\n  }\n}\nc {\n  color: red;\n}\n',
@@ -224,10 +224,10 @@ describe('passes', () => {
   });
   test('rules of one selector are joined unless something between sets the same', () => {
     const joined = mergeRules([
-      rule('a', [['color', 'red']]),
-      rule('b', [['gap', '1px']]),
-      rule('a', [['gap', '2px']]),
-      rule('a', [['margin', '0']]),
+      styleRule('a', [['color', 'red']]),
+      styleRule('b', [['gap', '1px']]),
+      styleRule('a', [['gap', '2px']]),
+      styleRule('a', [['margin', '0']]),
     ]);
     expect(
       joined.blocks.map(({ rule: { selector, declarations } }) => [selector, declarations.length]),

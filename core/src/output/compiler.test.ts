@@ -6,7 +6,7 @@ import { runEdit, type Edit, type OperationName } from '../edit/operations.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import { itemsOf } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
-import { ownersOf, placedParts } from '../kinds/walk.ts';
+import { ownersOf, placedParts } from '../kinds/placed.ts';
 import type { LevelKey } from '../model/states.ts';
 import { ROLES } from '../values/values.ts';
 import { compileSite, createCompiler } from './compile-site.ts';

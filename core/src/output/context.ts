@@ -1,5 +1,5 @@
 import type { Piece, Site } from '../kinds/site.ts';
-import { ownersOf, type Owner } from '../kinds/walk.ts';
+import { ownersOf, type Owner } from '../kinds/placed.ts';
 import type { FontMetrics } from '../text/font-table.ts';
 import { createNames, DEFAULT_PREFIX, type Names } from './names.ts';
 

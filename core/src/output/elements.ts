@@ -2,7 +2,7 @@ import { slotsOf } from '../kinds/catalogue.ts';
 import { shownItems, shownLinks } from '../kinds/content.ts';
 import type { MenuPart } from '../kinds/parts/menu/shape.ts';
 import type { Site } from '../kinds/site.ts';
-import { wearsSlot, type Owner } from '../kinds/walk.ts';
+import { hasSlot, type Owner } from '../kinds/placed.ts';
 import type { SlotRef } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import { levelCount, type Level } from '../model/states.ts';
@@ -34,7 +34,7 @@ function levelsOf(owner: Owner, levels: readonly Level[]): readonly (Level | nul
 
 function entriesOf(context: CompileContext, owner: Owner): ElementEntry[] {
   return Object.entries(slotsOf(owner.kind))
-    .filter(([slot]) => wearsSlot(context.site, owner, slot))
+    .filter(([slot]) => hasSlot(context.site, owner, slot))
     .flatMap(([slot, kind]) =>
       levelsOf(owner, kind.levels).map((level): ElementEntry => {
         const key = level === null || kind.levels.length === 1 ? 'all' : (String(level) as '1' | '2' | '3');

@@ -1,7 +1,7 @@
 import { partKind } from '../kinds/catalogue.ts';
-import { partsOf } from '../kinds/walk.ts';
+import { partsOf } from '../kinds/placed.ts';
 import { cssString } from '../print/css.ts';
-import { rule, type ConditionalRule, type Declaration } from '../print/trees.ts';
+import { styleRule, type ConditionalRule, type Declaration } from '../print/trees.ts';
 import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
 import { findTypeface, type Typeface } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
@@ -32,7 +32,7 @@ function fallbackFace(
   if (!metrics) return [];
   const fallback = fallbackMetrics(typeface, metrics, 400, letters);
   return [
-    rule('@font-face', [
+    styleRule('@font-face', [
       ['font-family', fallbackName(context, typeface.id)],
       ['src', fallback.local.map((name) => `local(${cssString(name)})`).join(', ')],
       ['size-adjust', `${fallback.sizeAdjust}%`],
@@ -53,6 +53,6 @@ export function fontRules(context: CompileContext, typefaces: readonly Typeface[
       ['font-weight', typeface.weights.join(' ')],
       ['font-display', 'swap'],
     ];
-    return [rule('@font-face', face), ...fallbackFace(context, typeface, letters)];
+    return [styleRule('@font-face', face), ...fallbackFace(context, typeface, letters)];
   });
 }

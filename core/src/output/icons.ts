@@ -2,7 +2,7 @@ import { partKind } from '../kinds/catalogue.ts';
 import { findIcon } from '../kinds/content.ts';
 import type { DrawingName } from '../kinds/out.ts';
 import type { Piece, Site } from '../kinds/site.ts';
-import { partsOf } from '../kinds/walk.ts';
+import { partsOf } from '../kinds/placed.ts';
 import { element, type HtmlElement, type HtmlNode } from '../print/trees.ts';
 import type { CompileContext } from './context.ts';
 

@@ -4,11 +4,11 @@ import { partKind, pieceKind, sectionKind, slotsOf } from '../kinds/catalogue.ts
 import { MAY_MOVE } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Part, SectionKindId } from '../kinds/site.ts';
-import { findPlaced, ownersOf, wearsSlot, type Owner } from '../kinds/walk.ts';
+import { findPlaced, ownersOf, hasSlot, type Owner } from '../kinds/placed.ts';
 import type { SlotLook } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { State } from '../model/states.ts';
-import { rule, type ConditionalRule, type Declaration } from '../print/trees.ts';
+import { styleRule, type ConditionalRule, type Declaration } from '../print/trees.ts';
 import { bandEnd, effectiveLook, fallbackValue, holderOf } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
 import { outputOwners, type CompileContext } from './context.ts';
@@ -147,7 +147,7 @@ function mirrored(
   const origin = declarations.find(([name]) => name === 'transform-origin')?.[1];
   if (origin === undefined || origin.startsWith('50%')) return [];
   return [
-    rule(
+    styleRule(
       markOf(`${selector}:where(:dir(rtl))`),
       [['transform-origin', origin.startsWith('0%') ? '100% 50%' : '0% 50%']],
       ...conditions,
@@ -171,13 +171,13 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
   const { slot: own, between, motion } = aimed;
   const mark = marks ? aimed.mark : [];
   return [
-    ...(own.length > 0 ? [rule(selector, own, ...conditions)] : []),
+    ...(own.length > 0 ? [styleRule(selector, own, ...conditions)] : []),
     ...(mark.length > 0
-      ? [rule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)]
+      ? [styleRule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)]
       : []),
     ...(between.length > 0 ? betweenRules(slotContext, selector, between, conditions) : []),
     ...(motion.length > 0
-      ? [rule(marks ? `${selector}, ${markOf(selector)}` : selector, motion, ...conditions, MAY_MOVE)]
+      ? [styleRule(marks ? `${selector}, ${markOf(selector)}` : selector, motion, ...conditions, MAY_MOVE)]
       : []),
   ];
 }
@@ -194,13 +194,13 @@ function markBase(slotContext: SlotContext, candidates: readonly Candidate[]): C
   const colour = coloured
     ? []
     : [
-        rule(
+        styleRule(
           markOf(selector),
           valueDeclarations(context, 'markColour', fallbackValue(context.site, kind, 'markColour').value),
         ),
       ];
   return [
-    rule(selector, [['position', 'relative'], ...(marks.behind ? [['z-index', '0'] as const] : [])]),
+    styleRule(selector, [['position', 'relative'], ...(marks.behind ? [['z-index', '0'] as const] : [])]),
     ...colour,
   ];
 }
@@ -272,7 +272,7 @@ function slotRules(
   };
   const base = baseDeclarations(slotContext, candidates, inherited);
   return [
-    ...(base.length > 0 ? [rule(slotSelector(context, owner, slot, 'all', 'rest'), base)] : []),
+    ...(base.length > 0 ? [styleRule(slotSelector(context, owner, slot, 'all', 'rest'), base)] : []),
     ...markBase(slotContext, candidates),
     ...groupCandidates(context, candidates).flatMap((group) =>
       group[0] ? groupRules(slotContext, group[0], group) : [],
@@ -280,7 +280,7 @@ function slotRules(
   ];
 }
 
-/** The slots of an owner that are there: worn, and drawn somewhere in the markup. */
+/** The slots of an owner that are there: the owner has them, and they are drawn somewhere in the markup. */
 function presentSlots(
   { site, names }: CompileContext,
   owner: Owner,
@@ -289,9 +289,7 @@ function presentSlots(
   const kind = owner.sort === 'piece' ? pieceKind(owner.piece) : null;
   const isDrawn = (slot: string) =>
     slot === kind?.rootSlot || slot === kind?.backdropSlot || used.has(names.slotClass(owner.id, slot));
-  return Object.entries(slotsOf(owner.kind)).filter(
-    ([slot]) => wearsSlot(site, owner, slot) && isDrawn(slot),
-  );
+  return Object.entries(slotsOf(owner.kind)).filter(([slot]) => hasSlot(site, owner, slot) && isDrawn(slot));
 }
 
 /** A slot that is in the output, with the rules its look became. */

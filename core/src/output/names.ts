@@ -1,6 +1,6 @@
 import { slugify } from '../base/ids.ts';
 import type { Site } from '../kinds/site.ts';
-import { ownersOf } from '../kinds/walk.ts';
+import { ownersOf } from '../kinds/placed.ts';
 
 /** What every class, id and custom property of the output starts with, unless the designer sets another. */
 export const DEFAULT_PREFIX = 'hm-';

@@ -2,10 +2,10 @@ import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
 import { arrivingAt, foldsBelow, neededBelow } from '../kinds/folds.ts';
 import type { Fragment, Out, PartOut, PieceOut, SectionOut } from '../kinds/out.ts';
 import type { Part, Piece, Section } from '../kinds/site.ts';
-import { findPlaced, opensOver, sectionsOf, type PlacedPart } from '../kinds/walk.ts';
+import { findPlaced, opensOver, sectionsOf, type PlacedPart } from '../kinds/placed.ts';
 import { hrefOf } from '../links/target.ts';
 import type { Target } from '../model/target.ts';
-import { element, rule, type ConditionalRule, type HtmlElement, type HtmlNode } from '../print/trees.ts';
+import { element, styleRule, type ConditionalRule, type HtmlElement, type HtmlNode } from '../print/trees.ts';
 import { resolve } from '../resolve/resolve.ts';
 import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
@@ -163,10 +163,10 @@ function foldingRules(context: CompileContext, placed: PlacedPart, box: string):
   const { fold, berth } = placeOf(context, placed);
   if (!fold) return [];
   const away = [['display', 'none']] as const;
-  if (berth === null) return [rule(within(context, `.${box}.${box}`), away, ...below(fold.below))];
+  if (berth === null) return [styleRule(within(context, `.${box}.${box}`), away, ...below(fold.below))];
   const width = fold.below === Infinity ? '' : `(width < ${fold.below}px) and `;
   return [
-    rule(within(context, `.${box}`), [[context.names.variable('folds'), '1']], ...below(fold.below)),
-    rule(within(context, `.${box}:not(dialog *)`), away, `@media ${width}(scripting: enabled)`),
+    styleRule(within(context, `.${box}`), [[context.names.variable('folds'), '1']], ...below(fold.below)),
+    styleRule(within(context, `.${box}:not(dialog *)`), away, `@media ${width}(scripting: enabled)`),
   ];
 }

@@ -1,8 +1,8 @@
 import { MENU_SLOTS } from '../kinds/parts/menu/slots.ts';
 import type { Value } from '../values/values.ts';
 import { FORCED_COLOURS } from '../kinds/out.ts';
-import { partsOf } from '../kinds/walk.ts';
-import { rule, type ConditionalRule } from '../print/trees.ts';
+import { partsOf } from '../kinds/placed.ts';
+import { styleRule, type ConditionalRule } from '../print/trees.ts';
 import { fallbackValue, resolve } from '../resolve/resolve.ts';
 import { within, type CompileContext } from './context.ts';
 import type { InheritedBase } from './look-rules.ts';
@@ -34,7 +34,7 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
   const css = (id: keyof InheritedBase) => valueDeclarations(context, id, inherited[id] ?? 0)[0]?.[1] ?? '';
   const tracking = css('tracking');
   return [
-    rule(context.root, [
+    styleRule(context.root, [
       ['all', 'initial'],
       ['box-sizing', 'border-box'],
       ['color', css('colour')],
@@ -44,16 +44,16 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
       ...(tracking === '0' ? [] : [['letter-spacing', tracking] as const]),
       ['line-height', '1.4'],
     ]),
-    rule(within(context, ':not(svg, svg *)'), [
+    styleRule(within(context, ':not(svg, svg *)'), [
       ['all', 'unset'],
       ['box-sizing', 'border-box'],
     ]),
     // Drawings keep what their attributes say and lose what the page says about them.
-    rule(`${within(context, 'svg')}, ${within(context, 'svg *')}`, [
+    styleRule(`${within(context, 'svg')}, ${within(context, 'svg *')}`, [
       ['all', 'revert-layer'],
       ['box-sizing', 'border-box'],
     ]),
-    rule(`${within(context, '*::before')}, ${within(context, '*::after')}`, [['content', 'none']]),
+    styleRule(`${within(context, '*::before')}, ${within(context, '*::after')}`, [['content', 'none']]),
   ];
 }
 
@@ -65,7 +65,7 @@ export function commonRules(context: CompileContext, used: ReadonlySet<string>):
   const focus = within(context, ':focus-visible');
   return [
     ...ifUsed('icon', (selector) =>
-      rule(selector, [
+      styleRule(selector, [
         ['all', 'unset'],
         ['box-sizing', 'border-box'],
         ['display', 'block'],
@@ -77,8 +77,8 @@ export function commonRules(context: CompileContext, used: ReadonlySet<string>):
         ['stroke-linecap', 'round'],
       ]),
     ),
-    ...ifUsed('symbols', (selector) => rule(selector, [['display', 'none']])),
-    rule(context.pinnable ? `${focus}, ${within(context, '[data-pin~=focus]')}` : focus, [
+    ...ifUsed('symbols', (selector) => styleRule(selector, [['display', 'none']])),
+    styleRule(context.pinnable ? `${focus}, ${within(context, '[data-pin~=focus]')}` : focus, [
       ['outline', '2px solid currentColor'],
       ['outline-offset', '2px'],
     ]),
@@ -87,5 +87,5 @@ export function commonRules(context: CompileContext, used: ReadonlySet<string>):
 
 /** Forced colours drop fills, so the current page gets a line. */
 export function modeRules(context: CompileContext): ConditionalRule[] {
-  return [rule(within(context, '[aria-current]'), [['text-decoration', 'underline']], FORCED_COLOURS)];
+  return [styleRule(within(context, '[aria-current]'), [['text-decoration', 'underline']], FORCED_COLOURS)];
 }

@@ -1,5 +1,5 @@
 import { pieceKind, slotsOf } from '../kinds/catalogue.ts';
-import type { Owner } from '../kinds/walk.ts';
+import type { Owner } from '../kinds/placed.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { Level, LevelKey, State } from '../model/states.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';

@@ -1,5 +1,5 @@
 import type { Site } from '../kinds/site.ts';
-import { rule, type ConditionalRule } from '../print/trees.ts';
+import { styleRule, type ConditionalRule } from '../print/trees.ts';
 import { within, type CompileContext } from './context.ts';
 
 /*
@@ -43,6 +43,10 @@ export function hidingRules(context: CompileContext, used: ReadonlySet<string>):
     .filter((band) => used.has(hiddenIn(context, band.id)))
     .map((band) => {
       const hidden = `.${hiddenIn(context, band.id)}`;
-      return rule(within(context, hidden + hidden), [['display', 'none']], bandQuery(context.site, band.id));
+      return styleRule(
+        within(context, hidden + hidden),
+        [['display', 'none']],
+        bandQuery(context.site, band.id),
+      );
     });
 }

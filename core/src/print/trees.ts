@@ -47,7 +47,7 @@ export interface ConditionalRule {
 
 export type Stylesheet = readonly ConditionalRule[];
 
-export function rule(
+export function styleRule(
   selector: string,
   declarations: readonly Declaration[],
   ...conditions: readonly string[]

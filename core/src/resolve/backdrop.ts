@@ -6,7 +6,7 @@ import { berthIn } from '../kinds/folds.ts';
 import type { Behind } from '../kinds/kind.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Part, Piece, SectionKindId, Site } from '../kinds/site.ts';
-import { ownersOf, slotKind, type Owner } from '../kinds/walk.ts';
+import { ownersOf, slotKind, type Owner } from '../kinds/placed.ts';
 import type { SlotRef } from '../model/look.ts';
 import { sceneColours } from '../model/scene.ts';
 import type { Scene } from '../model/site-content.ts';

@@ -5,7 +5,7 @@ import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { LevelKey } from '../model/states.ts';
 import { coloursIn, type Role } from '../values/values.ts';
-import { ownersOf, slotKind, type Owner } from '../kinds/walk.ts';
+import { ownersOf, slotKind, type Owner } from '../kinds/placed.ts';
 import { colourTrail } from './colours.ts';
 import type { Origin, Question, Resolved } from './resolve.ts';
 

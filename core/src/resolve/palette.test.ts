@@ -11,7 +11,7 @@ import { familiesOf, reachOf, rolesOf } from './reaches.ts';
 import { lookCells } from '../kinds/looks.ts';
 import { originSteps, ownerName, slotName } from './origin.ts';
 import { effectiveLook, resolve, sameAs } from './resolve.ts';
-import { ownersOf, slotKind } from '../kinds/walk.ts';
+import { ownersOf, slotKind } from '../kinds/placed.ts';
 
 const run = (site: Site, ...edits: Edit[]): Site =>
   edits.reduce((now, edit) => {

@@ -2,7 +2,7 @@ import { slotsOf } from '../kinds/catalogue.ts';
 import { lookCells, type LookCell } from '../kinds/looks.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Site } from '../kinds/site.ts';
-import { ownersOf, wearsSlot } from '../kinds/walk.ts';
+import { ownersOf, hasSlot } from '../kinds/placed.ts';
 import type { Cell } from '../model/look.ts';
 import { coloursIn, isTypeLink, type Role, type Value } from '../values/values.ts';
 import { usesRole, usesSwatch } from './colours.ts';
@@ -34,7 +34,7 @@ function isFrom(site: Site, source: Source, value: Value): boolean {
 function fallbacks(site: Site, source: Source): Reached[] {
   return [...ownersOf(site).values()].flatMap((owner) =>
     Object.entries(slotsOf(owner.kind))
-      .filter(([slot]) => wearsSlot(site, owner, slot))
+      .filter(([slot]) => hasSlot(site, owner, slot))
       .flatMap(([slot, kind]) =>
         kind.properties.flatMap((property): Reached[] => {
           if (owner.look[slot]?.all?.rest?.['all']?.[property] !== undefined) return [];

@@ -6,7 +6,7 @@ import type { SlotLook } from '../model/look.ts';
 import { PROPERTY_IDS } from '../kinds/properties/properties.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import type { State } from '../model/states.ts';
-import { ownersOf, slotKind } from '../kinds/walk.ts';
+import { ownersOf, slotKind } from '../kinds/placed.ts';
 import { berthIn } from '../kinds/folds.ts';
 import { runEdit } from '../edit/operations.ts';
 import type { CellValue } from '../edit/operations/look.ts';

@@ -5,7 +5,7 @@ import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { STATES, type Level, type LevelKey, type State } from '../model/states.ts';
 import { isTypeLink, type Value } from '../values/values.ts';
-import { ownersOf, slotKind } from '../kinds/walk.ts';
+import { ownersOf, slotKind } from '../kinds/placed.ts';
 
 /**
  * Where a value comes from: a cell of the look (`as`: of the slot it looks the same as), the slot it stands in, the

@@ -6,7 +6,7 @@ import type { Header } from '../kinds/pieces/header/header.ts';
 import { PANEL, type Panel } from '../kinds/pieces/panel/panel.ts';
 import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
 import type { Part, PartKindId, Site } from '../kinds/site.ts';
-import { idsOf, panelsFrom, panelsOf, partsOf } from '../kinds/walk.ts';
+import { idsOf, panelsFrom, panelsOf, partsOf } from '../kinds/placed.ts';
 import type { Look, SlotLook } from '../model/look.ts';
 import type { Icon } from '../model/site-content.ts';
 import type { Design } from '../edit/operations/design.ts';

@@ -3,7 +3,7 @@ import { bytesOf, compilePage, DEMO, headerOf, headerParts, rowNeeds } from '../
 import type { Site } from '../kinds/site.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import type { Level, State } from '../model/states.ts';
-import { ownersOf, wearsSlot } from '../kinds/walk.ts';
+import { ownersOf, hasSlot } from '../kinds/placed.ts';
 import { runEdit } from '../edit/operations.ts';
 import { applyPatch } from '../edit/json-patch.ts';
 import { loadSite } from '../load/load-site.ts';
@@ -87,7 +87,7 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))(
       const failing: string[] = [];
       for (const owner of ownersOf(site).values()) {
         for (const [slot, kind] of Object.entries(slotsOf(owner.kind))) {
-          if (kind.text === 'none' || !wearsSlot(site, owner, slot)) continue;
+          if (kind.text === 'none' || !hasSlot(site, owner, slot)) continue;
           const states: readonly State[] = kind.states;
           for (const band of site.bands.keys())
             for (const state of states)

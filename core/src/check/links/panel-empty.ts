@@ -1,4 +1,4 @@
-import { findPiece, partsOf } from '../../kinds/walk.ts';
+import { findPiece, partsOf } from '../../kinds/placed.ts';
 import type { LinkCheck } from '../check.ts';
 
 /** A panel that a link opens but that shows nothing of its own: where nothing is folded into it, it is empty. */

@@ -1,7 +1,7 @@
 import { refuse } from '../../base/result.ts';
 import type { Band } from '../../model/site-content.ts';
 import type { Site } from '../../kinds/site.ts';
-import { ownersOf, placedParts } from '../../kinds/walk.ts';
+import { ownersOf, placedParts } from '../../kinds/placed.ts';
 import { lookCells } from '../../kinds/looks.ts';
 import { patched, startDraft, type Draft, type EditOperation } from '../draft.ts';
 import { bandLists } from '../references.ts';

@@ -1,6 +1,6 @@
 import { refuse } from '../../base/result.ts';
 import type { Piece, Site } from '../../kinds/site.ts';
-import { ownersOf } from '../../kinds/walk.ts';
+import { ownersOf } from '../../kinds/placed.ts';
 import type { Icon, TypeStyle } from '../../model/site-content.ts';
 import { startDraft, type EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';

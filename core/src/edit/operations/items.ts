@@ -6,7 +6,7 @@ import type { Icon } from '../../model/site-content.ts';
 import type { Site } from '../../kinds/site.ts';
 import type { Target } from '../../model/target.ts';
 import { findIcon, findPage, itemsOf, walkMenu, type PlacedItem } from '../../kinds/content.ts';
-import { idsOf } from '../../kinds/walk.ts';
+import { idsOf } from '../../kinds/placed.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import { mergeItems } from '../../links/merge.ts';
 import type { NewItems } from '../../links/new-items.ts';

@@ -5,7 +5,7 @@ import type { Cell } from '../../model/look.ts';
 import { property } from '../../kinds/properties/properties.ts';
 import { acceptsValue, allowedValue } from '../../values/accepts.ts';
 import type { Value } from '../../values/values.ts';
-import { ownersOf, slotKind } from '../../kinds/walk.ts';
+import { ownersOf, slotKind } from '../../kinds/placed.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
 
 /** A cell with the value it gets; null clears it. */

@@ -2,7 +2,7 @@ import { countingIds, uniqueTitle } from '../../base/ids.ts';
 import { refuse, type Result } from '../../base/result.ts';
 import type { Menu } from '../../model/site-content.ts';
 import type { Site } from '../../kinds/site.ts';
-import { idsOf } from '../../kinds/walk.ts';
+import { idsOf } from '../../kinds/placed.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import { patched, type EditOperation } from '../draft.ts';
 import { removeThings } from '../references.ts';

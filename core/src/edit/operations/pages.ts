@@ -3,7 +3,7 @@ import { refuse } from '../../base/result.ts';
 import { LIMITS } from '../../values/limits.ts';
 import type { Page } from '../../model/site-content.ts';
 import type { Site } from '../../kinds/site.ts';
-import { idsOf } from '../../kinds/walk.ts';
+import { idsOf } from '../../kinds/placed.ts';
 import { pagesByPath } from '../../kinds/content.ts';
 import { titleOf } from '../../links/page-title.ts';
 import { patched, type EditOperation } from '../draft.ts';

@@ -4,7 +4,7 @@ import { BOOK } from '../../kinds/book.ts';
 import { partKind, shapeOf } from '../../kinds/catalogue.ts';
 import { foldOf } from '../../kinds/folds.ts';
 import type { Part, Region, Site } from '../../kinds/site.ts';
-import { findPiece, findPlaced, idsOf, opensOver, regionsOf, sectionsOf } from '../../kinds/walk.ts';
+import { findPiece, findPlaced, idsOf, opensOver, regionsOf, sectionsOf } from '../../kinds/placed.ts';
 import type { Icon } from '../../model/site-content.ts';
 import { copyThing } from '../../model/shape/copy.ts';
 import { patched, type EditOperation, type RanEdit } from '../draft.ts';

@@ -3,7 +3,7 @@ import { refuse } from '../../base/result.ts';
 import { BOOK } from '../../kinds/book.ts';
 import { pieceKind, shapeOf } from '../../kinds/catalogue.ts';
 import type { Piece, Section, Site } from '../../kinds/site.ts';
-import { idsOf, ownersOf, standingPieces } from '../../kinds/walk.ts';
+import { idsOf, ownersOf, standingPieces } from '../../kinds/placed.ts';
 import { copyThing } from '../../model/shape/copy.ts';
 import type { Field, FieldSpec } from '../../model/shape/field.ts';
 import { patched, type EditOperation } from '../draft.ts';

@@ -1,12 +1,12 @@
 import { toPointer } from '../../base/json-pointer.ts';
 import { BOOK } from '../../kinds/book.ts';
 import { shapeOf } from '../../kinds/catalogue.ts';
-import { fieldFaults } from '../../model/shape/faults.ts';
+import { fieldViolations } from '../../model/shape/violations.ts';
 import { refuse } from '../../base/result.ts';
 import type { Icon, TypeStyle } from '../../model/site-content.ts';
 import type { Site } from '../../kinds/site.ts';
 import type { SlotRef } from '../../model/look.ts';
-import { idsOf, ownersOf, slotKind } from '../../kinds/walk.ts';
+import { idsOf, ownersOf, slotKind } from '../../kinds/placed.ts';
 import type { Typeface } from '../../text/typefaces.ts';
 import { familiesOf, reachOf } from '../../resolve/reaches.ts';
 import { sameAs } from '../../resolve/resolve.ts';
@@ -45,12 +45,12 @@ export const setOwner: EditOperation<{
       if (Object.hasOwn(owner.thing, key)) patch.push({ op: 'remove', path });
       continue;
     }
-    const [fault] = fieldFaults(field, value, BOOK);
-    if (fault)
+    const [violation] = fieldViolations(field, value, BOOK);
+    if (violation)
       return refuse(
         'value',
-        path + toPointer(fault.path),
-        `${field.label || key}: allowed is ${fault.allowed}`,
+        path + toPointer(violation.path),
+        `${field.label || key}: allowed is ${violation.allowed}`,
       );
     patch.push({ op: field.optional ? 'add' : 'replace', path, value });
   }

@@ -1,5 +1,5 @@
 import type { Piece, Site } from '../../kinds/site.ts';
-import { panelsFrom, standingPieces } from '../../kinds/walk.ts';
+import { panelsFrom, standingPieces } from '../../kinds/placed.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
 import { printSiteFile } from '../../load/print-site.ts';
 import { compileSite, type Compiled } from '../../output/compile-site.ts';

@@ -1,7 +1,7 @@
 import { isRecord, jsonDepth } from '../../base/json.ts';
 import { BOOK } from '../../kinds/book.ts';
 import { SITE_SHAPE } from '../../kinds/catalogue.ts';
-import { fieldFaults } from '../../model/shape/faults.ts';
+import { fieldViolations } from '../../model/shape/violations.ts';
 import type { Field } from '../../model/shape/field.ts';
 import { items } from '../../model/shape/fields.ts';
 import { LIMITS } from '../../values/limits.ts';
@@ -25,7 +25,7 @@ export function readBranches(text: string): NewItems | null {
   }
   if (!isRecord(raw) || jsonDepth(raw, LIMITS.json) > LIMITS.json) return null;
   const { items: links, pages = [], icons = [] } = raw;
-  const isSound = (field: Field<unknown>, value: unknown) => fieldFaults(field, value, BOOK).length === 0;
+  const isSound = (field: Field<unknown>, value: unknown) => fieldViolations(field, value, BOOK).length === 0;
   if (!isSound(LINKS, links) || !isSound(SITE_SHAPE.pages, pages) || !isSound(SITE_SHAPE.icons, icons))
     return null;
   return { items: links, pages, icons } as NewItems;

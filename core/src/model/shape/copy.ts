@@ -1,7 +1,7 @@
 import { isRecord } from '../../base/json.ts';
-import type { KindBook } from './faults.ts';
+import type { KindBook } from './violations.ts';
 import type { Field, Shape } from './field.ts';
-import { entryShape, walkShape } from './walk.ts';
+import { entryShape, visitShape } from './visit.ts';
 
 type Change = (field: Field<unknown>, value: unknown) => unknown;
 
@@ -47,7 +47,7 @@ export function copyThing<Thing extends object>(
 ): Thing {
   const record = thing as unknown as Readonly<Record<string, unknown>>;
   const ids = new Map<string, string>();
-  walkShape(shape, record, '', book, {
+  visitShape(shape, record, '', book, {
     field: ({ field, value }) => {
       if (field.spec.kind === 'id' && typeof value === 'string') ids.set(value, freshId(value));
     },

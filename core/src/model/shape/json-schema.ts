@@ -3,7 +3,7 @@ import { ID, LINK_ADDRESS } from '../../values/url.ts';
 import type { JsonSchema } from '../../values/value-kind.ts';
 import { MOST_BANDS } from '../limits.ts';
 import { SHOWN_LEVELS } from '../states.ts';
-import type { KindBook, ThingsSpec } from './faults.ts';
+import type { KindBook, ThingsSpec } from './violations.ts';
 import type { Field, FieldSpec, Shape } from './field.ts';
 
 /** What the schema cannot read from shapes: how looks are written, by owner. */

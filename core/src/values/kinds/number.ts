@@ -22,5 +22,6 @@ export const NUMBER: ValueKind<'number', number> = {
   },
   step: (entry, value, steps) =>
     typeof value === 'number' ? stepAmount(entry, { amount: value, unit: 'px' }, steps) : null,
-  css: (value, _out, { unit }) => (unit === undefined ? String(value as number) : UNIT_CSS[unit](value as number)),
+  css: (value, _out, { unit }) =>
+    unit === undefined ? String(Number(value)) : UNIT_CSS[unit](Number(value)),
 };

@@ -1,7 +1,7 @@
 import { isRecord } from '../../base/json.ts';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { cssString } from '../../print/css.ts';
-import { pictureFault } from '../picture.ts';
+import { refusePicture } from '../picture.ts';
 import { splitAtCommas } from '../typed-text.ts';
 import {
   closed,
@@ -40,7 +40,7 @@ function isPaint(value: unknown): boolean {
   const { paint } = value;
   if (paint === null) return true;
   if (!isRecord(paint) || Object.keys(paint).length !== 1) return false;
-  return 'image' in paint ? pictureFault(paint['image']) === null : isGradient(paint['gradient']);
+  return 'image' in paint ? refusePicture(paint['image']) === null : isGradient(paint['gradient']);
 }
 
 const GRADIENT_SCHEMA: JsonSchema = closed(

@@ -1,4 +1,4 @@
-import { element, rule } from '../../../print/trees.ts';
+import { element, styleRule } from '../../../print/trees.ts';
 import { exact } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { fragment, NOTHING } from '../../out.ts';
@@ -21,7 +21,7 @@ export const BERTH: PartKind<'berth', typeof BERTH_SHAPE> = {
       ? NOTHING
       : fragment(
           [element('span', { class: out.class('berth'), id: out.id(out.class('berth')) })],
-          [rule(out.at('berth'), [['display', 'none']])],
+          [styleRule(out.at('berth'), [['display', 'none']])],
           ['fold'],
         ),
   extent: () => exact(0),

@@ -1,4 +1,4 @@
-import { rule, text } from '../../../print/trees.ts';
+import { styleRule, text } from '../../../print/trees.ts';
 import { text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
@@ -41,9 +41,9 @@ export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
     fragment(
       [out.link({ class: out.classes('button'), ...out.folding }, part.target, text(part.label))],
       [
-        rule(out.at('button'), [...IN_LINE, CLICKABLE]),
+        styleRule(out.at('button'), [...IN_LINE, CLICKABLE]),
         // Forced colours drop fills: an edge tells it apart.
-        rule(out.at('button'), [['outline', '1px solid']], FORCED_COLOURS),
+        styleRule(out.at('button'), [['outline', '1px solid']], FORCED_COLOURS),
       ],
     ),
   extent: (part, at) => at.label(part.label, 'button'),

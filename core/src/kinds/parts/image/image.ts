@@ -1,4 +1,4 @@
-import { element, rule, type HtmlNode } from '../../../print/trees.ts';
+import { element, styleRule, type HtmlNode } from '../../../print/trees.ts';
 import { picture, svg, text } from '../../../model/shape/fields.ts';
 import { BOX_STATES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
@@ -39,8 +39,8 @@ function compile(part: Image, out: PartOut): Fragment {
   return fragment(
     [node],
     [
-      rule(out.at('image-box'), [['display', 'block'], ...(isLink ? [CLICKABLE] : [])]),
-      rule(out.at('image'), DRAWN),
+      styleRule(out.at('image-box'), [['display', 'block'], ...(isLink ? [CLICKABLE] : [])]),
+      styleRule(out.at('image'), DRAWN),
     ],
   );
 }

@@ -1,4 +1,4 @@
-import { element, rule, text, type ConditionalRule, type HtmlNode } from '../../../print/trees.ts';
+import { element, styleRule, text, type ConditionalRule, type HtmlNode } from '../../../print/trees.ts';
 import { flag, picture, svg, text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES, LINK_STATES } from '../../../model/slot.ts';
 import { exact, sumExtents, svgRatio, type Extent, type PartExtents } from '../../extent.ts';
@@ -69,17 +69,17 @@ function drawings(part: Logo, out: PartOut): HtmlNode[] {
 const secondOf = (part: Logo, out: PartOut) => (out.scrolls && isDrawn(part) ? part.second : null);
 
 function rules(part: Logo, out: PartOut): ConditionalRule[] {
-  const own = [rule(out.at('logo'), [...IN_LINE, CLICKABLE])];
+  const own = [styleRule(out.at('logo'), [...IN_LINE, CLICKABLE])];
   if (!isDrawn(part)) return own;
-  const drawn = [...own, rule(out.at('drawing'), DRAWN)];
+  const drawn = [...own, styleRule(out.at('drawing'), DRAWN)];
   if (secondOf(part, out) === null) return drawn;
   const [first, second] = [`.${out.class('drawing')}`, `.${out.class('second')}`];
   const away = [['display', 'none']] as const;
   return [
     ...drawn,
-    rule(out.within(second), away),
-    rule(`${out.scrolled} ${first}:not(${second})`, away),
-    rule(`${out.scrolled} ${first}${second}`, [['display', 'block']]),
+    styleRule(out.within(second), away),
+    styleRule(`${out.scrolled} ${first}:not(${second})`, away),
+    styleRule(`${out.scrolled} ${first}${second}`, [['display', 'block']]),
   ];
 }
 
@@ -121,7 +121,7 @@ export const LOGO: PartKind<'logo', typeof LOGO_SHAPE> = {
   shape: LOGO_SHAPE,
   slots: SLOTS,
   create: ({ site }) => ({ text: site.name || 'Name' }),
-  worn: (part, slot) => slot !== 'drawing' || isDrawn(part),
+  hasSlot: (part, slot) => slot !== 'drawing' || isDrawn(part),
   compile,
   extent,
   texts: (part) => [part.text],

@@ -2,7 +2,7 @@ import type { MenuItem } from '../../../model/menu-item.ts';
 import { levelCount } from '../../../model/states.ts';
 import {
   element,
-  rule,
+  styleRule,
   type ConditionalRule,
   type Declaration,
   type HtmlElement,
@@ -23,7 +23,7 @@ import {
 } from '../../out.ts';
 import { accessibleName, hasOwnTarget, ICON_SPACE, itemAttributes, itemContent } from './item.ts';
 import type { MenuPart } from './shape.ts';
-import { wearsMenuSlot, type MenuSlot } from './slots.ts';
+import { menuHasSlot, type MenuSlot } from './slots.ts';
 
 /** Whether a link has a submenu in this placement. */
 const opens = (part: MenuPart, item: MenuItem, level: number) =>
@@ -92,7 +92,7 @@ function markup(part: MenuPart, out: PartOut): HtmlElement {
   const items = shownItems(out.site, part).map((item, index) => itemElement(part, item, 1, index, out));
   const half = Math.ceil(items.length / 2);
   const lists = out.split ? [items.slice(0, half), items.slice(half)] : [items];
-  const hover = part.opensOn === 'hover' && wearsMenuSlot(part, 'submenu', out.site);
+  const hover = part.opensOn === 'hover' && menuHasSlot(part, 'submenu', out.site);
   return element(
     'nav',
     {
@@ -115,23 +115,23 @@ const SPACED: Declaration = ['margin-inline-end', `${ICON_SPACE}px`];
 
 /** Rules for what only some links have. */
 function extraRules(part: MenuPart, out: PartOut): ConditionalRule[] {
-  const worn = (slot: MenuSlot, rules: readonly ConditionalRule[]) =>
-    wearsMenuSlot(part, slot, out.site) ? rules : [];
+  const ifShown = (slot: MenuSlot, rules: readonly ConditionalRule[]) =>
+    menuHasSlot(part, slot, out.site) ? rules : [];
   const hidesLabel = shownLinks(out.site, part).some((item) => item.labelHidden);
   return [
-    ...worn('action', [
-      rule(out.at('action'), [...IN_LINE, CLICKABLE]),
-      rule(out.at('action'), [['outline', '1px solid']], FORCED_COLOURS),
+    ...ifShown('action', [
+      styleRule(out.at('action'), [...IN_LINE, CLICKABLE]),
+      styleRule(out.at('action'), [['outline', '1px solid']], FORCED_COLOURS),
     ]),
-    ...worn('heading', [rule(out.at('heading'), IN_LINE)]),
-    ...worn('glyph', [rule(out.at('glyph'), [...DRAWN_AS_TYPE, SPACED])]),
-    ...worn('picture', [
-      rule(out.at('picture'), [['display', 'block'], ['block-size', 'auto'], SPACED, ['flex', 'none']]),
+    ...ifShown('heading', [styleRule(out.at('heading'), IN_LINE)]),
+    ...ifShown('glyph', [styleRule(out.at('glyph'), [...DRAWN_AS_TYPE, SPACED])]),
+    ...ifShown('picture', [
+      styleRule(out.at('picture'), [['display', 'block'], ['block-size', 'auto'], SPACED, ['flex', 'none']]),
     ]),
-    ...(hidesLabel ? [rule(out.within(`.${out.name('alone')}`), [['margin-inline-end', '0']])] : []),
-    ...worn('description', [rule(out.at('description'), [['display', 'block']])]),
-    ...worn('divider', [
-      rule(out.at('divider'), [
+    ...(hidesLabel ? [styleRule(out.within(`.${out.name('alone')}`), [['margin-inline-end', '0']])] : []),
+    ...ifShown('description', [styleRule(out.at('description'), [['display', 'block']])]),
+    ...ifShown('divider', [
+      styleRule(out.at('divider'), [
         ['display', 'block'],
         ['inline-size', '100%'],
       ]),
@@ -181,14 +181,14 @@ function markerRules(out: PartOut): ConditionalRule[] {
   const open = `${out.at('marker')}[aria-expanded=true]::before`;
   const openInside = out.within(`[aria-expanded=true]>.${out.class('marker')}::before`);
   return [
-    rule(out.at('marker'), [
+    styleRule(out.at('marker'), [
       ['display', 'grid'],
       ['place-items', 'center'],
       ['min-inline-size', `${LEAST_TARGET}px`],
       ['min-block-size', `${LEAST_TARGET}px`],
       CLICKABLE,
     ]),
-    rule(out.at('marker', '::before'), [
+    styleRule(out.at('marker', '::before'), [
       ['content', '""'],
       ['inline-size', '.5em'],
       ['block-size', '.5em'],
@@ -197,19 +197,19 @@ function markerRules(out: PartOut): ConditionalRule[] {
       ['rotate', '45deg'],
       ['translate', '0 -.15em'],
     ]),
-    rule(`${open}, ${openInside}`, [
+    styleRule(`${open}, ${openInside}`, [
       ['rotate', '225deg'],
       ['translate', '0 .1em'],
     ]),
-    rule(out.at('marker'), [['display', 'none']], PRINT),
+    styleRule(out.at('marker'), [['display', 'none']], PRINT),
   ];
 }
 
 function thirdLevelRules(out: PartOut): ConditionalRule[] {
   const box = out.at('submenu');
   return [
-    rule(`${box} li`, [['flex-wrap', 'wrap']]),
-    rule(`${box} ul`, [
+    styleRule(`${box} li`, [['flex-wrap', 'wrap']]),
+    styleRule(`${box} ul`, [
       ['display', 'block'],
       ['flex-basis', '100%'],
       ['padding-inline-start', '12px'],
@@ -263,35 +263,35 @@ function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
       [`${out.ready} .${box}`, [['display', 'none']]],
       [`${out.ready} ${opened}`, [['display', 'flex']]],
     ]),
-    rule(`${out.unready} button.${marker}`, [['visibility', 'hidden']], NO_SCRIPT),
+    styleRule(`${out.unready} button.${marker}`, [['visibility', 'hidden']], NO_SCRIPT),
   ];
 }
 
 /** What arranges a menu, whatever its look. */
 function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
   return [
-    rule(out.at('nav'), [
+    styleRule(out.at('nav'), [
       ['display', 'flex'],
       ['align-self', 'stretch'],
     ]),
-    rule(out.at('list'), [
+    styleRule(out.at('list'), [
       ['display', 'flex'],
       ['flex-wrap', 'wrap'],
     ]),
-    rule(out.at('list', ' li'), [
+    styleRule(out.at('list', ' li'), [
       ['display', 'flex'],
       ['position', 'relative'],
       ['align-items', 'center'],
     ]),
-    rule(out.at('link'), [...IN_LINE, CLICKABLE]),
+    styleRule(out.at('link'), [...IN_LINE, CLICKABLE]),
     ...extraRules(part, out),
     ...panelRules(out),
-    ...(wearsMenuSlot(part, 'submenu', out.site) ? submenuRules(part, out) : []),
+    ...(menuHasSlot(part, 'submenu', out.site) ? submenuRules(part, out) : []),
   ];
 }
 
 function behaviours(part: MenuPart, out: PartOut): BehaviourId[] {
-  return wearsMenuSlot(part, 'submenu', out.site) ? ['current', 'disclosure'] : ['current'];
+  return menuHasSlot(part, 'submenu', out.site) ? ['current', 'disclosure'] : ['current'];
 }
 
 export function compileMenu(part: MenuPart, out: PartOut): Fragment {

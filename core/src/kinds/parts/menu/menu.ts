@@ -3,7 +3,7 @@ import type { Behind, PartKind } from '../../kind.ts';
 import { compileMenu } from './compile.ts';
 import { menuExtent } from './extent.ts';
 import { MENU_SHAPE, type MenuPart } from './shape.ts';
-import { MENU_SLOTS, wearsMenuSlot } from './slots.ts';
+import { MENU_SLOTS, menuHasSlot } from './slots.ts';
 
 /** An unfolded submenu lies over the page, not over what the menu stands on. */
 function behind(_part: MenuPart, slot: string, level: number | null): Behind {
@@ -26,7 +26,7 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   }),
   refused: ({ site }) => (site.menus.length === 0 ? 'the site has no menu yet' : null),
   name: (part) => `Menu ${part.name}`,
-  worn: wearsMenuSlot,
+  hasSlot: menuHasSlot,
   box: () => 'nav',
   behind,
   compile: compileMenu,

@@ -127,7 +127,7 @@ const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
 };
 
 /** Whether one of a placement's links has a slot. */
-export function wearsMenuSlot(part: MenuPart, slot: string, site: SiteContent): boolean {
+export function menuHasSlot(part: MenuPart, slot: string, site: SiteContent): boolean {
   if (slot === 'submenu' || slot === 'marker')
     return levelCount(part.levels) > 1 && shownItems(site, part).some((item) => item.children.length > 0);
   const test = WORN[slot as MenuSlot];

@@ -1,4 +1,4 @@
-import { element, rule, type ConditionalRule } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
 import { choice, reference, text } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, ICON_CONTROL_PROPERTIES } from '../../../model/slot.ts';
 import { exact } from '../../extent.ts';
@@ -21,11 +21,11 @@ function rules(below: number, out: PartOut): ConditionalRule[] {
   const opener = out.at('opener');
   const hidden = [['display', 'none']] as const;
   return [
-    rule(opener, [['display', 'block'], CLICKABLE]),
-    ...(below === Infinity ? [] : [rule(opener, hidden, `@media (width >= ${below}px)`)]),
+    styleRule(opener, [['display', 'block'], CLICKABLE]),
+    ...(below === Infinity ? [] : [styleRule(opener, hidden, `@media (width >= ${below}px)`)]),
     // Without scripts nothing folds, and panels stand open in the page.
-    rule(opener, hidden, NO_SCRIPT),
-    rule(opener, hidden, PRINT),
+    styleRule(opener, hidden, NO_SCRIPT),
+    styleRule(opener, hidden, PRINT),
   ];
 }
 

@@ -1,4 +1,4 @@
-import { element, rule } from '../../../print/trees.ts';
+import { element, styleRule } from '../../../print/trees.ts';
 import { BOX_STATES } from '../../../model/slot.ts';
 import { exact } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
@@ -28,7 +28,7 @@ export const RULE: PartKind<'rule', typeof RULE_SHAPE> = {
     fragment(
       [element('hr', { class: out.classes('rule'), ...out.folding, 'aria-hidden': 'true' })],
       [
-        rule(out.at('rule'), [
+        styleRule(out.at('rule'), [
           ['display', 'block'],
           ['flex', 'none'],
         ]),

@@ -1,4 +1,4 @@
-import { element, rule, type ConditionalRule } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
 import { address, flag, text } from '../../../model/shape/fields.ts';
 import {
   BOX_PROPERTIES,
@@ -72,37 +72,37 @@ const SLOTS = {
 
 function rules(part: Search, out: PartOut): ConditionalRule[] {
   const own = [
-    rule(out.at('search'), [
+    styleRule(out.at('search'), [
       ['display', 'flex'],
       ['align-items', 'center'],
     ]),
     // A host page may have its own idea of placeholders.
-    rule(out.at('field', '::placeholder'), [
+    styleRule(out.at('field', '::placeholder'), [
       ['all', 'unset'],
       ['color', 'inherit'],
       ['opacity', '0.7'],
     ]),
-    rule(out.at('field'), [
+    styleRule(out.at('field'), [
       ['flex', 'none'],
       ['cursor', 'text'],
     ]),
-    rule(out.at('submit'), [['display', 'block'], ['flex', 'none'], CLICKABLE]),
-    rule(out.at(box(part)), [['display', 'none']], PRINT),
+    styleRule(out.at('submit'), [['display', 'block'], ['flex', 'none'], CLICKABLE]),
+    styleRule(out.at(box(part)), [['display', 'none']], PRINT),
   ];
   if (part.open) return own;
   return [
     ...own,
-    rule(out.at('unfold'), [
+    styleRule(out.at('unfold'), [
       ['display', 'block'],
       ['position', 'relative'],
     ]),
-    rule(out.at('unfold', `>.${out.class('search')}`), [
+    styleRule(out.at('unfold', `>.${out.class('search')}`), [
       ['position', 'absolute'],
       ['inset-block-start', '100%'],
       ['inset-inline-end', '0'],
       ['z-index', '2'],
     ]),
-    rule(out.at('unfold', ':not([open])>form'), [['display', 'none']]),
+    styleRule(out.at('unfold', ':not([open])>form'), [['display', 'none']]),
   ];
 }
 

@@ -1,4 +1,4 @@
-import { rule, text } from '../../../print/trees.ts';
+import { styleRule, text } from '../../../print/trees.ts';
 import { flag, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES, ICON_PROPERTIES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
@@ -36,8 +36,8 @@ function compile(part: Shortcut, out: PartOut): Fragment {
   return fragment(
     [out.link(attributes, part.target, drawn, showsLabel(part) ? text(part.label) : null)],
     [
-      rule(out.at('shortcut'), [...IN_LINE, CLICKABLE]),
-      ...(part.icon === null ? [] : [rule(out.at('symbol'), DRAWN_AS_TYPE)]),
+      styleRule(out.at('shortcut'), [...IN_LINE, CLICKABLE]),
+      ...(part.icon === null ? [] : [styleRule(out.at('symbol'), DRAWN_AS_TYPE)]),
     ],
   );
 }
@@ -78,7 +78,7 @@ export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
   },
   create: () => ({ label: 'Account' }),
   icons: { icon: 'user' },
-  worn: (part, slot) => slot !== 'symbol' || part.icon !== null,
+  hasSlot: (part, slot) => slot !== 'symbol' || part.icon !== null,
   compile,
   extent,
   texts: (part) => [part.label],

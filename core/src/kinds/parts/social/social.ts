@@ -1,6 +1,6 @@
 import { formatColour, parseColour } from '../../../colour/colour.ts';
 import { contrastRatio } from '../../../colour/contrast.ts';
-import { element, rule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { MOST_ENTRIES } from '../../../model/limits.ts';
 import type { Infer } from '../../../model/shape/field.ts';
 import { address, choice, colourOrNone, id, list, reference, text } from '../../../model/shape/fields.ts';
@@ -56,16 +56,18 @@ function rules(part: Social, out: PartOut): ConditionalRule[] {
       ? []
       : part.links.flatMap((link, index) => {
           const colours = networkColours(out, link);
-          return colours.length > 0 ? [rule(out.at('social', `>:nth-child(${index + 1})`), colours)] : [];
+          return colours.length > 0
+            ? [styleRule(out.at('social', `>:nth-child(${index + 1})`), colours)]
+            : [];
         });
   return [
-    rule(out.at('social'), [
+    styleRule(out.at('social'), [
       ['display', 'flex'],
       ['flex-wrap', 'wrap'],
       ['align-items', 'center'],
     ]),
-    rule(out.at('profile'), [['display', 'block'], CLICKABLE]),
-    ...(part.links.length > 0 ? [rule(out.at('profile-icon'), DRAWN_AS_TYPE)] : []),
+    styleRule(out.at('profile'), [['display', 'block'], CLICKABLE]),
+    ...(part.links.length > 0 ? [styleRule(out.at('profile-icon'), DRAWN_AS_TYPE)] : []),
     ...networks,
   ];
 }

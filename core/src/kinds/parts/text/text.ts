@@ -1,4 +1,4 @@
-import { element, rule, text as textNode, type ConditionalRule } from '../../../print/trees.ts';
+import { element, styleRule, text as textNode, type ConditionalRule } from '../../../print/trees.ts';
 import { MOST_ENTRIES } from '../../../model/limits.ts';
 import type { Infer } from '../../../model/shape/field.ts';
 import { id, list, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
@@ -28,19 +28,19 @@ const leads = (part: Text) => part.entries.some((entry) => entry.target.kind !==
 
 function rules(part: Text, out: PartOut): ConditionalRule[] {
   return [
-    rule(out.at('text'), [
+    styleRule(out.at('text'), [
       ['display', 'flex'],
       ['flex-wrap', 'wrap'],
       ['align-items', 'center'],
     ]),
-    rule(out.at('text', '>*'), [
+    styleRule(out.at('text', '>*'), [
       ['display', 'flex'],
       ['align-items', 'center'],
     ]),
-    ...(leads(part) ? [rule(out.at('contact'), [CLICKABLE])] : []),
+    ...(leads(part) ? [styleRule(out.at('contact'), [CLICKABLE])] : []),
     ...(part.entries.some((entry) => entry.icon !== null)
       ? [
-          rule(out.at('text-icon'), [
+          styleRule(out.at('text-icon'), [
             ...DRAWN,
             ['inline-size', `${ICON.size}em`],
             ['block-size', `${ICON.size}em`],
@@ -111,7 +111,7 @@ export const TEXT: PartKind<'text', typeof TEXT_SHAPE> = {
     entries: [{ id: freshId('entry'), text: 'Open every day, 9 to 17', target: NO_TARGET, icon: null }],
   }),
   name: (part) => `Text “${part.entries[0]?.text ?? ''}”`,
-  worn: (part, slot) => slot !== 'contact' || leads(part),
+  hasSlot: (part, slot) => slot !== 'contact' || leads(part),
   compile,
   extent,
   texts: (part) => part.entries.map((entry) => entry.text),

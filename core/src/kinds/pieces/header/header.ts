@@ -1,4 +1,4 @@
-import { element, rule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { flag, sections } from '../../../model/shape/fields.ts';
 import {
   BOX_STATES,
@@ -35,15 +35,15 @@ function rules(header: Header, out: PieceOut): ConditionalRule[] {
     // A place that a link leads to is not hidden under a header that stays.
     ...(header.stays
       ? [
-          rule(`html:has(.${out.class('header')})`, [
+          styleRule(`html:has(.${out.class('header')})`, [
             ['scroll-padding-block-start', `${Math.round(height)}px`],
           ]),
         ]
       : []),
-    rule(out.own, [['display', 'block'], ...position(header), ['z-index', '100']]),
+    styleRule(out.own, [['display', 'block'], ...position(header), ['z-index', '100']]),
     // What could not fold for want of a script makes it tall: it stands in the page then.
     ...(lies && out.foldsBelow !== null
-      ? [rule(out.own, [['position', 'relative']], `@media (scripting: none)${folded}`)]
+      ? [styleRule(out.own, [['position', 'relative']], `@media (scripting: none)${folded}`)]
       : []),
   ];
 }

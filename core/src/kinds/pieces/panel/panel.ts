@@ -1,4 +1,4 @@
-import { element, rule, type ConditionalRule } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
 import { choice, sections, text } from '../../../model/shape/fields.ts';
 import {
   BOX_PROPERTIES,
@@ -48,16 +48,16 @@ function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] 
   const [away, back] = panel.side === 'end' ? ['100%', '-100%'] : ['-100%', '100%'];
   const lock = `html:has(${out.own.split(':not(')[0] ?? ''}:modal)`;
   return [
-    rule(out.own, [['display', 'none']]),
+    styleRule(out.own, [['display', 'none']]),
     // Without a script it stands in the page with what is its own.
     ...(hasOwn
       ? [
-          rule(closed, [['display', 'block']], NO_SCRIPT),
-          rule(`${closed} .${out.class('close')}`, [['display', 'none']]),
+          styleRule(closed, [['display', 'block']], NO_SCRIPT),
+          styleRule(`${closed} .${out.class('close')}`, [['display', 'none']]),
         ]
       : []),
-    rule(out.at('close'), [['display', 'block'], ['align-self', 'flex-end'], CLICKABLE]),
-    rule(open, [
+    styleRule(out.at('close'), [['display', 'block'], ['align-self', 'flex-end'], CLICKABLE]),
+    styleRule(open, [
       ['position', 'fixed'],
       ['inset-block', '0'],
       [`inset-inline-${panel.side}`, '0'],
@@ -67,17 +67,17 @@ function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] 
       ['overflow-y', 'auto'],
       ['overscroll-behavior', 'contain'],
     ]),
-    rule(`${out.own}::backdrop`, [
+    styleRule(`${out.own}::backdrop`, [
       ['all', 'unset'],
       ['position', 'fixed'],
       ['inset', '0'],
     ]),
     // The page behind does not scroll; its scrollbar's room is kept where it had one (the script marks a bare edge).
-    rule(lock, [['overflow', 'hidden']]),
-    rule(`${lock}:not(:has([${out.attribute('bare')}]))`, [['scrollbar-gutter', 'stable']]),
-    rule(open, [['transition', 'translate .2s ease-out']], MAY_MOVE),
-    rule(open, [['translate', away]], MAY_MOVE, '@starting-style'),
-    rule(`${open}:dir(rtl)`, [['translate', back]], MAY_MOVE, '@starting-style'),
+    styleRule(lock, [['overflow', 'hidden']]),
+    styleRule(`${lock}:not(:has([${out.attribute('bare')}]))`, [['scrollbar-gutter', 'stable']]),
+    styleRule(open, [['transition', 'translate .2s ease-out']], MAY_MOVE),
+    styleRule(open, [['translate', away]], MAY_MOVE, '@starting-style'),
+    styleRule(`${open}:dir(rtl)`, [['translate', back]], MAY_MOVE, '@starting-style'),
   ];
 }
 

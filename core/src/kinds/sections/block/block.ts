@@ -1,4 +1,4 @@
-import { element, rule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { choice, parts } from '../../../model/shape/fields.ts';
 import { BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
@@ -52,7 +52,7 @@ function arrange({ flow, align }: Block): Declaration[] {
 function wideRules(block: Block, out: SectionOut): ConditionalRule[] {
   const buttons = block.parts.filter((part) => part.kind === 'button');
   if (block.align !== 'wide' || block.flow !== 'stack') return [];
-  return buttons.map((part) => rule(out.atPart(part, 'button'), [['justify-content', 'center']]));
+  return buttons.map((part) => styleRule(out.atPart(part, 'button'), [['justify-content', 'center']]));
 }
 
 function compile(block: Block, out: SectionOut): Fragment {
@@ -71,7 +71,7 @@ function compile(block: Block, out: SectionOut): Fragment {
     [node],
     [
       ...compiled.flatMap((entry) => entry.rules),
-      ...(node ? [rule(out.at('block'), arrange(block))] : []),
+      ...(node ? [styleRule(out.at('block'), arrange(block))] : []),
       ...wideRules(block, out),
     ],
     compiled.flatMap((entry) => entry.behaviours),

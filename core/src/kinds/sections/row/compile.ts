@@ -1,6 +1,6 @@
 import {
   element,
-  rule,
+  styleRule,
   type ConditionalRule,
   type Declaration,
   type HtmlNode,
@@ -54,7 +54,12 @@ function zoneRules(row: Row, out: SectionOut): ConditionalRule[] {
     ];
     if (isWrapped(row, zone))
       return [
-        rule(out.at(zone), [['display', 'flex'], ['align-items', 'center'], ['gap', 'inherit'], ...place]),
+        styleRule(out.at(zone), [
+          ['display', 'flex'],
+          ['align-items', 'center'],
+          ['gap', 'inherit'],
+          ...place,
+        ]),
       ];
     const [only] = zoneParts(row, zone);
     return only ? out.inPlace(only, [[out.within(`.${out.boxOf(only)}`), place]]) : [];
@@ -106,7 +111,7 @@ function splitRules(row: Row, out: SectionOut): ConditionalRule[] {
       ],
     ] as const;
   return [
-    rule(out.within(`.${out.boxOf(logo)}`), [
+    styleRule(out.within(`.${out.boxOf(logo)}`), [
       ['grid-column', '2'],
       ['grid-row', '1'],
     ]),
@@ -122,7 +127,7 @@ function splitRules(row: Row, out: SectionOut): ConditionalRule[] {
 function rules(row: Row, out: SectionOut): ConditionalRule[] {
   const menu = arrangedMenu(row);
   return [
-    rule(out.at('row'), [
+    styleRule(out.at('row'), [
       ['display', 'grid'],
       ['grid-template-columns', rowColumns(row).template],
       ['align-items', 'center'],

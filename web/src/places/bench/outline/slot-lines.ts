@@ -1,7 +1,7 @@
 import {
   levelCount,
   slotsOf,
-  wearsSlot,
+  hasSlot,
   type Level,
   type MenuPart,
   type Owner,
@@ -23,7 +23,7 @@ const levelsOf = (owner: Owner) => (owner.kind === 'menu' ? levelCount((owner.th
 export function slotLines(site: Site, owner: Owner): SlotLine[] {
   const levels = levelsOf(owner);
   return Object.entries(slotsOf(owner.kind))
-    .filter(([slot]) => wearsSlot(site, owner, slot))
+    .filter(([slot]) => hasSlot(site, owner, slot))
     .flatMap(([slot, kind]): SlotLine[] => {
       const line = { owner: owner.id, slot };
       const shown = kind.levels.filter((level) => level <= levels);

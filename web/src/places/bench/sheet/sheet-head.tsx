@@ -4,7 +4,7 @@ import {
   slotKind,
   slotName,
   slotsOf,
-  wearsSlot,
+  hasSlot,
   type LevelKey,
   type Site,
   type SlotRef,
@@ -35,7 +35,7 @@ function relatedSlots(site: Site, to: SlotRef): SlotRef[] {
       Object.entries(slotsOf(owner.kind))
         .filter(
           ([slot, kind]) =>
-            wearsSlot(site, owner, slot) && kind.properties.filter((id) => wanted.has(id)).length > 2,
+            hasSlot(site, owner, slot) && kind.properties.filter((id) => wanted.has(id)).length > 2,
         )
         .map(([slot]): SlotRef => ({ owner: owner.id, slot })),
     )

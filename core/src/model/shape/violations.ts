@@ -1,7 +1,7 @@
 import { isRecord } from '../../base/json.ts';
-import type { Fault } from '../fault.ts';
+import type { Violation } from '../violation.ts';
 import type { Field, FieldSpec, Shape } from './field.ts';
-import { valueFault } from './test-value.ts';
+import { refuseValue } from './refuse-value.ts';
 
 export type ThingsSpec = Extract<FieldSpec, { kind: 'things' }>;
 
@@ -12,14 +12,14 @@ export interface KindBook {
   /** The shapes that may stand in a list, by kind. */
   readonly variants: (spec: ThingsSpec) => Readonly<Record<string, Shape>>;
   /** What is wrong with a look of an owner of one kind. */
-  readonly lookFaults: (owner: string, look: unknown) => readonly Fault[];
+  readonly lookViolations: (owner: string, look: unknown) => readonly Violation[];
 }
 
 const THING_WORDS = { items: 'links', parts: 'parts', sections: 'sections', pieces: 'pieces' } as const;
 
 /** Walks values along their shapes and gathers what is not allowed. */
 class Tester {
-  readonly faults: Fault[] = [];
+  readonly violations: Violation[] = [];
   private readonly path: string[] = [];
   private readonly book: KindBook;
 
@@ -28,7 +28,7 @@ class Tester {
   }
 
   private refuse(allowed: string): void {
-    this.faults.push({ path: [...this.path], allowed });
+    this.violations.push({ path: [...this.path], allowed });
   }
 
   private within(key: string, look: () => void): void {
@@ -76,11 +76,11 @@ class Tester {
         this.things(spec, value);
         return;
       case 'look':
-        for (const fault of this.book.lookFaults(spec.owner, value))
-          this.faults.push({ path: [...this.path, ...fault.path], allowed: fault.allowed });
+        for (const violation of this.book.lookViolations(spec.owner, value))
+          this.violations.push({ path: [...this.path, ...violation.path], allowed: violation.allowed });
         return;
       default: {
-        const allowed = valueFault(spec, value);
+        const allowed = refuseValue(spec, value);
         if (allowed !== null) this.refuse(allowed);
       }
     }
@@ -123,15 +123,15 @@ class Tester {
 }
 
 /** What is wrong with a value as a thing of a shape: the ways to it with what may stand there. */
-export function shapeFaults(shape: Shape, value: unknown, book: KindBook): Fault[] {
+export function shapeViolations(shape: Shape, value: unknown, book: KindBook): Violation[] {
   const tester = new Tester(book);
   tester.record(shape, value);
-  return tester.faults;
+  return tester.violations;
 }
 
 /** What is wrong with a value of one field. */
-export function fieldFaults(field: Field<unknown>, value: unknown, book: KindBook): Fault[] {
+export function fieldViolations(field: Field<unknown>, value: unknown, book: KindBook): Violation[] {
   const tester = new Tester(book);
   tester.field(field.spec, value);
-  return tester.faults;
+  return tester.violations;
 }

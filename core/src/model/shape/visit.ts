@@ -1,7 +1,7 @@
 import { isRecord } from '../../base/json.ts';
 import { escapeSegment } from '../../base/json-pointer.ts';
 import type { Field, FieldSpec, RefKind, Shape, WhenGone } from './field.ts';
-import type { KindBook, ThingsSpec } from './faults.ts';
+import type { KindBook, ThingsSpec } from './violations.ts';
 
 /** The shape of one entry of a list or list of things; null where there is none of its kind. */
 export function entryShape(
@@ -29,7 +29,7 @@ export interface Visitor {
   readonly thing?: (thing: Record<string, unknown>, path: string, shape: Shape, spec: FieldSpec) => void;
 }
 
-function walkField(
+function visitField(
   field: Field<unknown>,
   key: string,
   value: unknown,
@@ -39,23 +39,23 @@ function walkField(
 ): void {
   visitor.field?.({ field, key, value, path });
   const { spec } = field;
-  if (spec.kind === 'group' && isRecord(value)) walkShape(spec.of, value, path, book, visitor);
+  if (spec.kind === 'group' && isRecord(value)) visitShape(spec.of, value, path, book, visitor);
   else if (spec.kind === 'union' && isRecord(value)) {
     const shape = spec.of[spec.pick(value) ?? ''];
-    if (shape) walkShape(shape, value, path, book, visitor);
+    if (shape) visitShape(shape, value, path, book, visitor);
   } else if ((spec.kind === 'list' || spec.kind === 'things') && Array.isArray(value)) {
     value.forEach((entry: unknown, index) => {
       if (!isRecord(entry)) return;
       const shape = entryShape(spec, entry, book);
       if (!shape) return;
       visitor.thing?.(entry, `${path}/${index}`, shape, spec);
-      walkShape(shape, entry, `${path}/${index}`, book, visitor);
+      visitShape(shape, entry, `${path}/${index}`, book, visitor);
     });
   }
 }
 
 /** Walks a thing along its shape, field by field, in the order of the shape. */
-export function walkShape(
+export function visitShape(
   shape: Shape,
   value: Readonly<Record<string, unknown>>,
   path: string,
@@ -65,7 +65,7 @@ export function walkShape(
   for (const key in shape) {
     const field = shape[key] as Field<unknown>;
     const held = value[key];
-    if (held !== undefined) walkField(field, key, held, `${path}/${escapeSegment(key)}`, book, visitor);
+    if (held !== undefined) visitField(field, key, held, `${path}/${escapeSegment(key)}`, book, visitor);
   }
 }
 

@@ -8,7 +8,7 @@ import { partKind, pieceKind, shapeOf, SITE_SHAPE, slotsOf, type OwnerKind } fro
 import { itemsOf, shownLinks } from './content.ts';
 import type { MenuPart } from './parts/menu/shape.ts';
 import type { Part, Piece, Region, Section, SectionKindId, Site } from './site.ts';
-import { shapeReferences, walkShape, type Reference } from '../model/shape/walk.ts';
+import { shapeReferences, visitShape, type Reference } from '../model/shape/visit.ts';
 import type { Target } from '../model/target.ts';
 
 /** A section of a piece with where it stands in the document. */
@@ -183,10 +183,10 @@ export function slotKind(site: Site, ref: SlotRef): SlotKind | null {
 }
 
 /** Whether an owner shows a slot: nothing is styled that is not there. */
-export function wearsSlot(site: Site, owner: Owner, slot: string): boolean {
+export function hasSlot(site: Site, owner: Owner, slot: string): boolean {
   if (owner.sort !== 'part') return true;
   const part = owner.thing as Part;
-  return partKind(part).worn?.(part as never, slot, site) ?? true;
+  return partKind(part).hasSlot?.(part as never, slot, site) ?? true;
 }
 
 export function findPiece(site: Site, id: string): Piece | null {
@@ -258,7 +258,7 @@ export function panelsFrom(site: Site, piece: Piece): readonly Piece[] {
 /** Every id in use anywhere in the site. */
 export const idsOf = memoise((site: Site): ReadonlySet<string> => {
   const ids = new Set<string>(itemsOf(site).keys());
-  walkShape(
+  visitShape(
     { ...SITE_SHAPE, menus: MENUS_WITHOUT_LINKS },
     site as unknown as Record<string, unknown>,
     '',

@@ -2,7 +2,7 @@ import { expect, test } from '@jest/globals';
 import { EDITS, editsOf, SITE } from '../../test/every-edit.ts';
 import { itemsOf } from '../kinds/content.ts';
 import { PARTS } from '../kinds/parts/parts.ts';
-import { regionsOf } from '../kinds/walk.ts';
+import { regionsOf } from '../kinds/placed.ts';
 import { loadSite } from '../load/load-site.ts';
 import { TARGET_SHAPES } from '../model/target.ts';
 import { applyPatch } from './json-patch.ts';

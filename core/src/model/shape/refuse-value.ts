@@ -2,7 +2,7 @@ import { parseColour } from '../../colour/colour.ts';
 import { isFamily } from '../../text/typefaces.ts';
 import { COLOUR_ALLOWED, isColourLink } from '../../values/kinds/colour.ts';
 import { LIMITS } from '../../values/limits.ts';
-import { pictureFault } from '../../values/picture.ts';
+import { refusePicture } from '../../values/picture.ts';
 import { ID, refuseUrl } from '../../values/url.ts';
 import { isCleanSvg } from '../clean-svg.ts';
 import { SHOWN_LEVELS } from '../states.ts';
@@ -21,14 +21,14 @@ const nullable = (is: boolean, allowed: string) => (is ? `${allowed}, or null` :
 /** Kinds of fields that hold one value, as against groups, lists and things. */
 export type ValueSpec = Exclude<FieldSpec, { kind: 'group' | 'list' | 'things' | 'union' | 'look' }>;
 
-function textFault(spec: Extract<FieldSpec, { kind: 'text' }>, value: unknown): string | null {
+function refuseText(spec: Extract<FieldSpec, { kind: 'text' }>, value: unknown): string | null {
   const { min, max, pattern } = spec;
   if (typeof value !== 'string' || value.length > max || value.length < min)
     return pattern?.allowed ?? `text of ${min > 0 ? `${min} to` : 'at most'} ${max} characters`;
   return pattern && !pattern.test.test(value) ? pattern.allowed : null;
 }
 
-function numberFault(spec: Extract<FieldSpec, { kind: 'number' }>, value: unknown): string | null {
+function refuseNumber(spec: Extract<FieldSpec, { kind: 'number' }>, value: unknown): string | null {
   const { min, max, whole } = spec;
   if (value === null && spec.nullable) return null;
   const fits =
@@ -36,7 +36,7 @@ function numberFault(spec: Extract<FieldSpec, { kind: 'number' }>, value: unknow
   return fits ? null : nullable(spec.nullable, `a ${whole ? 'whole ' : ''}number from ${min} to ${max}`);
 }
 
-function addressFault(value: unknown): string | null {
+function refuseAddress(value: unknown): string | null {
   const refused = typeof value === 'string' ? refuseUrl(value) : 'text is expected';
   return refused === null ? null : `a link address; ${refused}`;
 }
@@ -45,14 +45,14 @@ const isWeight = (value: unknown) =>
   typeof value === 'number' && Number.isInteger(value) && value >= 100 && value <= 900;
 
 /** What may stand in a field instead of this value, in words; null where the value may stand. */
-export function valueFault(spec: ValueSpec, value: unknown): string | null {
+export function refuseValue(spec: ValueSpec, value: unknown): string | null {
   switch (spec.kind) {
     case 'text':
-      return textFault(spec, value);
+      return refuseText(spec, value);
     case 'id':
       return isId(value) ? null : AN_ID;
     case 'number':
-      return numberFault(spec, value);
+      return refuseNumber(spec, value);
     case 'choice':
       if (value === null && spec.nullable) return null;
       return typeof value === 'string' && Object.hasOwn(spec.choices, value)
@@ -63,7 +63,7 @@ export function valueFault(spec: ValueSpec, value: unknown): string | null {
     case 'literal':
       return value === spec.value ? null : JSON.stringify(spec.value);
     case 'address':
-      return addressFault(value);
+      return refuseAddress(value);
     case 'levels':
       return (SHOWN_LEVELS as readonly unknown[]).includes(value)
         ? null
@@ -75,7 +75,9 @@ export function valueFault(spec: ValueSpec, value: unknown): string | null {
         : nullable(spec.nullable, 'cleaned SVG source: no scripts, no event handlers, no outside references');
     case 'picture':
       if (value === null && spec.nullable) return null;
-      return ((fault) => (fault === null ? null : nullable(spec.nullable, fault)))(pictureFault(value));
+      return ((violation) => (violation === null ? null : nullable(spec.nullable, violation)))(
+        refusePicture(value),
+      );
     case 'colour':
       if (value === null && spec.nullable) return null;
       return typeof value === 'string' && value.length <= 100 && parseColour(value) !== null
