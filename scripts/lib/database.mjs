@@ -72,6 +72,7 @@ function runningOn(files) {
   try {
     return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--datadir=${files.data}`) ? pid : null;
   } catch {
+    // There is no such process any more.
     return null;
   }
 }

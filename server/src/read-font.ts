@@ -20,8 +20,8 @@ async function unfold(bytes: Buffer): Promise<Result<Uint8Array, string>> {
   if (bytes.readUInt32BE(16) > MOST_UNFOLDED) return fail('it unfolds to more than 24 MB');
   try {
     return succeed(await unfoldWoff2(bytes));
-  } catch {
-    return fail('its compressed data is damaged');
+  } catch (reason) {
+    return fail(`its compressed data is damaged: ${String(reason)}`);
   }
 }
 
@@ -38,7 +38,7 @@ export async function readFontFile(bytes: Buffer): Promise<Result<StoredFont, st
     const metrics = await measureFace(sfnt.value, id, weights);
     const woff2 = bytes.readUInt32BE(0) === WOFF2 ? bytes : await foldWoff2(Buffer.from(sfnt.value));
     return succeed({ id, name: family, fallback, weights, sha256, metrics: JSON.stringify(metrics), woff2 });
-  } catch {
-    return fail('it cannot be measured; its tables are damaged');
+  } catch (reason) {
+    return fail(`it cannot be measured; its tables are damaged: ${String(reason)}`);
   }
 }

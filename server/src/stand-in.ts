@@ -46,6 +46,7 @@ export function createStandIn(): Hono {
       const type = name.endsWith('.xml') ? 'application/xml' : 'text/html; charset=utf-8';
       return context.body(await readFile(join(FOLDER, name)), 200, { 'content-type': type });
     } catch {
+      // There is no such file: a website answers as this does.
       return context.notFound();
     }
   });

@@ -60,15 +60,19 @@ describe('merging links', () => {
     const label = fc.constantFrom('Visit', 'Birds', 'Learn', 'News', '');
     const href = fc.option(fc.constantFrom('/a', '/b', '/c'));
     const leaf = fc.record({ label, href }).map(({ label: text, href: to }) => link(text, to));
+    // Twins could each be the other one.
+    const selector = (item: MenuItem) => `${item.label} ${JSON.stringify(item.target)}`;
     const branch = fc
-      .record({ label, href, children: fc.array(leaf, { maxLength: 3 }) })
+      .record({ label, href, children: fc.uniqueArray(leaf, { maxLength: 3, selector }) })
       .map(({ label: text, href: to, children }) => link(text, to, children));
-    const list = fc.array(branch, { maxLength: 4 });
+    const list = fc.uniqueArray(branch, { maxLength: 4, selector });
     fc.assert(
       fc.property(list, list, (existing, incoming) => {
         const once = mergeItems(existing, incoming);
         expect(countAll(once.items)).toBe(countAll(existing) + once.added);
         expect(once.added + once.matched).toBe(countAll(incoming));
+        const twice = mergeItems(once.items, incoming);
+        expect(twice).toEqual({ items: once.items, added: 0, matched: countAll(incoming) });
         const labels = new Set(
           [...itemsOf({ ...DEMO, menus: [{ id: 'x', name: '', items: once.items }] }).values()].map(
             ({ item }) => item.id,
@@ -77,7 +81,7 @@ describe('merging links', () => {
         for (const { item } of itemsOf({ ...DEMO, menus: [{ id: 'x', name: '', items: existing }] }).values())
           expect(labels).toContain(item.id);
       }),
-      { numRuns: 100 },
+      { numRuns: 500 },
     );
   });
 });

@@ -15,19 +15,38 @@ export function countItems(items: readonly MenuItem[]): number {
   return items.reduce((sum, item) => sum + 1 + countItems(item.children), 0);
 }
 
-/** The link among siblings that says the same: the same target, else the same label. */
-function findSame(siblings: readonly MenuItem[], item: MenuItem, used: ReadonlySet<string>): number {
-  const free = (candidate: MenuItem) => !used.has(candidate.id);
-  const byTarget =
-    item.target.kind === 'none'
-      ? -1
-      : siblings.findIndex((candidate) => free(candidate) && sameJson(candidate.target, item.target));
-  return byTarget !== -1
-    ? byTarget
-    : siblings.findIndex(
-        (candidate) =>
-          free(candidate) && item.label !== '' && wordsOf(candidate.label) === wordsOf(item.label),
-      );
+/** Whether two links say the same in words; of lines and others without words, whether they are of one sort. */
+function saysTheSame(a: MenuItem, b: MenuItem): boolean {
+  if (a.label !== '' || b.label !== '') return wordsOf(a.label) === wordsOf(b.label);
+  return a.role === b.role && a.target.kind === 'none' && b.target.kind === 'none';
+}
+
+const leadsTheSame = (a: MenuItem, b: MenuItem) => a.target.kind !== 'none' && sameJson(a.target, b.target);
+
+/** What makes two links one, surest first. Merging again finds the same pairs, so that it changes nothing. */
+const SAME: readonly ((a: MenuItem, b: MenuItem) => boolean)[] = [
+  (a, b) => a.role === b.role && wordsOf(a.label) === wordsOf(b.label) && sameJson(a.target, b.target),
+  leadsTheSame,
+  saysTheSame,
+];
+
+/** The links among siblings that incoming ones are the same as, each at most once. */
+function findPairs(
+  siblings: readonly MenuItem[],
+  incoming: readonly MenuItem[],
+): ReadonlyMap<MenuItem, MenuItem> {
+  const pairs = new Map<MenuItem, MenuItem>();
+  const taken = new Set<MenuItem>();
+  for (const isSame of SAME) {
+    for (const item of incoming) {
+      if (pairs.has(item)) continue;
+      const found = siblings.find((candidate) => !taken.has(candidate) && isSame(candidate, item));
+      if (!found) continue;
+      pairs.set(item, found);
+      taken.add(found);
+    }
+  }
+  return pairs;
 }
 
 /**
@@ -36,21 +55,19 @@ function findSame(siblings: readonly MenuItem[], item: MenuItem, used: ReadonlyS
  */
 export function mergeItems(existing: readonly MenuItem[], incoming: readonly MenuItem[]): Merged {
   const items = [...existing];
-  const used = new Set<string>();
+  const pairs = findPairs(existing, incoming);
   let at = items.length;
   let added = 0;
   let matched = 0;
   for (const item of incoming) {
-    const index = findSame(items, item, used);
-    const known = items[index];
+    const known = pairs.get(item);
     if (!known) {
       items.splice(at, 0, item);
-      used.add(item.id);
       at++;
       added += 1 + countItems(item.children);
       continue;
     }
-    used.add(known.id);
+    const index = items.indexOf(known);
     const below = mergeItems(known.children, item.children);
     const target = known.target.kind === 'none' && item.target.kind !== 'none' ? item.target : known.target;
     if (

@@ -3,6 +3,7 @@ const decode = (text: string) => {
   try {
     return decodeURIComponent(text);
   } catch {
+    // A percent sign that begins nothing stands for itself.
     return text;
   }
 };

@@ -1,4 +1,5 @@
 import { expect, test } from '@jest/globals';
+import postcss, { type AtRule, type Rule } from 'postcss';
 import { compilePage, rawDemo } from '../../test/demo.ts';
 import { slotsOf, type OwnerKind } from '../kinds/catalogue.ts';
 import { property } from '../kinds/properties/properties.ts';
@@ -66,4 +67,17 @@ test(`a document with ${WANTED} values of looks loads, compiles and says nothing
   const { stylesheet } = compilePage(loaded.value);
   expect(stylesheet.split('\n').length).toBeGreaterThan(5000);
   expect(stylesheet).not.toMatch(/undefined|NaN/);
+  const sheet = postcss.parse(stylesheet);
+  const said = new Set<string>();
+  let repeated = 0;
+  sheet.walkDecls((declaration) => {
+    const around: string[] = [];
+    for (let at = declaration.parent; at && at.type !== 'root'; at = at.parent as typeof at)
+      around.push((at as Rule).selector ?? (at as AtRule).params);
+    const key = [...around, declaration.toString()].join(' ');
+    if (said.has(key)) repeated++;
+    said.add(key);
+  });
+  expect(said.size).toBeGreaterThan(4000);
+  expect(repeated).toBe(0);
 });

@@ -72,6 +72,7 @@ function readAddress(text: string): URL {
   try {
     url = new URL(text);
   } catch {
+    // The reason is only ever that it is none.
     throw new FetchRefused('this is no address of a page');
   }
   if (url.protocol !== 'https:' && url.protocol !== 'http:')

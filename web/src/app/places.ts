@@ -19,6 +19,8 @@ const isPlace = (name: string): name is PlaceId => Object.hasOwn(PLACES, name);
 export function readAddress(pathname: string): { readonly site: string | null; readonly place: PlaceId } {
   const [, first, site, place = 'bench'] = pathname.split('/');
   if (first === 'new') return { site: null, place: 'new' };
-  if (first !== 'sites' || site === undefined || site === '') return { site: null, place: 'sites' };
-  return { site: decodeURIComponent(site), place: isPlace(place) ? place : 'bench' };
+  // Ids are letters, digits and hyphens; what is none is no site.
+  if (first !== 'sites' || site === undefined || !/^[\w-]+$/.test(site))
+    return { site: null, place: 'sites' };
+  return { site, place: isPlace(place) ? place : 'bench' };
 }

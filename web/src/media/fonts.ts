@@ -27,6 +27,7 @@ function metricsOf(id: string): Promise<FontMetrics> {
   const known = loaded.get(id) ?? fetchMetrics(id);
   loaded.set(id, known);
   known.catch(() => {
+    // The next who needs them tries again.
     loaded.delete(id);
   });
   return known;
@@ -40,6 +41,7 @@ async function loadFonts(families: string): Promise<Fonts> {
     families
       .split(' ')
       .filter((id) => findStack(id) === null)
+      // What cannot be measured is told by the fit, which counts it as unknown.
       .map(async (id) => metricsOf(id).catch(() => null)),
   );
   const found = metrics.filter((entry) => entry !== null);

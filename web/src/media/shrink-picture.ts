@@ -27,6 +27,7 @@ export async function shrinkPicture(file: File, side: number = SIDE): Promise<st
     }
     return null;
   } catch {
+    // No picture that this browser can read: the caller says so.
     return null;
   }
 }

@@ -36,6 +36,7 @@ async function request(path: string, options: RequestInit = {}): Promise<Respons
   try {
     response = await fetch(path, { ...options, signal: AbortSignal.timeout(15_000) });
   } catch {
+    // The browser does not tell why: no network, no server, or too long a wait.
     throw new ApiError(0, 'The server does not answer.');
   }
   if (response.ok) return response;

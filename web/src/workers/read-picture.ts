@@ -32,6 +32,7 @@ async function read({ file, most }: PictureRequest): Promise<PictureAnswer> {
       })),
     };
   } catch {
+    // No picture that this browser can read: the caller says so.
     return { ok: false };
   }
 }

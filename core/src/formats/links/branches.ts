@@ -21,6 +21,7 @@ export function readBranches(text: string): NewItems | null {
   try {
     raw = JSON.parse(text);
   } catch {
+    // What is no JSON was not copied here: it is read as text.
     return null;
   }
   if (!isRecord(raw) || jsonDepth(raw, LIMITS.json) > LIMITS.json) return null;

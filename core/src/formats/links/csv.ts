@@ -3,6 +3,7 @@ import { ITEM_ROLES, type ItemRole } from '../../model/menu-item.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LineFields, LinkLine, ReadLinks } from '../../links/link-line.ts';
+import { targetLeftOut } from './target-note.ts';
 
 /** The columns of our own tables, and the names other programs give theirs. */
 const COLUMNS = {
@@ -107,7 +108,7 @@ export function readCsv(text: string): ReadLinks {
     depths.set(label, depth);
     const href = cell('target').trim();
     const refused = href === '' ? null : refuseUrl(href);
-    if (refused !== null) note(`The target was left out: ${refused}.`);
+    if (refused !== null) note(targetLeftOut(refused));
     links.push({
       label: label.slice(0, LIMITS.label),
       href: refused === null && href !== '' ? href : null,

@@ -25,6 +25,7 @@ import {
   TOGGLE,
 } from './html-names.ts';
 import { descendants, isPageElement, type PageElement } from './html-tree.ts';
+import { targetLeftOut } from './target-note.ts';
 
 /** What was read of one menu. */
 export interface Reading {
@@ -47,7 +48,7 @@ function pushLink(
     reading.notes.push({
       line: 0,
       text: `${label} -> ${trimmed}`.slice(0, 80),
-      reason: `The target was left out: ${refused}.`,
+      reason: targetLeftOut(refused),
     });
   const fields = from ? fieldsOf(from, label) : null;
   reading.links.push({

@@ -3,6 +3,7 @@ import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
 import { readXml } from './xml.ts';
+import { targetLeftOut } from './target-note.ts';
 
 const ADDRESSES = ['url', 'htmlurl', 'link', 'href', 'xmlurl'];
 
@@ -27,8 +28,7 @@ export function readOpml(text: string): ReadLinks {
         return;
       }
       const refused = href === '' ? null : refuseUrl(href);
-      if (refused !== null)
-        notes.push({ line: 0, text: label.slice(0, 80), reason: `The target was left out: ${refused}.` });
+      if (refused !== null) notes.push({ line: 0, text: label.slice(0, 80), reason: targetLeftOut(refused) });
       const description = at('description').slice(0, LIMITS.label);
       const tooltip = at('text') && at('title') !== at('text') ? at('title').slice(0, LIMITS.label) : '';
       const fields = {

@@ -4,6 +4,7 @@ import type { Site } from '../../kinds/site.ts';
 import { findMenu } from '../../kinds/content.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
 import { menuLines } from '../../links/menu-lines.ts';
+import { targetLeftOut } from './target-note.ts';
 
 /** How wide a tab counts when indentation mixes tabs and spaces. */
 const TAB = 4;
@@ -99,7 +100,7 @@ export function readOutline(text: string): ReadLinks {
     }
     if (label.length > LIMITS.label) note(`The label was cut to ${LIMITS.label} characters.`);
     const refused = href === null ? null : refuseUrl(href);
-    if (refused !== null) note(`The target was left out: ${refused}.`);
+    if (refused !== null) note(targetLeftOut(refused));
     const depth = Math.min(depthOf(indents, indentOf(cut)), LIMITS.depth);
     links.push({
       label: label.slice(0, LIMITS.label),

@@ -207,11 +207,11 @@ function readAny(text: string): ReadPalette {
     try {
       const parsed: unknown = JSON.parse(start);
       if (isRecord(parsed) && jsonDepth(parsed, LIMITS.json) <= LIMITS.json) return readTokens(parsed);
-    } catch {
+    } catch (reason) {
       return {
         format: 'design tokens',
         colours: [],
-        notes: ['This looks like design tokens, but it is no JSON'],
+        notes: [`This looks like design tokens, but it is no JSON: ${(reason as Error).message}`],
       };
     }
   }

@@ -54,6 +54,7 @@ async function copy(text: string): Promise<void> {
     await navigator.clipboard.writeText(text);
     notify({ tone: 'info', text: WORDS.copied });
   } catch {
+    // Whatever the browser's reason, it can be copied by hand.
     notify({ tone: 'error', text: WORDS.copyFailed });
   }
 }

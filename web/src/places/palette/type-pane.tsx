@@ -50,6 +50,7 @@ function useFaces(own: readonly Typeface[]) {
         .then((loaded) => {
           document.fonts.add(loaded);
         })
+        // A face that cannot be drawn leaves its sample in the system's.
         .catch(() => undefined);
     }
   }, [own]);

@@ -1,12 +1,4 @@
-import {
-  levelCount,
-  slotsOf,
-  hasSlot,
-  type Level,
-  type MenuPart,
-  type Owner,
-  type Site,
-} from '@hamaca/core';
+import { levelCount, slotsOf, hasSlot, type Level, type MenuPart, type Owner, type Site } from '@hamaca/core';
 
 /** A slot of an owner as a line of the outline. */
 export interface SlotLine {

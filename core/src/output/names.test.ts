@@ -1,0 +1,55 @@
+import { describe, expect, test } from '@jest/globals';
+import { DEMO } from '../../test/demo.ts';
+import { wholeSite } from '../../test/random-site.ts';
+import { ownersOf } from '../kinds/placed.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
+import { createNames, PREFIX } from './names.ts';
+
+const rootOf = (name: string) => createNames({ ...DEMO, name }, 'hm-').root;
+
+describe('names', () => {
+  test('start with the prefix, whatever they name', () => {
+    const names = createNames(DEMO, 'nav-');
+    expect([names.name('icon'), names.variable('ink'), names.attribute('ready'), names.prefix]).toEqual([
+      'nav-icon',
+      '--nav-ink',
+      'data-nav-ready',
+      'nav-',
+    ]);
+    expect(names.slotClass('menu-main', 'link')).toBe('nav-link');
+  });
+  test('carry the first words of the site’s name, cut between words where that goes', () => {
+    expect(rootOf('Orilla')).toBe('hm-site-orilla');
+    expect(rootOf('Marisma Laguna Reserve')).toBe('hm-site-marisma');
+    expect(rootOf('Orilla del Sol')).toBe('hm-site-orilla-del');
+    expect(rootOf('Twelve chars')).toBe('hm-site-twelve-chars');
+    expect(rootOf('Gruppenreiseermäßigungen')).toHaveLength('hm-site-'.length + 12);
+    expect(rootOf('鳥')).toBe('hm-site-site');
+  });
+  test('ids have the site’s word in them, so that two sites in one page never share one', () => {
+    const [a, b] = ['Marisma', 'Orilla'].map((name) => createNames({ ...DEMO, name }, 'hm-'));
+    expect(a?.id('panel')).toBe('hm-marisma-panel');
+    expect(b?.id('panel')).toBe('hm-orilla-panel');
+  });
+  test('the first owner of a kind has the plain class, later ones are counted, and no two share one', () => {
+    const site = wholeSite();
+    const names = createNames(site, 'hm-');
+    const owners = [...ownersOf(site).values()];
+    const classes = owners.flatMap(({ id, kind }) =>
+      Object.keys(slotsOf(kind)).map((slot) => `${kind} ${names.slotClass(id, slot)}`),
+    );
+    expect(new Set(classes).size).toBe(classes.length);
+    const headers = owners
+      .filter(({ kind }) => kind === 'header')
+      .map(({ id }) => names.slotClass(id, 'header'));
+    expect(headers.slice(0, 2)).toEqual(['hm-header', 'hm-header-2']);
+  });
+  test('a prefix is short and safe in classes, ids and attributes', () => {
+    expect(['hm-', 'a-', 'nav2-'].every((prefix) => PREFIX.test(prefix))).toBe(true);
+    expect(
+      ['', '-', 'Hm-', 'hm', '2a-', 'a b-', 'a_-', `${'a'.repeat(17)}-`].some((prefix) =>
+        PREFIX.test(prefix),
+      ),
+    ).toBe(false);
+  });
+});
