@@ -1,16 +1,17 @@
 /**
- * Arrows point one way. Inside core: base; colour, text, print; values; kinds/properties; model; kinds; migrate, load;
+ * Arrows point one way. Inside core: base; colour, text, print; drawings; values; kinds/properties; model; kinds; migrate, load;
  * resolve; links; edit, layout; output; check; formats, starters.
  */
-const floor = ['base', 'colour', 'text', 'print', 'values', 'kinds/properties', 'model'];
+const floor = ['base', 'colour', 'text', 'print', 'drawings', 'values', 'kinds/properties', 'model'];
 const below = {
   base: [],
   colour: ['base'],
   text: ['base'],
   print: ['base'],
+  drawings: ['base', 'colour', 'print'],
   values: ['base', 'colour', 'text', 'print'],
   'kinds/properties': ['base', 'values'],
-  model: ['base', 'colour', 'text', 'values', 'kinds/properties'],
+  model: ['base', 'colour', 'text', 'drawings', 'values', 'kinds/properties'],
   kinds: floor,
   migrate: ['base'],
   load: ['base', 'values', 'model', 'kinds', 'migrate'],

@@ -23,7 +23,7 @@ export { type Property, PROPERTY_GROUPS, type PropertyGroup } from './values/pro
 export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS, TOKENS } from './values/url.ts';
 export { coloursIn, type ColourValue, isColourValue, type Role, ROLES, type Value } from './values/values.ts';
 export { property, PROPERTY_IDS, type PropertyId } from './kinds/properties/properties.ts';
-export { isCleanSvg } from './model/clean-svg.ts';
+export { cleanDrawing } from './drawings/clean-drawing.ts';
 export type { Cell, SlotRef } from './model/look.ts';
 export { ITEM_ROLES, type ItemRole, type MenuItem } from './model/menu-item.ts';
 export { LANDSCAPE } from './model/scene.ts';

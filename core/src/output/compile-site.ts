@@ -44,7 +44,6 @@ function classesIn(nodes: readonly HtmlNode[], found = new Set<string>()): Set<s
     if (typeof names === 'string') for (const name of names.split(' ')) found.add(name);
   };
   for (const node of nodes) {
-    if (node.node === 'drawing') add(/^<svg class="([^"]*)"/.exec(node.cleanSvg)?.[1]);
     if (node.node !== 'element') continue;
     add(node.attributes['class']);
     classesIn(node.children, found);

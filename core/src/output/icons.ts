@@ -1,3 +1,5 @@
+import { drawingNodes } from '../drawings/print-drawing.ts';
+import { readDrawing } from '../drawings/read-drawing.ts';
 import { partKind } from '../kinds/catalogue.ts';
 import { findIcon } from '../kinds/content.ts';
 import type { DrawingName } from '../kinds/out.ts';
@@ -33,28 +35,25 @@ export function countIcons(site: Site, piece: Piece): ReadonlyMap<string, number
   return counts;
 }
 
-/** The root element of a drawing and what is in it. */
-function splitSvg(source: string): { opening: string; inner: string } {
-  const match = /^\s*<svg([^>]*?)\/?>([\s\S]*?)(?:<\/svg>\s*)?$/i.exec(source);
-  return { opening: match?.[1] ?? '', inner: match?.[2] ?? '' };
+/** What of a drawing goes into the page: attributes of its root, and what is in it. Nothing where it cannot be read. */
+function drawn(
+  source: string,
+  prefix: string,
+): { readonly attributes: HtmlElement['attributes']; readonly nodes: readonly HtmlElement[] } {
+  const read = readDrawing(source);
+  if (!read.ok) return { attributes: {}, nodes: [] };
+  const { root } = read.value;
+  return { attributes: root.attributes, nodes: drawingNodes(root, prefix) };
 }
 
-const KEPT =
-  /\s(viewBox|fill|stroke|stroke-width|stroke-linecap|stroke-linejoin|preserveAspectRatio)\s*=\s*("[^"]*"|'[^']*')/gi;
-
-/** Attributes of a drawing's root that say how it is drawn; size, class and names are ours. */
-const keptAttributes = (opening: string) => [...opening.matchAll(KEPT)].map((match) => match[0]).join('');
-
-/** A drawing in place, marked as decoration: whatever it stands in carries the name. */
-export function drawnSvg(source: string, className: string): HtmlNode {
-  const cleaned = source
-    .trim()
-    .replace(
-      /^<svg([^>]*)>/i,
-      (_whole, attributes: string) =>
-        `<svg class="${className}" aria-hidden="true"${attributes.replace(/\s(?:class|aria-hidden|role|aria-label|id)\s*=\s*(?:"[^"]*"|'[^']*')/gi, '')}>`,
-    );
-  return { node: 'drawing', cleanSvg: cleaned };
+/**
+ * A drawing in place, marked as decoration: whatever it stands in carries the name. Its ids begin with its class, which no
+ * other drawing of the site has.
+ */
+export function drawnSvg({ names }: CompileContext, source: string, className: string): HtmlElement {
+  const word = className.replaceAll(names.prefix, '').replaceAll(' ', '-');
+  const { attributes, nodes } = drawn(source, names.id(`${word}-`));
+  return element('svg', { class: className, 'aria-hidden': 'true', ...attributes }, ...nodes);
 }
 
 const symbolId = (context: CompileContext, piece: Piece, id: string) =>
@@ -70,17 +69,11 @@ export function glyph(
 ): HtmlNode | null {
   const found = findIcon(context.site, id);
   if (!found) return null;
+  const own = { class: className, 'aria-hidden': 'true' };
   if ((counts.get(id) ?? 0) > 1)
-    return element(
-      'svg',
-      { class: className, 'aria-hidden': 'true' },
-      element('use', { href: `#${symbolId(context, piece, id)}` }),
-    );
-  const { opening, inner } = splitSvg(found.svg);
-  return {
-    node: 'drawing',
-    cleanSvg: `<svg class="${className}" aria-hidden="true"${keptAttributes(opening)}>${inner}</svg>`,
-  };
+    return element('svg', own, element('use', { href: `#${symbolId(context, piece, id)}` }));
+  const { attributes, nodes } = drawn(found.svg, `${symbolId(context, piece, id)}-`);
+  return element('svg', { ...own, ...attributes }, ...nodes);
 }
 
 /** The symbols of the icons a piece draws more than once; null where there are none. */
@@ -91,12 +84,10 @@ export function symbols(
 ): HtmlElement | null {
   const repeated = context.site.icons.filter(({ id }) => (counts.get(id) ?? 0) > 1);
   if (repeated.length === 0) return null;
-  const drawings = repeated.map(({ id, svg }): HtmlNode => {
-    const { opening, inner } = splitSvg(svg);
-    return {
-      node: 'drawing',
-      cleanSvg: `<symbol id="${symbolId(context, piece, id)}"${keptAttributes(opening)}>${inner}</symbol>`,
-    };
+  const drawings = repeated.map(({ id, svg }) => {
+    const name = symbolId(context, piece, id);
+    const { attributes, nodes } = drawn(svg, `${name}-`);
+    return element('symbol', { id: name, ...attributes }, ...nodes);
   });
   return element('svg', { class: context.names.name('symbols'), 'aria-hidden': 'true' }, ...drawings);
 }

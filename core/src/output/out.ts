@@ -93,7 +93,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       link: (attributes, target, ...content) => linkElement(context, attributes, target, content),
       invoker: (panel) => invoker(context, panel),
       glyph: (className, id) => glyph(context, piece, counts, className, id),
-      drawn: drawnSvg,
+      drawn: (svg, className) => drawnSvg(context, svg, className),
       neededBelow: (panel) => neededBelow(site, piece, panel),
       arriving: arrivingAt(site, part.id).filter((arriving) => {
         const from = findPlaced(site, arriving.id)?.piece;

@@ -35,7 +35,7 @@ export function escapeText(value: string): string {
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')
     .replaceAll('>', '&gt;')
-    .replaceAll('\u00a0', '&nbsp;');
+    .replaceAll('\u00a0', '&#160;');
 }
 
 /** Text as a double-quoted attribute value. */
@@ -56,10 +56,20 @@ function printAttributes(attributes: HtmlElement['attributes']): string {
   return printed;
 }
 
-const isInline = (node: HtmlNode) =>
-  node.node !== 'element' || ['svg', 'path', 'use', 'span'].includes(node.tag);
+const isInline = (node: HtmlNode) => node.node !== 'element' || node.tag === 'svg' || node.tag === 'span';
+
+/** A drawing and what is in it stands on one line; what holds nothing closes itself, as in XML. */
+function printForeign({ tag, attributes, children }: HtmlElement): string {
+  const start = `<${tag}${printAttributes(attributes)}`;
+  if (children.length === 0) return `${start}/>`;
+  const inner = children.map((child) =>
+    child.node === 'text' ? escapeText(child.text) : printForeign(child),
+  );
+  return `${start}>${inner.join('')}</${tag}>`;
+}
 
 function printElement(node: HtmlElement, indent: string): string {
+  if (node.tag === 'svg') return printForeign(node);
   const open = `<${node.tag}${printAttributes(node.attributes)}>`;
   if (VOID.has(node.tag)) return open;
   // Drawings and text stand on their element's line, so that no white space is added where it would show.
@@ -69,16 +79,11 @@ function printElement(node: HtmlElement, indent: string): string {
   return `${open}\n${node.children.map((child) => inner + printNode(child, inner)).join('\n')}\n${indent}</${node.tag}>`;
 }
 
-function printNode(node: HtmlNode, indent: string): string {
-  switch (node.node) {
-    case 'text':
-      return escapeText(node.text);
-    case 'drawing':
-      return node.cleanSvg;
-    case 'element':
-      return printElement(node, indent);
-  }
-}
+const printNode = (node: HtmlNode, indent: string): string =>
+  node.node === 'text' ? escapeText(node.text) : printElement(node, indent);
+
+/** One element as markup on one line. */
+export const printMarkup = (node: HtmlElement): string => printElement(node, '');
 
 /** A tree of markup as indented HTML with a final line break. The same tree gives the same bytes. */
 export function printHtml(nodes: readonly HtmlNode[]): string {

@@ -1,5 +1,5 @@
 /** A small tree of markup. Text and attribute values are plain; only the printer escapes. */
-export type HtmlNode = HtmlElement | HtmlText | HtmlDrawing;
+export type HtmlNode = HtmlElement | HtmlText;
 
 export interface HtmlElement {
   readonly node: 'element';
@@ -12,12 +12,6 @@ export interface HtmlElement {
 export interface HtmlText {
   readonly node: 'text';
   readonly text: string;
-}
-
-/** SVG source that was cleaned on its way into the document: the one thing printed as it is. */
-export interface HtmlDrawing {
-  readonly node: 'drawing';
-  readonly cleanSvg: string;
 }
 
 export function element(

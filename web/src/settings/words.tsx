@@ -1,8 +1,16 @@
-import { formatTarget, parseTarget, type Site, type Target } from '@hamaca/core';
+import {
+  cleanDrawing,
+  fail,
+  formatTarget,
+  parseTarget,
+  succeed,
+  type Result,
+  type Site,
+  type Target,
+} from '@hamaca/core';
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from '../ui/button.tsx';
 import { TextField } from '../ui/text-field.tsx';
-import { cleanSvg } from '../media/clean-svg.ts';
 import { notify } from '../store/notices.ts';
 import { shrinkPicture } from '../media/shrink-picture.ts';
 
@@ -90,17 +98,31 @@ export function TargetWords({
 /** A drawing that was cleaned, or a picture made small enough to keep. */
 export type Upload = { readonly svg: string } | { readonly image: string };
 
+/** Largest SVG that is read, in bytes. */
 const MOST_SVG = 200_000;
 /** Longest side of a picture in a logo, an image or a fill, in px: twice what a header shows. */
 const LARGE_SIDE = 720;
 
-async function readUpload(file: File, pictureOnly: boolean): Promise<Upload | null> {
-  if (!pictureOnly && (/\.svg$/i.test(file.name) || file.type === 'image/svg+xml')) {
-    const svg = file.size > MOST_SVG ? null : await cleanSvg(await file.text());
-    return svg === null ? null : { svg };
-  }
-  const image = await shrinkPicture(file, LARGE_SIDE);
-  return image === null ? null : { image };
+const isSvg = (file: File) => /\.svg$/i.test(file.name) || file.type === 'image/svg+xml';
+
+async function readSvg(file: File): Promise<Result<Upload, string>> {
+  if (file.size > MOST_SVG) return fail('an SVG of at most 200 kB is needed');
+  const clean = cleanDrawing(await file.text());
+  return clean.ok ? succeed({ svg: clean.value }) : clean;
+}
+
+async function readUpload(
+  file: File,
+  wanted: { svg: boolean; picture: boolean },
+): Promise<Result<Upload, string>> {
+  if (wanted.svg && isSvg(file)) return readSvg(file);
+  const image = wanted.picture ? await shrinkPicture(file, LARGE_SIDE) : null;
+  if (image !== null) return succeed({ image });
+  const kinds = [
+    ...(wanted.picture ? ['a PNG, JPEG, WebP or AVIF picture'] : []),
+    ...(wanted.svg ? ['an SVG of at most 200 kB'] : []),
+  ];
+  return fail(`${kinds.join(' or ')} is needed`);
 }
 
 /** A button that takes an SVG or a picture; anything else is refused with the reason. */
@@ -122,14 +144,11 @@ export function PictureUpload({
   const take = async (chosen: File | undefined) => {
     if (!chosen) return;
     setBusy(true);
-    const upload = await readUpload(chosen, pictureOnly);
+    const upload = await readUpload(chosen, { svg: !pictureOnly, picture: !svgOnly });
     setBusy(false);
-    if (upload && (!svgOnly || 'svg' in upload)) onTake(upload);
+    if (upload.ok) onTake(upload.value);
     else
-      notify({
-        tone: 'error',
-        text: `${chosen.name} cannot be used: ${svgOnly ? '' : 'a PNG, JPEG, WebP or AVIF picture '}${svgOnly || pictureOnly ? '' : 'or '}${pictureOnly ? '' : 'an SVG of at most 200 kB, without scripts, styles or outside references, '}is needed. Nothing was changed.`,
-      });
+      notify({ tone: 'error', text: `${chosen.name} cannot be used: ${upload.error}. Nothing was changed.` });
   };
   return (
     <>

@@ -1,8 +1,7 @@
-import { idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
+import { cleanDrawing, idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from './button.tsx';
-import { cleanSvg } from '../media/clean-svg.ts';
 import { asSiteIcon } from '../media/site-icon.ts';
 import { findIcons, iconSvg, loadDrawings, loadIconNames } from '../media/icon-library.ts';
 import { notify } from '../store/notices.ts';
@@ -16,6 +15,9 @@ function Drawing({ svg }: { readonly svg: string }) {
     : svg.replace(/^\s*<svg/i, '<svg xmlns="http://www.w3.org/2000/svg"');
   return <img alt="" className="size-5" src={`data:image/svg+xml,${encodeURIComponent(source)}`} />;
 }
+
+/** Largest SVG that is read as an icon, in bytes. */
+const MOST_SVG = 100_000;
 
 export interface IconPickerProps {
   readonly site: Site;
@@ -67,18 +69,18 @@ export function IconPicker({ site, current, optional = true, onChoose }: IconPic
   };
   const upload = async (chosen: File | undefined) => {
     if (!chosen) return;
-    const svg = chosen.size > 100_000 ? null : await cleanSvg(await chosen.text());
-    if (svg)
+    const clean = cleanDrawing(await chosen.slice(0, MOST_SVG + 1).text());
+    if (clean.ok)
       set({
         id: uniqueName(`icon-${slugify(chosen.name.replace(/\.svg$/i, ''), 'icon')}`, idsOf(site)),
         name: chosen.name.replace(/\.svg$/i, '').slice(0, 80),
-        svg,
+        svg: clean.value,
         set: null,
       });
     else
       notify({
         tone: 'error',
-        text: `${chosen.name} cannot be used as an icon: an SVG of at most 100 kB is needed, without scripts, styles or outside references. Nothing was changed.`,
+        text: `${chosen.name} cannot be used as an icon: ${clean.error}. Nothing was changed.`,
       });
   };
   const own = site.icons.filter((icon) => icon.name.includes(typed.trim().toLowerCase()));

@@ -70,14 +70,12 @@ export function printOpml(links: readonly LinkLine[], title: string): string {
     close(link.depth - 1);
     const { href, fields = {} } = link;
     const attribute = (name: string, value: string | null | undefined) =>
-      value == null || value === ''
-        ? ''
-        : ` ${name}="${escapeAttribute(value).replaceAll('&nbsp;', '&#160;')}"`;
-    const start = `${'  '.repeat(1 + link.depth)}<outline text="${escapeAttribute(link.label).replaceAll('&nbsp;', '&#160;')}"${href === null ? '' : ' type="link"'}${attribute('url', href)}${attribute('description', fields.description)}${attribute('title', fields.title)}${attribute('newTab', fields.newTab ? 'true' : null)}`;
+      value == null || value === '' ? '' : ` ${name}="${escapeAttribute(value)}"`;
+    const start = `${'  '.repeat(1 + link.depth)}<outline text="${escapeAttribute(link.label)}"${href === null ? '' : ' type="link"'}${attribute('url', href)}${attribute('description', fields.description)}${attribute('title', fields.title)}${attribute('newTab', fields.newTab ? 'true' : null)}`;
     const opens = (links[index + 1]?.depth ?? 0) > link.depth;
     lines.push(`${start}${opens ? '>' : '/>'}`);
     if (opens) open = link.depth;
   });
   close(0);
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<opml version="2.0">\n  <head><title>${escapeText(title).replaceAll('&nbsp;', '&#160;')}</title></head>\n  <body>\n${lines.map((line) => `${line}\n`).join('')}  </body>\n</opml>\n`;
+  return `<?xml version="1.0" encoding="UTF-8"?>\n<opml version="2.0">\n  <head><title>${escapeText(title)}</title></head>\n  <body>\n${lines.map((line) => `${line}\n`).join('')}  </body>\n</opml>\n`;
 }

@@ -1,10 +1,9 @@
 import { parseColour } from '../../colour/colour.ts';
 import { isFamily } from '../../text/typefaces.ts';
 import { COLOUR_ALLOWED, isColourLink } from '../../values/kinds/colour.ts';
-import { LIMITS } from '../../values/limits.ts';
 import { refusePicture } from '../../values/picture.ts';
 import { ID, refuseUrl } from '../../values/url.ts';
-import { isCleanSvg } from '../clean-svg.ts';
+import { refuseDrawing } from '../../drawings/clean-drawing.ts';
 import { SHOWN_LEVELS } from '../states.ts';
 import { MOST_BANDS } from '../limits.ts';
 import type { FieldSpec } from './field.ts';
@@ -26,6 +25,15 @@ function refuseText(spec: Extract<FieldSpec, { kind: 'text' }>, value: unknown):
   if (typeof value !== 'string' || value.length > max || value.length < min)
     return pattern?.allowed ?? `text of ${min > 0 ? `${min} to` : 'at most'} ${max} characters`;
   return pattern && !pattern.test.test(value) ? pattern.allowed : null;
+}
+
+function refuseSvg(
+  { nullable: mayBeNone }: Extract<FieldSpec, { kind: 'svg' }>,
+  value: unknown,
+): string | null {
+  const refused = typeof value === 'string' ? refuseDrawing(value) : 'it is no text';
+  if (refused === null) return null;
+  return nullable(mayBeNone, `cleaned SVG source, of shapes and their paint alone (${refused})`);
 }
 
 function refuseNumber(spec: Extract<FieldSpec, { kind: 'number' }>, value: unknown): string | null {
@@ -70,9 +78,7 @@ export function refuseValue(spec: ValueSpec, value: unknown): string | null {
         : `one of ${SHOWN_LEVELS.join(', ')}`;
     case 'svg':
       if (value === null && spec.nullable) return null;
-      return typeof value === 'string' && value.length <= LIMITS.svg && isCleanSvg(value)
-        ? null
-        : nullable(spec.nullable, 'cleaned SVG source: no scripts, no event handlers, no outside references');
+      return refuseSvg(spec, value);
     case 'picture':
       if (value === null && spec.nullable) return null;
       return ((violation) => (violation === null ? null : nullable(spec.nullable, violation)))(

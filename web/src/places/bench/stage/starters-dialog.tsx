@@ -11,6 +11,7 @@ import {
 } from '@hamaca/core';
 import { useMemo, useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
+import { InSight } from '../../../ui/in-sight.tsx';
 import { SheetDialog } from '../../../ui/sheet-dialog.tsx';
 import { Stage } from '../../../stage/stage.tsx';
 import { useStagePage } from '../../../stage/output.ts';
@@ -26,10 +27,12 @@ function Drawing({
   site,
   header,
   starter,
+  onDrawn,
 }: {
   readonly site: Site;
   readonly header: Header;
   readonly starter: Starter;
+  readonly onDrawn: () => void;
 }) {
   const changed = useMemo(() => {
     const ran = runEdit(site, { name: 'set-design', args: applyStarter(site, header, starter) });
@@ -42,7 +45,14 @@ function Drawing({
   if (!page || !scene) return <span className="block h-[76px] bg-linen" />;
   return (
     <span className="flex items-start gap-1.5">
-      <Stage site={changed} page={page} scene={scene} label={`${starter.name}, wide`} {...WIDE} />
+      <Stage
+        site={changed}
+        page={page}
+        scene={scene}
+        label={`${starter.name}, wide`}
+        onPainted={onDrawn}
+        {...WIDE}
+      />
       <Stage site={changed} page={page} scene={scene} label={`${starter.name}, narrow`} {...NARROW} />
     </span>
   );
@@ -103,7 +113,9 @@ export function StartersDialog({ site, header }: { readonly site: Site; readonly
               className="grid w-full gap-1 border border-twine bg-white p-2 text-left text-bench hover:border-ochre focus-visible:border-ochre"
             >
               <span aria-hidden="true" className="pointer-events-none block overflow-hidden bg-surround">
-                <Drawing site={site} header={header} starter={starter} />
+                <InSight room="h-[76px]">
+                  {(drawn) => <Drawing site={site} header={header} starter={starter} onDrawn={drawn} />}
+                </InSight>
               </span>
               <span>
                 <b className="font-semibold">{starter.name}</b>{' '}
