@@ -1,3 +1,4 @@
+export { cutText, findHalfCharacter } from './base/well-formed.ts';
 export { countingIds, slugify, uniqueName, uniqueTitle } from './base/ids.ts';
 export { isRecord, sameJson } from './base/json.ts';
 export { fail, type Problem, type Result, succeed } from './base/result.ts';

@@ -34,6 +34,7 @@ beforeAll(async () => {
     fetching: { standIns: new Map([['marisma.example', standIn.url]]), allowed: new Set() },
     database,
     schemaVersion,
+    origins: new Set(),
     readFont,
     fonts: await loadFontMetrics(),
     log: pino({ level: 'silent' }),
@@ -97,7 +98,11 @@ describe('sites', () => {
     const site = await ask('/api/sites/marisma');
     expect(site.body).toEqual(demo());
     expect(site.headers.get('etag')).toBe('"1"');
-    expect((await ask('/api/sites/marisma', { headers: { 'if-none-match': '"1"' } })).status).toBe(304);
+    const known = async (tag: string) =>
+      (await ask('/api/sites/marisma', { headers: { 'if-none-match': tag } })).status;
+    for (const tag of ['"1"', 'W/"1"', '"0", "1"', '"0",W/"1" , "2"', '*'])
+      expect(await known(tag)).toBe(304);
+    for (const tag of ['"2"', '1', '"11"', 'W/"2", "3"']) expect(await known(tag)).toBe(200);
   });
   test('are created, deleted and brought back', async () => {
     const created = await post(JSON.stringify(demo()));
@@ -106,6 +111,7 @@ describe('sites', () => {
     expect((await ask(path)).status).toBe(200);
     expect((await ask(path, { method: 'DELETE' })).status).toBe(204);
     expect((await ask(path)).status).toBe(404);
+    expect((await ask(`${path}/changes`)).status).toBe(404);
     expect((await ask(path, { method: 'DELETE' })).status).toBe(404);
     expect((await ask(`${path}/restore`, { method: 'POST' })).status).toBe(204);
     expect((await ask(path)).status).toBe(200);
@@ -144,6 +150,38 @@ describe('edits', () => {
       { status: 200, body: { revision: 2 } },
       { status: 200, body: { revision: 2 } },
     ]);
+  });
+  test('an id used for another edit is not taken for the first', async () => {
+    const id = await create();
+    await patch(id, 1, rename('First'), { 'edit-id': 'abcdefgh' });
+    expect(await patch(id, 2, rename('Second'), { 'edit-id': 'abcdefgh' })).toMatchObject({ status: 422 });
+    expect((await ask(`/api/sites/${id}`)).body['name']).toBe('First');
+  });
+  test('links as deep as a site may have are kept', async () => {
+    const id = await create();
+    const nest = (depth: number): unknown[] =>
+      depth === 0
+        ? []
+        : [
+            {
+              id: `deep-${depth}`,
+              label: `Level ${depth}`,
+              target: { kind: 'none' },
+              children: nest(depth - 1),
+            },
+          ];
+    const menu = { id: 'deep', name: 'Deep', items: nest(32) };
+    expect(await patch(id, 1, [{ op: 'add', path: '/menus/-', value: menu }])).toMatchObject({ status: 200 });
+    expect(await patch(id, 2, [{ op: 'remove', path: '/menus/1' }])).toMatchObject({ status: 200 });
+  });
+  test('half a character is refused with its path, in a site as in an edit', async () => {
+    const id = await create();
+    const half = JSON.stringify({ ...demo(), name: 'Half \ud83d' });
+    expect(await post(half)).toMatchObject({ status: 422, body: { problems: [{ path: '/name' }] } });
+    expect(await patch(id, 1, rename('Half \udc00'))).toMatchObject({
+      status: 422,
+      body: { problems: [{ path: '/0/value' }] },
+    });
   });
   test('of many at once: each lands on its own revision or is refused, none is lost', async () => {
     const id = await create();
@@ -245,7 +283,7 @@ describe('the rest', () => {
   test('health tells the database and the schema', async () => {
     expect(await ask('/api/health')).toMatchObject({
       status: 200,
-      body: { status: 'ready', schemaVersion: 3 },
+      body: { status: 'ready', schemaVersion: 5 },
     });
   });
   test('the zip holds the hand-off and is the same each time', async () => {
@@ -275,7 +313,7 @@ describe('the rest', () => {
     expect(seen).toContain('event: revision');
   });
   test('migrating again changes nothing', async () => {
-    expect(await migrateDatabase(own.url)).toBe(3);
+    expect(await migrateDatabase(own.url)).toBe(5);
   });
   test('errors that mean the database is away are told from others', () => {
     expect(
@@ -293,6 +331,7 @@ test('the environment is checked', () => {
   expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({
     port: 4310,
     host: '127.0.0.1',
+    origins: [],
     databaseUrl: 'mysql://a@b/c',
     logLevel: 'warn',
     fetchHosts: [],
@@ -303,12 +342,19 @@ test('the environment is checked', () => {
       HAMACA_DATABASE_URL: 'mysql://a@b/c',
       HAMACA_FETCH_HOSTS: 'staging.local, 10.0.0.5:8080',
       HAMACA_STAND_IN: 'off',
+      HAMACA_ORIGIN: 'https://hamaca.example, http://design.example:8080',
     }),
-  ).toMatchObject({ fetchHosts: ['staging.local', '10.0.0.5:8080'], standIn: false });
+  ).toMatchObject({
+    fetchHosts: ['staging.local', '10.0.0.5:8080'],
+    standIn: false,
+    origins: ['https://hamaca.example', 'http://design.example:8080'],
+  });
   for (const wrong of [
     {},
     { HAMACA_DATABASE_URL: 'x' },
     { HAMACA_DATABASE_URL: 'mysql://x', HAMACA_PORT: 'many' },
+    { HAMACA_DATABASE_URL: 'mysql://x', HAMACA_ORIGIN: 'hamaca.example' },
+    { HAMACA_DATABASE_URL: 'mysql://x', HAMACA_ORIGIN: 'https://hamaca.example/path' },
   ])
     expect(() => readConfig(wrong)).toThrow();
 });

@@ -1,6 +1,8 @@
 import { Hono } from 'hono';
 import { compress } from 'hono/compress';
+import { secureHeaders } from 'hono/secure-headers';
 import type { Deps } from './deps.ts';
+import { onlyOwnHosts, onlyOwnPages, onlyReadablePaths } from './guard.ts';
 import { HttpProblem, problemResponse, PROBLEMS } from './problem.ts';
 import { eventRoutes } from './routes/events.ts';
 import { fetchingRoutes } from './routes/fetching.ts';
@@ -12,7 +14,8 @@ import { iconRoutes } from './routes/icons.ts';
 import { webRoutes } from './routes/web.ts';
 import { isDatabaseAway } from './store/database.ts';
 
-const CHANGING = new Set(['POST', 'PATCH', 'PUT', 'DELETE']);
+/** What an answer may do that is no page of ours. */
+const NOTHING = "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'";
 
 /** The whole server as a function of its world; it listens to no port by itself. */
 export function createApp(deps: Deps): Hono {
@@ -38,17 +41,19 @@ export function createApp(deps: Deps): Hono {
       'request',
     );
   });
+  app.use(onlyReadablePaths);
+  app.use(onlyOwnHosts(new Set([...deps.origins].map((origin) => new URL(origin).hostname))));
+  app.use(onlyOwnPages(deps.origins));
+  // What is told apart per answer stays with it: fonts and assets are for the stage, whose origin is opaque. Whether the
+  // way is encrypted is for the proxy to promise.
+  app.use(secureHeaders({ strictTransportSecurity: false, crossOriginResourcePolicy: false }));
   app.use(async (context, next) => {
     await next();
-    context.res.headers.set('x-content-type-options', 'nosniff');
-    context.res.headers.set('referrer-policy', 'no-referrer');
-  });
-  app.use('/api/*', async (context, next) => {
-    // A page elsewhere must not be able to change sites through a visitor's browser.
-    const site = context.req.header('sec-fetch-site');
-    if (CHANGING.has(context.req.method) && site !== undefined && site !== 'same-origin' && site !== 'none')
-      throw PROBLEMS.foreignOrigin();
-    await next();
+    // A drawing or an answer opened by itself is a page as well: it may do nothing. Workers take the policy of their own
+    // script, so that assets keep none.
+    const { headers } = context.res;
+    if (!headers.has('content-security-policy') && !context.req.path.startsWith('/assets/'))
+      headers.set('content-security-policy', NOTHING);
   });
   const compressed = compress();
   app.use((context, next) =>

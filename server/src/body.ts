@@ -1,5 +1,5 @@
 import type { Context } from 'hono';
-import { LIMITS } from '@hamaca/core';
+import { findHalfCharacter, LIMITS } from '@hamaca/core';
 import { PROBLEMS } from './problem.ts';
 
 /** The request's body as text, refused past the size of a site file while it is being read. */
@@ -16,12 +16,18 @@ async function readText(context: Context): Promise<string> {
   return Buffer.concat(chunks).toString('utf8');
 }
 
-/** The request's body as unknown JSON. */
-export async function readJson(context: Context): Promise<unknown> {
-  const text = await readText(context);
+function parse(text: string): unknown {
   try {
     return JSON.parse(text) as unknown;
   } catch (error) {
     throw PROBLEMS.notJson(`${(error as Error).message}.`);
   }
+}
+
+/** The request's body as unknown JSON, all of whose texts are whole. */
+export async function readJson(context: Context): Promise<unknown> {
+  const json = parse(await readText(context));
+  const half = findHalfCharacter(json);
+  if (half !== null) throw PROBLEMS.halfCharacter(half);
+  return json;
 }

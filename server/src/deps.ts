@@ -16,6 +16,8 @@ export interface Deps {
   readonly readFont: (name: string) => Promise<Uint8Array>;
   /** Which hosts may be fetched from besides public ones. */
   readonly fetching: FetchWorld;
+  /** Origins it is reached by besides addresses and `localhost`, such as `https://hamaca.example`. */
+  readonly origins: ReadonlySet<string>;
   /** Folder of the built interface; null serves the HTTP interface alone. */
   readonly webRoot: string | null;
 }

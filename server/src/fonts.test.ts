@@ -30,6 +30,7 @@ beforeAll(async () => {
   app = createApp({
     database,
     schemaVersion,
+    origins: new Set(),
     readFont,
     fonts: await loadFontMetrics(),
     log: pino({ level: 'silent' }),

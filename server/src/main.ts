@@ -31,6 +31,11 @@ const app = createApp({
   log,
   now,
   schemaVersion,
+  // A name it listens on by is one it is reached by.
+  origins: new Set([
+    ...config.origins,
+    `http://${config.host.includes(':') ? `[${config.host}]` : config.host}`,
+  ]),
   readFont,
   fonts: await loadFontMetrics(),
   webRoot: existsSync(webRoot) ? webRoot : null,

@@ -76,6 +76,25 @@ export const PROBLEMS = {
   tooLarge: () => new HttpProblem(413, 'Too large', 'The request is larger than 32 MB. Nothing was changed.'),
   foreignOrigin: () =>
     new HttpProblem(403, 'Foreign origin', 'Changes are taken only from Hamaca’s own pages.'),
+  foreignHost: () =>
+    new HttpProblem(
+      421,
+      'Foreign host',
+      'Hamaca does not answer to this name. The names it answers to are set with HAMACA_ORIGIN.',
+    ),
+  halfCharacter: (path: string) =>
+    new HttpProblem(
+      422,
+      'Half a character',
+      `${path || 'The document'} has half a character in it (an unpaired surrogate). Nothing was changed.`,
+      [{ code: 'half-character', path, message: `${path || 'the document'} has half a character in it` }],
+    ),
+  idUsed: (id: string) =>
+    new HttpProblem(
+      422,
+      'Edit-Id used',
+      `The id ${id} was used for another edit of this site. Nothing was changed; send the edit under an id of its own.`,
+    ),
   badRequest: (reason: string) =>
     new HttpProblem(400, 'Bad request', `The request cannot be understood: ${reason}. Nothing was changed.`),
   notFetched: (url: string, reason: string) =>

@@ -3,6 +3,7 @@ import { countingIds, slugify, uniqueName } from './ids.ts';
 import { jsonDepth, sameJson } from './json.ts';
 import { parsePointer, toPointer } from './json-pointer.ts';
 import { describeValue } from './result.ts';
+import { cutText, findHalfCharacter } from './well-formed.ts';
 
 describe('ids', () => {
   test('slugs are readable and never empty', () => {
@@ -45,4 +46,22 @@ test('JSON Pointers escape and read back (RFC 6901, section 5)', () => {
 test('values are described shortly', () => {
   expect(describeValue('x'.repeat(100))).toHaveLength(58);
   expect(describeValue(undefined)).toBe('nothing');
+});
+
+describe('half characters', () => {
+  test('are never left by a cut', () => {
+    expect(cutText('a\u{1f41f}b', 2)).toBe('a');
+    expect(cutText('a\u{1f41f}b', 3)).toBe('a\u{1f41f}');
+    expect(cutText('\ud83dx', 9)).toBe('\ufffdx');
+    expect(cutText('short', 9)).toBe('short');
+  });
+  test('are found wherever they stand, in values and in names', () => {
+    expect(findHalfCharacter({ a: [1, { b: 'x\ud800' }] })).toBe('/a/1/b');
+    expect(findHalfCharacter({ a: { 'k\udc00': 1 } })).toBe('/a');
+    expect(findHalfCharacter('\udc00')).toBe('');
+    expect(findHalfCharacter({ a: ['\u{1f41f}', 'ñ', null, true] })).toBeNull();
+    let deep: unknown = '\ud800';
+    for (let level = 0; level < 20_000; level++) deep = [deep];
+    expect(findHalfCharacter(deep)?.startsWith('/0/0/0')).toBe(true);
+  });
 });

@@ -1,3 +1,4 @@
+import { cutText } from '../base/well-formed.ts';
 import { countingIds, slugify, uniqueName } from '../base/ids.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import type { Page } from '../model/site-content.ts';
@@ -57,7 +58,7 @@ export function buildMenu(links: readonly LinkLine[], siteUrl: string, idPrefix 
     }
     const parsed = parseTarget({ pages: [] }, link.href);
     if (parsed.ok) return parsed.value;
-    notes.push({ line, text: link.href.slice(0, 80), reason: `The target was left out: ${parsed.error}.` });
+    notes.push({ line, text: cutText(link.href, 80), reason: `The target was left out: ${parsed.error}.` });
     return NO_TARGET;
   };
 

@@ -178,6 +178,7 @@ describe('printing', () => {
     expect(escapeText('\ud800x')).toBe('\ufffdx');
     expect(escapeText('🪶')).toBe('🪶');
     expect(cssString('a"b\\c\n')).toBe('"a\\22 b\\5c c\\a "');
+    expect(cssString('/x</style><script>1')).toBe('"/x\\3c /style>\\3c script>1"');
   });
   test('text stands on its element’s line, elements beneath each other', () => {
     expect(printHtml([element('ul', { class: null, hidden: true }, element('li', {}, text('a & b')))])).toBe(

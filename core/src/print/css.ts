@@ -1,9 +1,9 @@
 import { memoise } from '../base/memo.ts';
 import type { ConditionalRule, Stylesheet } from './trees.ts';
 
-/** A CSS string, quoted (CSSOM, "serialize a string"). */
+/** A CSS string, quoted (CSSOM, "serialize a string"); never with what could end a page's `style` element. */
 export function cssString(value: string): string {
-  return `"${value.replace(/[\u0000-\u001f\u007f"\\]/g, (character) => `\\${character.charCodeAt(0).toString(16)} `)}"`;
+  return `"${value.replace(/[\u0000-\u001f\u007f"\\<]/g, (character) => `\\${character.charCodeAt(0).toString(16)} `)}"`;
 }
 
 /** A rule as text, indented below its conditions; kept, as most rules stay the same from one edit to the next. */

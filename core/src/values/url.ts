@@ -1,3 +1,4 @@
+import { isWellFormed } from '../base/well-formed.ts';
 import { ALLOWED_SCHEMES, LIMITS } from './limits.ts';
 
 /**
@@ -8,6 +9,7 @@ import { ALLOWED_SCHEMES, LIMITS } from './limits.ts';
 export function refuseUrl(url: string): string | null {
   if (url.length > LIMITS.url) return `longer than ${LIMITS.url} characters`;
   if (/[\u0000-\u001f\u007f]/.test(url)) return 'contains control characters';
+  if (!isWellFormed(url)) return 'contains half a character';
   const scheme = /^\s*([a-z][a-z0-9+.-]*):/i.exec(url)?.[1]?.toLowerCase();
   if (scheme === undefined || (ALLOWED_SCHEMES as readonly string[]).includes(scheme)) return null;
   // `visit:hours` has no slash and no known scheme; a browser would still read it as a scheme.

@@ -110,6 +110,11 @@ function open(
       resolve,
     );
     outgoing.on('error', reject);
+    // Who changes to another protocol leaves the connection open without an answer.
+    outgoing.on('upgrade', (response, socket) => {
+      socket.destroy();
+      reject(new FetchRefused(`it answers with ${response.statusCode ?? 101}`));
+    });
     outgoing.end();
   });
 }

@@ -59,6 +59,38 @@ test.each(['8.8.8.8', '172.32.0.1', '193.0.0.1', '2a00:1450::1', '::ffff:8.8.8.8
   },
 );
 
+describe('servers that do not answer as they should', () => {
+  test('one that changes to another protocol is let go at once', async () => {
+    const server = createServer();
+    server.on('upgrade', (_request, socket) => socket.end());
+    server.on('request', (request) => {
+      request.socket.write('HTTP/1.1 101 Switching Protocols\r\nConnection: Upgrade\r\nUpgrade: x\r\n\r\n');
+    });
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const { port } = server.address() as AddressInfo;
+    const at = { standIns: new Map(), allowed: new Set([`127.0.0.1:${port}`]) };
+    const started = performance.now();
+    expect(await refused(`http://127.0.0.1:${port}/`, at, 20_000)).toBe('it answers with 101');
+    expect(performance.now() - started).toBeLessThan(5000);
+    server.closeAllConnections();
+    server.close();
+  });
+  test('one that leads to an address with a lone percent sign is followed as a browser would', async () => {
+    const server = createServer((request, response) => {
+      if (request.url === '/from') response.writeHead(302, { location: '/to/100%' }).end();
+      else response.end(request.url);
+    });
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const { port } = server.address() as AddressInfo;
+    const at = { standIns: new Map(), allowed: new Set([`127.0.0.1:${port}`]) };
+    expect(await fetchPage(`http://127.0.0.1:${port}/from`, at)).toMatchObject({
+      status: 200,
+      finalUrl: `http://127.0.0.1:${port}/to/100%`,
+    });
+    server.close();
+  });
+});
+
 describe('fetching a page', () => {
   test('the stand-in answers for its host', async () => {
     const page = await fetchPage('https://www.marisma.example/visit/getting-here/', world);

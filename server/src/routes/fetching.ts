@@ -34,7 +34,7 @@ export function fetchingRoutes(deps: Deps): Hono {
         'content-type': 'application/octet-stream',
         'cache-control': 'no-store',
         'content-disposition': 'attachment',
-        'fetched-url': encodeURI(decodeURI(found.finalUrl)),
+        'fetched-url': found.finalUrl,
         'fetched-type': found.contentType.replace(/[^\x20-\x7e]/g, ''),
       });
     } catch (error) {

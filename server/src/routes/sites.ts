@@ -1,5 +1,5 @@
 import { Hono, type Context } from 'hono';
-import { applyCheckedPatch, loadSite, readPatch, type JsonPatch } from '@hamaca/core';
+import { applyCheckedPatch, cutText, loadSite, readPatch, type JsonPatch } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
@@ -13,7 +13,15 @@ import {
   type StoredChange,
 } from '../store/changes.ts';
 import { inTransaction } from '../store/database.ts';
-import { insertSite, lockSite, selectSite, selectSites, setSiteDeleted, updateSite } from '../store/sites.ts';
+import {
+  insertSite,
+  lockSite,
+  selectRevision,
+  selectSite,
+  selectSites,
+  setSiteDeleted,
+  updateSite,
+} from '../store/sites.ts';
 
 /** Most changes answered at once: what undo reaches back to, and what a tab takes in one go. */
 const MOST_CHANGES = 200;
@@ -28,6 +36,11 @@ function revisionOf(context: Context): number {
   if (!match) throw PROBLEMS.badHeader('If-Match', 'the ETag of the site, such as "12"');
   return Number(match[1]);
 }
+
+/** Whether a client has what an ETag names already: any of its tags, weak or not, or `*` (RFC 9110, section 13.1.2). */
+const isKnown = (header: string | undefined, tag: string): boolean =>
+  header !== undefined &&
+  header.split(',').some((entry) => entry.trim() === '*' || entry.trim().replace(/^W\//, '') === tag);
 
 const changeHeaders = object({
   'edit-id': string()
@@ -53,7 +66,7 @@ function readChangeHeaders(context: Context, newId: () => string): ChangeHeaders
       changeId: read['edit-id'],
       clientId: read['edit-client'],
       kind: read['edit-kind'],
-      label: decodeURIComponent(read['edit-label']).slice(0, 200),
+      label: cutText(decodeURIComponent(read['edit-label']), 200),
     };
   } catch (error) {
     const reason = error instanceof ValidationError ? error.message : 'Edit-Label: percent-encoded text';
@@ -75,6 +88,7 @@ async function applyEdit(deps: Deps, id: string, expected: number, change: Chang
     const stored = await lockSite(connection, id);
     if (!stored) throw PROBLEMS.noSite(id);
     const repeated = await selectChange(connection, id, change.changeId);
+    if (repeated && repeated.patch !== JSON.stringify(patch)) throw PROBLEMS.idUsed(change.changeId);
     if (repeated) return repeated;
     if (stored.revision !== expected) throw PROBLEMS.stale(stored.revision);
     const edited = applyCheckedPatch(loadStored(stored.document), patch);
@@ -114,7 +128,7 @@ export function siteRoutes(deps: Deps): Hono {
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
     const headers = { etag: etag(stored.revision), 'cache-control': 'no-cache' };
-    if (context.req.header('if-none-match') === etag(stored.revision))
+    if (isKnown(context.req.header('if-none-match'), etag(stored.revision)))
       return context.body(null, 304, headers);
     return context.body(currentDocument(stored.document), 200, {
       ...headers,
@@ -154,6 +168,7 @@ export function siteRoutes(deps: Deps): Hono {
     const id = context.req.param('id');
     const after = context.req.query('after');
     if (after !== undefined && !/^\d{1,15}$/.test(after)) throw PROBLEMS.badHeader('after', 'a revision');
+    if ((await selectRevision(deps.database, id)) === null) throw PROBLEMS.noSite(id);
     const changes =
       after === undefined
         ? await selectNewestChanges(deps.database, id, MOST_CHANGES)

@@ -1,4 +1,4 @@
-import type { Change, JsonPatch, Problem, Site, Typeface } from '@hamaca/core';
+import { cutText, type Change, type JsonPatch, type Problem, type Site, type Typeface } from '@hamaca/core';
 
 /** An answer of the server that is an error (problem details, RFC 9457). Status 0: no answer at all. */
 export class ApiError extends Error {
@@ -116,7 +116,7 @@ export async function sendChange(
       'edit-id': change.id,
       'edit-client': clientId,
       'edit-kind': change.kind,
-      'edit-label': encodeURIComponent(change.label.slice(0, 60)),
+      'edit-label': encodeURIComponent(cutText(change.label, 60)),
     },
     body: JSON.stringify(change.patch),
   });

@@ -1,4 +1,4 @@
-import type { FetchedLink, ImportNote, Page } from '@hamaca/core';
+import { cutText, type FetchedLink, type ImportNote, type Page } from '@hamaca/core';
 import { runReadPages } from '../workers/run-read-pages.ts';
 import { ApiError } from './api.ts';
 
@@ -80,7 +80,7 @@ export async function readFiles(
       waiting.push(...next.sitemaps.filter((address) => !seen.has(address)));
     } catch (error) {
       if (signal.aborted) throw error;
-      notes.push({ line: 0, text: url.slice(0, 80), reason: (error as Error).message });
+      notes.push({ line: 0, text: cutText(url, 80), reason: (error as Error).message });
     }
   }
   return { pages, notes };

@@ -1,4 +1,4 @@
-import { cleanDrawing, idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
+import { cutText, cleanDrawing, idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from './button.tsx';
@@ -73,7 +73,7 @@ export function IconPicker({ site, current, optional = true, onChoose }: IconPic
     if (clean.ok)
       set({
         id: uniqueName(`icon-${slugify(chosen.name.replace(/\.svg$/i, ''), 'icon')}`, idsOf(site)),
-        name: chosen.name.replace(/\.svg$/i, '').slice(0, 80),
+        name: cutText(chosen.name.replace(/\.svg$/i, ''), 80),
         svg: clean.value,
         set: null,
       });

@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import Papa from 'papaparse';
 import { ITEM_ROLES, type ItemRole } from '../../model/menu-item.ts';
 import { LIMITS } from '../../values/limits.ts';
@@ -49,7 +50,7 @@ function readHeader(row: readonly string[]): Map<Column, number> | null {
 const isYes = (text: string) => /^(?:yes|true|1|x|_blank)$/i.test(text.trim());
 
 function readFields(cell: (column: Column) => string): LineFields {
-  const text = (column: Column) => cell(column).trim().slice(0, LIMITS.label);
+  const text = (column: Column) => cutText(cell(column).trim(), LIMITS.label);
   const role = text('role').toLowerCase();
   return {
     ...((ITEM_ROLES as readonly string[]).includes(role) ? { role: role as ItemRole } : {}),
@@ -84,7 +85,7 @@ export function readCsv(text: string): ReadLinks {
     const label = cell('label').trim() || cell('target').trim();
     const fields = readFields(cell);
     const note = (reason: string) => {
-      notes.push({ line, text: row.join(', ').slice(0, 80), reason });
+      notes.push({ line, text: cutText(row.join(', '), 80), reason });
     };
     if (label === '' && fields.role !== 'divider') {
       note('There is neither a label nor a target.');
@@ -97,7 +98,7 @@ export function readCsv(text: string): ReadLinks {
     }
     const parent = cell('parent').trim();
     if (parent !== '' && !depths.has(parent))
-      note(`Its parent “${parent.slice(0, 40)}” is not in a row above; it was put at the top.`);
+      note(`Its parent “${cutText(parent, 40)}” is not in a row above; it was put at the top.`);
     const level = Number.parseInt(cell('level'), 10);
     const depth =
       parent !== ''
@@ -110,7 +111,7 @@ export function readCsv(text: string): ReadLinks {
     const refused = href === '' ? null : refuseUrl(href);
     if (refused !== null) note(targetLeftOut(refused));
     links.push({
-      label: label.slice(0, LIMITS.label),
+      label: cutText(label, LIMITS.label),
       href: refused === null && href !== '' ? href : null,
       depth,
       ...(Object.keys(fields).length > 0 ? { fields } : {}),

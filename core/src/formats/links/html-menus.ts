@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import type { LinkLine, ReadLinks } from '../../links/link-line.ts';
 import { hintsOf, isLink, isList, nameOf, isSteps } from './html-names.ts';
 import { isHeaded, readMenu, type Reading } from './html-reading.ts';
@@ -379,7 +380,7 @@ export function readHtmlLinks(html: string): ReadLinks {
     menus.length > 0
       ? `No menu was found, only ${[...new Set(menus.map((menu) => KIND_WORDS[menu.kind]))].join(', ')}; choose one of these if it is what you want.`
       : 'No links were found: paste the markup of the page or of its navigation.';
-  return { links: [], notes: [{ line: 0, text: menus.length > 0 ? '' : html.trim().slice(0, 80), reason }] };
+  return { links: [], notes: [{ line: 0, text: menus.length > 0 ? '' : cutText(html.trim(), 80), reason }] };
 }
 
 /** The kinds as people call them. */

@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import { LIMITS } from '../../values/limits.ts';
 import type { LineFields, LinkLine } from '../../links/link-line.ts';
 import { descendants, isPageElement, readableText, type PageElement } from './html-tree.ts';
@@ -42,7 +43,7 @@ export const saysSomething = (text: string) => /[\p{L}\p{N}]/u.test(text.replace
 /** What a link, button or heading is called: its words, else the names of its pictures, else its own name or tooltip. */
 export function nameOf(element: PageElement): string {
   const text = squeeze(readableText(element).replace(/[\ue000-\uf8ff\u00b6▸▾▼►▲◂»«›‹]/gu, ' '));
-  if (saysSomething(text)) return text.slice(0, LIMITS.label);
+  if (saysSomething(text)) return cutText(text, LIMITS.label);
   const drawn = [...descendants(element)]
     .find((child) => child.tag === 'title')
     ?.children.find((child) => !isPageElement(child));
@@ -103,8 +104,8 @@ const KEPT_TYPES = new Set([
 /** What a link says besides label and target; classes are the page's own and stay there. */
 export function fieldsOf(link: PageElement, label: string): LineFields | null {
   const { attributes } = link;
-  const title = squeeze(attributes['title'] ?? '').slice(0, LIMITS.label);
-  const name = squeeze(attributes['aria-label'] ?? '').slice(0, LIMITS.label);
+  const title = cutText(squeeze(attributes['title'] ?? ''), LIMITS.label);
+  const name = cutText(squeeze(attributes['aria-label'] ?? ''), LIMITS.label);
   const rel = (attributes['rel'] ?? '')
     .toLowerCase()
     .split(/\s+/)

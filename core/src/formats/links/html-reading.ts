@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LinkLine } from '../../links/link-line.ts';
@@ -47,7 +48,7 @@ function pushLink(
   if (refused !== null && !(opens && isScript(trimmed)))
     reading.notes.push({
       line: 0,
-      text: `${label} -> ${trimmed}`.slice(0, 80),
+      text: cutText(`${label} -> ${trimmed}`, 80),
       reason: targetLeftOut(refused),
     });
   const fields = from ? fieldsOf(from, label) : null;

@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import { escapeAttribute, escapeText } from '../../print/html.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
@@ -22,15 +23,15 @@ export function readOpml(text: string): ReadLinks {
           .find(([key]) => key.toLowerCase() === wanted)?.[1]
           ?.trim() ?? '';
       const href = ADDRESSES.map(at).find((address) => address !== '') ?? '';
-      const label = (at('text') || at('title') || href).replace(/<[^>]*>/g, '').slice(0, LIMITS.label);
+      const label = cutText((at('text') || at('title') || href).replace(/<[^>]*>/g, ''), LIMITS.label);
       if (label === '' && at('role') !== 'divider') {
         notes.push({ line: 0, text: '', reason: 'An outline without text was left out.' });
         return;
       }
       const refused = href === '' ? null : refuseUrl(href);
-      if (refused !== null) notes.push({ line: 0, text: label.slice(0, 80), reason: targetLeftOut(refused) });
-      const description = at('description').slice(0, LIMITS.label);
-      const tooltip = at('text') && at('title') !== at('text') ? at('title').slice(0, LIMITS.label) : '';
+      if (refused !== null) notes.push({ line: 0, text: cutText(label, 80), reason: targetLeftOut(refused) });
+      const description = cutText(at('description'), LIMITS.label);
+      const tooltip = at('text') && at('title') !== at('text') ? cutText(at('title'), LIMITS.label) : '';
       const fields = {
         ...(description ? { description } : {}),
         ...(tooltip ? { title: tooltip } : {}),

@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
 import type { Site } from '../../kinds/site.ts';
@@ -80,7 +81,7 @@ export function readOutline(text: string): ReadLinks {
   const indents: number[] = [];
   text.split(/\r\n?|\n/).forEach((raw, index) => {
     const line = index + 1;
-    const note = (reason: string) => notes.push({ line, text: clean(raw).trim().slice(0, 80), reason });
+    const note = (reason: string) => notes.push({ line, text: cutText(clean(raw).trim(), 80), reason });
     if (links.length >= LIMITS.links) {
       if (links.length === LIMITS.links && notes.at(-1)?.reason.startsWith('Only') !== true)
         note(`Only the first ${LIMITS.links} links are read.`);
@@ -103,7 +104,7 @@ export function readOutline(text: string): ReadLinks {
     if (refused !== null) note(targetLeftOut(refused));
     const depth = Math.min(depthOf(indents, indentOf(cut)), LIMITS.depth);
     links.push({
-      label: label.slice(0, LIMITS.label),
+      label: cutText(label, LIMITS.label),
       href: refused === null ? href : null,
       depth,
       ...(title === undefined ? {} : { fields: { title } }),

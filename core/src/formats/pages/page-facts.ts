@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
 import { LIMITS } from '../../values/limits.ts';
 import type { Page, PageSection } from '../../model/site-content.ts';
@@ -33,7 +34,7 @@ const SECTIONS = new Set([
 ]);
 const HEADING = /^h[1-6]$/;
 
-const short = (text: string) => text.slice(0, LIMITS.label);
+const short = (text: string) => cutText(text, LIMITS.label);
 /** Signs that documentation tools put behind headings. */
 const cleanTitle = (text: string) => short(text.replace(/\s*[¶#§🔗]\s*$/u, '').trim());
 

@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import type { Page } from '../../model/site-content.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
@@ -58,7 +59,7 @@ function readXmlSitemap(text: string, onProgress: (share: number) => void): Read
         const address = loc.trim();
         loc = null;
         if (/^https?:\/\//i.test(address) && address.length <= LIMITS.url) addresses.add(address);
-        else notes.push({ line: 0, text: address.slice(0, 80), reason: 'This is no address of a page.' });
+        else notes.push({ line: 0, text: cutText(address, 80), reason: 'This is no address of a page.' });
       },
     },
     onProgress,
@@ -72,7 +73,7 @@ function readXmlSitemap(text: string, onProgress: (share: number) => void): Read
   else if (root !== 'urlset' && root !== 'sitemapindex')
     notes.push({
       line: 1,
-      text: `<${root}>`.slice(0, 80),
+      text: cutText(`<${root}>`, 80),
       reason: 'This is no sitemap: its first element should be <urlset> or <sitemapindex>.',
     });
   return { kind, addresses: [...addresses].slice(0, LIMITS.pages), notes };
@@ -88,7 +89,7 @@ function readTextSitemap(text: string): ReadSitemap {
     else if (notes.length < 50)
       notes.push({
         line: index + 1,
-        text: line.replace(/[\u0000-\u001f]/g, '').slice(0, 80),
+        text: cutText(line.replace(/[\u0000-\u001f]/g, ''), 80),
         reason: 'This is no address of a page.',
       });
   });
@@ -124,7 +125,7 @@ export function sitemapPages(
     pages.set(clean, {
       id,
       path: clean,
-      title: titleOf(clean).slice(0, LIMITS.label),
+      title: cutText(titleOf(clean), LIMITS.label),
       sections: [],
       listed: true,
     });

@@ -1,3 +1,4 @@
+import { cutText } from '../../base/well-formed.ts';
 import { isRecord, jsonDepth } from '../../base/json.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
 import { formatColour, parseColour, type Rgba } from '../../colour/colour.ts';
@@ -144,7 +145,7 @@ function readGpl(text: string): ReadPalette {
           name:
             match[4] === undefined || /^untitled$/i.test(match[4].trim())
               ? value
-              : match[4].trim().slice(0, 80),
+              : cutText(match[4].trim(), 80),
           value,
         },
       ];
@@ -174,11 +175,11 @@ function readList(text: string): ReadPalette {
   const colours = text.split(/[\n;]+/).flatMap((line): NamedColour[] => {
     const trimmed = line.trim();
     if (trimmed === '') return [];
-    if (parseColour(trimmed)) return [{ name: trimmed.slice(0, 80), value: trimmed.toLowerCase() }];
+    if (parseColour(trimmed)) return [{ name: cutText(trimmed, 80), value: trimmed.toLowerCase() }];
     const match = /^(.*?)[\s:=,]+(#[\da-f]{3,8}|[a-z]+\(.*\))$/i.exec(trimmed);
     if (match && parseColour(match[2] ?? ''))
       return [{ name: titled(match[1] ?? ''), value: (match[2] ?? '').toLowerCase() }];
-    notes.push(`“${trimmed.slice(0, 40)}” is no colour`);
+    notes.push(`“${cutText(trimmed, 40)}” is no colour`);
     return [];
   });
   return { format: 'list of colours', colours, notes };
@@ -226,7 +227,7 @@ export function asSwatches(colours: readonly NamedColour[], used: ReadonlySet<st
   return colours.map(({ name, value }) => {
     const id = uniqueName(slugify(name, 'colour'), taken);
     taken.add(id);
-    return { id, name: name.slice(0, 80), value };
+    return { id, name: cutText(name, 80), value };
   });
 }
 

@@ -3,6 +3,7 @@ import { isFamily } from '../../text/typefaces.ts';
 import { COLOUR_ALLOWED, isColourLink } from '../../values/kinds/colour.ts';
 import { refusePicture } from '../../values/picture.ts';
 import { ID, refuseUrl } from '../../values/url.ts';
+import { isWellFormed } from '../../base/well-formed.ts';
 import { refuseDrawing } from '../../drawings/clean-drawing.ts';
 import { SHOWN_LEVELS } from '../states.ts';
 import { MOST_BANDS } from '../limits.ts';
@@ -24,6 +25,7 @@ function refuseText(spec: Extract<FieldSpec, { kind: 'text' }>, value: unknown):
   const { min, max, pattern } = spec;
   if (typeof value !== 'string' || value.length > max || value.length < min)
     return pattern?.allowed ?? `text of ${min > 0 ? `${min} to` : 'at most'} ${max} characters`;
+  if (!isWellFormed(value)) return 'text without half characters';
   return pattern && !pattern.test.test(value) ? pattern.allowed : null;
 }
 
