@@ -45,14 +45,16 @@ const SAVING: Readonly<Record<Saving, string>> = {
   saved: WORDS.saved,
   saving: WORDS.saving,
   offline: WORDS.offline,
+  failing: WORDS.failing,
 };
 
 function SavingSign() {
   const saving = useSiteState((state) => state.saving);
-  const tone = saving === 'offline' ? 'text-brick font-semibold' : 'text-ink-faint';
+  const isLate = saving === 'offline' || saving === 'failing';
+  const tone = isLate ? 'text-brick font-semibold' : 'text-ink-faint';
   return (
     <span role="status" data-saving={saving} className={`truncate ${tone}`}>
-      {saving === 'offline' ? '⚠ ' : ''}
+      {isLate ? '⚠ ' : ''}
       {SAVING[saving]}
     </span>
   );

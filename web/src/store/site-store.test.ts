@@ -9,7 +9,7 @@ import { openSite, type SiteStore } from './site-store.ts';
 function createServer() {
   let site: Site = DEMO;
   const log: LoggedChange[] = [];
-  const state = { away: false, answersLost: 0, deleted: false, refuse: false };
+  const state = { away: false, answersLost: 0, deleted: false, refuse: '', fails: '' };
   const revision = () => log.length + 1;
   const answer = (status: number, body: unknown, headers: Record<string, string> = {}) =>
     new Response(JSON.stringify(body), { status, headers });
@@ -27,7 +27,10 @@ function createServer() {
     const changeId = headers.get('edit-id') ?? '';
     const known = log.find((change) => change.changeId === changeId);
     if (known) return answer(200, {}, { etag: `"${known.revision}"` });
-    if (state.refuse) return answer(422, { detail: 'Not allowed' });
+    const body = String(options.body);
+    if (state.refuse !== '' && body.includes(state.refuse)) return answer(422, { detail: 'Not allowed' });
+    if (state.fails !== '' && body.includes(state.fails))
+      return answer(500, { detail: 'Something went wrong' });
     if (headers.get('if-match') !== `"${revision()}"`)
       return answer(412, { detail: 'stale', revision: revision() });
     accept(JSON.parse(String(options.body)) as JsonPatch, {
@@ -230,11 +233,41 @@ describe('when the server is away', () => {
   });
 });
 
-test('an edit the server refuses is taken back and said', async () => {
-  server.state.refuse = true;
+test('an edit the server fails at is tried a few times, then set aside and named; the ones after it are kept', async () => {
+  server.state.fails = '#111111';
+  store.edit(swatch('#111111'), 'Cursed');
+  store.edit(swatch('#eeeeee', 'silt'), 'After it');
+  await until(() => store.getState().saving === 'failing');
+  await until(() => store.getState().saving === 'saved');
+  expect([colour(server.site()), colour(server.site(), 'silt')]).toEqual(['#2f6b4f', '#eeeeee']);
+  expect(store.getState().site).toEqual(server.site());
+  const [notice] = noticeStore.getState().notices;
+  expect(notice?.text).toContain('“Cursed” could not be kept');
+  expect(notice?.action?.label).toBe('Copy it');
+});
+
+test('a fault of our own while sending is told as one and stops nothing', async () => {
+  store.edit(swatch('#111111'), undefined as unknown as string);
+  store.edit(swatch('#eeeeee', 'silt'), 'After it');
+  await until(() => store.getState().saving === 'saved');
+  expect(notices()[0]).toContain('fault of Hamaca');
+  expect(colour(server.site(), 'silt')).toBe('#eeeeee');
+});
+
+test('a label that ends in half a character is sent like any other', async () => {
+  store.edit(swatch('#111111'), `${'x'.repeat(59)}\u{1f41f}`);
+  store.edit(swatch('#eeeeee', 'silt'), 'a\ud83db');
+  await until(() => store.getState().saving === 'saved');
+  expect(server.log.map((change) => change.label)).toEqual(['x'.repeat(59), 'a\ufffdb']);
+});
+
+test('an edit the server refuses is taken back and said, and those after it are kept', async () => {
+  server.state.refuse = '#111111';
+  store.edit(swatch('#eeeeee', 'silt'), 'Before it');
   store.edit(swatch('#111111'), 'Swatch Reed');
   await until(() => store.getState().saving === 'saved');
   expect(colour(store.getState().site)).toBe('#2f6b4f');
+  expect(colour(server.site(), 'silt')).toBe('#eeeeee');
   expect(notices()[0]).toContain('Not allowed');
 });
 

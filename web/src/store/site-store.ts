@@ -17,9 +17,11 @@ import { WORDS } from '../words/words.ts';
 import { ApiError, fetchChanges, sendChange, type LoggedChange } from './api.ts';
 import { takeSite } from './early.ts';
 import { adoptPending, claimTab, keepPending, randomId, type PendingChange } from './pending.ts';
+import { copyText } from './copy-text.ts';
 import { notify } from './notices.ts';
 
-export type Saving = 'saved' | 'saving' | 'offline';
+/** `offline`: nothing answers; `failing`: the server fails at it. Both are tried again. */
+export type Saving = 'saved' | 'saving' | 'offline' | 'failing';
 
 /** The open site as the interface sees it. */
 export interface SiteState {
@@ -45,6 +47,9 @@ export interface SiteStore extends StoreApi<SiteState> {
 }
 
 const RETRY = { first: 500, most: 4000 } as const;
+
+/** How often a change is sent to a server that fails at it before it is set aside. */
+const MOST_FAILURES = 3;
 
 /** The confirmed document and what was done since, outside React. */
 interface Book {
@@ -82,6 +87,8 @@ export function openSite(id: string): SiteStore {
   let events: EventSource | null = null;
   let retry: ReturnType<typeof setTimeout> | undefined;
   let delay: number = RETRY.first;
+  /** How often the server has failed at a change, by its id. */
+  const failures = new Map<string, number>();
 
   const show = () => {
     const shown = current && book.preview ? runEdit(current, book.preview) : null;
@@ -98,7 +105,7 @@ export function openSite(id: string): SiteStore {
     book.preview = null;
     store.setState({
       history: recordChange(store.getState().history, change),
-      saving: store.getState().saving === 'offline' ? 'offline' : 'saving',
+      saving: store.getState().saving === 'saved' ? 'saving' : store.getState().saving,
     });
     show();
     remember();
@@ -208,18 +215,41 @@ export function openSite(id: string): SiteStore {
     remember();
   };
 
-  const onSendError = async (error: unknown, change: PendingChange) => {
-    const { status, passing, message } = error as ApiError;
-    if (status === 412) return catchUp();
-    if (passing) throw error;
-    if (status === 404) store.setState({ status: 'missing' });
+  /** Sets a change aside that cannot be kept, so that those after it go on: it is named, and can be copied. */
+  const setAside = (change: PendingChange, reason: string) => {
+    failures.delete(change.id);
     book.pending = book.pending.filter((own) => own.id !== change.id);
-    notify({ tone: 'error', text: WORDS.lostEdit(change.label, message) });
+    notify({
+      tone: 'error',
+      text: WORDS.lostEdit(change.label, reason),
+      action: {
+        label: WORDS.copyEdit,
+        run: () => {
+          void copyText(JSON.stringify({ label: change.label, patch: change.patch }, null, 2));
+        },
+      },
+    });
     rebase();
   };
 
-  const later = () => {
-    store.setState({ saving: 'offline' });
+  const onSendError = async (error: unknown, change: PendingChange) => {
+    // What is no answer of the server is a fault of ours, and comes again however often it is tried.
+    if (!(error instanceof ApiError)) {
+      setAside(change, WORDS.ownFault(String(error)));
+      return;
+    }
+    const { status, passing, message } = error;
+    if (status === 412) return catchUp();
+    const failed = (failures.get(change.id) ?? 0) + (status === 500 ? 1 : 0);
+    failures.set(change.id, failed);
+    if (passing && failed < MOST_FAILURES) throw error;
+    if (status === 404) store.setState({ status: 'missing' });
+    setAside(change, message);
+  };
+
+  const later = (error: unknown) => {
+    const isFailing = error instanceof ApiError && error.status === 500;
+    store.setState({ saving: isFailing ? 'failing' : 'offline' });
     clearTimeout(retry);
     retry = setTimeout(() => void send(), delay);
     delay = Math.min(RETRY.most, delay * 2);
@@ -231,15 +261,12 @@ export function openSite(id: string): SiteStore {
     try {
       for (let change = book.pending[0]; change && !book.closed; change = book.pending[0]) {
         const sent = change;
-        await sendFirst(sent).catch((error: unknown) => {
-          if (!(error instanceof ApiError)) throw error;
-          return onSendError(error, sent);
-        });
+        await sendFirst(sent).catch((error: unknown) => onSendError(error, sent));
         delay = RETRY.first;
       }
       store.setState({ saving: 'saved' });
-    } catch {
-      later();
+    } catch (error) {
+      later(error);
     } finally {
       book.sending = false;
     }

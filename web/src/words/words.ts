@@ -3,6 +3,7 @@ export const WORDS = {
   saved: 'saved',
   saving: 'saving…',
   offline: 'not saved yet: no connection; your changes are kept here',
+  failing: 'not saved yet: the server fails at it; your changes are kept here and tried again',
   loading: 'Opening the site…',
   siteMissing: 'There is no such site. It may have been deleted.',
   serverAway: 'The server or its database does not answer. Nothing is lost; this page tries again by itself.',
@@ -16,6 +17,8 @@ export const WORDS = {
   cannotUndo: 'This cannot be undone any more: what it changed was changed again in another tab.',
   notLoaded: (reason: string) =>
     `A part of the interface could not be loaded (${reason}). Your changes are kept; load the page again.`,
+  copyEdit: 'Copy it',
+  ownFault: (reason: string) => `this is a fault of Hamaca’s own (${reason}); please report it`,
   copied: 'Copied.',
   copyFailed: 'The browser did not allow copying. Select the text and copy it by hand.',
 } as const;

@@ -5,9 +5,8 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Code, type CodeLanguage } from '../../ui/code.tsx';
 import { useFonts } from '../../media/fonts.ts';
-import { notify } from '../../store/notices.ts';
+import { copyText } from '../../store/copy-text.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
-import { WORDS } from '../../words/words.ts';
 
 interface Block {
   readonly name: string;
@@ -49,16 +48,6 @@ function Weight({ text }: { readonly text: string }) {
   );
 }
 
-async function copy(text: string): Promise<void> {
-  try {
-    await navigator.clipboard.writeText(text);
-    notify({ tone: 'info', text: WORDS.copied });
-  } catch {
-    // Whatever the browser's reason, it can be copied by hand.
-    notify({ tone: 'error', text: WORDS.copyFailed });
-  }
-}
-
 function BlockTab({
   block,
   chosen,
@@ -81,7 +70,7 @@ function BlockTab({
           <Weight text={block.text} />
         </span>
       </button>
-      <Button onClick={() => void copy(block.text)} aria-label={`Copy ${block.title.toLowerCase()}`}>
+      <Button onClick={() => void copyText(block.text)} aria-label={`Copy ${block.title.toLowerCase()}`}>
         Copy
       </Button>
     </li>

@@ -26,6 +26,7 @@ import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { saveFile } from '../../../media/files.ts';
 import { notify } from '../../../store/notices.ts';
+import { copyText } from '../../../store/copy-text.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
 import { WORDS } from '../../../words/words.ts';
 import { linksStore, useLinks } from '../../../store/links-store.ts';
@@ -221,14 +222,7 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
   const store = useSiteStore();
   const copy = async (format: LinkFormatName) => {
     const printed = LINK_FORMATS[format].print?.(menuLines(site, menu.items), menu.name) ?? '';
-    await navigator.clipboard.writeText(printed).then(
-      () => {
-        notify({ tone: 'info', text: WORDS.copied });
-      },
-      () => {
-        notify({ tone: 'error', text: WORDS.copyFailed });
-      },
-    );
+    await copyText(printed);
   };
   const save = (format: LinkFormatName) => {
     const { print, extension, type } = LINK_FORMATS[format];
