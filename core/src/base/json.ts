@@ -32,3 +32,16 @@ export function jsonDepth(value: unknown, limit: number): number {
   }
   return deepest;
 }
+
+/** How many values there are in some JSON, itself included; counting stops past `most`. */
+export function countNodes(value: unknown, most: number): number {
+  const open: unknown[] = [value];
+  let count = 0;
+  for (let at = open.pop(); count <= most && (at !== undefined || open.length > 0); at = open.pop()) {
+    count++;
+    if (Array.isArray(at)) for (const entry of at as readonly unknown[]) open.push(entry);
+    else if (isRecord(at)) for (const entry of Object.values(at)) open.push(entry);
+    if (open.length > most) return most + 1;
+  }
+  return count;
+}

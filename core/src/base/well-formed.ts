@@ -23,7 +23,7 @@ interface Place {
 
 function pointerTo(place: Place): string {
   const path: string[] = [];
-  for (let at: Place | null = place; at?.within; at = at.within) path.push(at.key);
+  for (let at = place; at.within; at = at.within) path.push(at.key);
   return toPointer(path.reverse());
 }
 

@@ -127,6 +127,30 @@ test('any run of operations is undone by its inverse, and unchanged parts keep t
   );
 });
 
+describe('patches that grow', () => {
+  test('copies of copies are refused before they fill the memory', () => {
+    const patch = Array.from({ length: 40 }, (_, index) => ({
+      op: 'copy' as const,
+      from: '',
+      path: `/c${index}`,
+    }));
+    const applied = applyPatch({ a: [1, 2, 3] }, patch);
+    expect(applied.ok || applied.error[0]?.message).toMatch(/copies more than \d+ values/);
+  });
+  test('many operations are taken back in their order', () => {
+    const patch = Array.from({ length: 500 }, (_, index) => ({
+      op: 'add' as const,
+      path: '/list/-',
+      value: index,
+    }));
+    const applied = applyPatch({ list: [] as number[] }, patch);
+    if (!applied.ok) throw new Error(applied.error[0]?.message);
+    expect(applied.value.document.list).toHaveLength(500);
+    const back = applyPatch(applied.value.document, applied.value.inverse);
+    expect(back.ok && back.value.document).toEqual({ list: [] });
+  });
+});
+
 describe('guarded patches', () => {
   const document = {
     items: [

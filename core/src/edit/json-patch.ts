@@ -1,5 +1,5 @@
 import { escapeSegment, parsePointer, toPointer } from '../base/json-pointer.ts';
-import { isRecord, sameJson } from '../base/json.ts';
+import { countNodes, isRecord, sameJson } from '../base/json.ts';
 import { fail, refuse, succeed, type Problem, type Result } from '../base/result.ts';
 
 /** One operation of a JSON Patch (RFC 6902, section 4). */
@@ -194,20 +194,30 @@ function applyOperation(document: unknown, operation: PatchOperation): Result<St
   }
 }
 
+/** Most values one patch copies: copies of copies double, and a few lines would fill the memory. */
+const MOST_COPIED = 500_000;
+
 /**
  * Applies a JSON Patch to an immutable document, all or nothing, and gives the inverse with it. Unchanged parts keep
  * their identity, so that answers remembered per object stay valid.
  */
 export function applyPatch<Document>(document: Document, patch: JsonPatch): Result<Patched<Document>> {
   let current: unknown = document;
-  const inverse: PatchOperation[] = [];
-  for (const operation of patch) {
+  let copied = 0;
+  const inverses: JsonPatch[] = [];
+  for (const [index, operation] of patch.entries()) {
+    if (operation.op === 'copy') {
+      const value = getAt(current, operation.from);
+      copied += value.ok ? countNodes(value.value, MOST_COPIED) : 0;
+      if (copied > MOST_COPIED)
+        return refuse('patch', `/${index}`, `The patch copies more than ${MOST_COPIED} values`);
+    }
     const step = applyOperation(current, operation);
     if (!step.ok) return step;
     current = step.value.document;
-    inverse.unshift(...step.value.inverse);
+    inverses.push(step.value.inverse);
   }
-  return succeed({ document: current as Document, inverse });
+  return succeed({ document: current as Document, inverse: inverses.reverse().flat() });
 }
 
 /** Tests that the list entries a pointer passes through still have the ids they have in `document`. */

@@ -3,7 +3,7 @@ import { mixColours } from '../colour/mix.ts';
 import { memoise } from '../base/memo.ts';
 import type { Site } from '../kinds/site.ts';
 import { isDerived, type DerivedSwatch, type Swatch } from '../model/swatch.ts';
-import { coloursIn, type ColourValue, type Role, type Value } from '../values/values.ts';
+import { coloursIn, ROLES, type ColourValue, type Role, type Value } from '../values/values.ts';
 
 /** One step of how a colour is found: a role, a swatch, the swatch that one follows, or the literal at the end. */
 export type ColourStep =
@@ -13,8 +13,8 @@ export type ColourStep =
 
 const BLACK: Rgba = { r: 0, g: 0, b: 0, a: 1 };
 const WHITE: Rgba = { r: 1, g: 1, b: 1, a: 1 };
-/** Roles and swatches that lead to others are followed this far; the loader refuses circles. */
-const MOST_STEPS = 20;
+/** Longest way from a colour to its literal: through every role and swatch there is; the loader refuses circles. */
+const mostSteps = ({ palette }: Pick<Site, 'palette'>) => palette.length + ROLES.length + 1;
 
 const swatchesById = memoise(
   (palette: Site['palette']): ReadonlyMap<string, Swatch> =>
@@ -29,7 +29,8 @@ export function findSwatch({ palette }: Pick<Site, 'palette'>, id: string): Swat
 export function colourTrail(site: Pick<Site, 'palette' | 'roles'>, value: ColourValue): ColourStep[] {
   const steps: ColourStep[] = [];
   let at: ColourValue | null = value;
-  while (at && steps.length < MOST_STEPS) {
+  const most = mostSteps(site);
+  while (at && steps.length < most) {
     if ('role' in at) {
       steps.push({ kind: 'role', role: at.role });
       at = site.roles[at.role];
@@ -59,20 +60,24 @@ function deriveColour({ change, by }: DerivedSwatch, from: Rgba, other: Rgba): R
   }
 }
 
-function computeSwatch(site: Pick<Site, 'palette'>, id: string, depth: number): Rgba {
+function computeSwatch(site: Pick<Site, 'palette'>, id: string): Rgba {
   const swatch = findSwatch(site, id);
-  if (!swatch || depth > MOST_STEPS) return BLACK;
+  if (!swatch) return BLACK;
   if (!isDerived(swatch)) return parseColour(swatch.value) ?? BLACK;
-  const other = swatch.with === undefined ? WHITE : computeSwatch(site, swatch.with, depth + 1);
-  return deriveColour(swatch, computeSwatch(site, swatch.from, depth + 1), other);
+  const other = swatch.with === undefined ? WHITE : swatchColour(site, swatch.with);
+  return deriveColour(swatch, swatchColour(site, swatch.from), other);
 }
 
 const swatchColours = memoise((_palette: Site['palette']) => new Map<string, Rgba>());
 
-/** The colour of a swatch now, derived ones computed; black where it is gone. */
+/** The colour of a swatch now, derived ones computed, each once for a palette; black where it is gone or leads to itself. */
 export function swatchColour(site: Pick<Site, 'palette'>, id: string): Rgba {
   const colours = swatchColours(site.palette);
-  const colour = colours.get(id) ?? computeSwatch(site, id, 0);
+  const known = colours.get(id);
+  if (known) return known;
+  // What leads back here while this is worked out finds black.
+  colours.set(id, BLACK);
+  const colour = computeSwatch(site, id);
   colours.set(id, colour);
   return colour;
 }
@@ -81,7 +86,7 @@ export function swatchColour(site: Pick<Site, 'palette'>, id: string): Rgba {
 export function colourOf(site: Pick<Site, 'palette' | 'roles'>, value: ColourValue): Rgba {
   let factor = 1;
   let at: ColourValue = value;
-  for (let step = 0; step < MOST_STEPS; step++) {
+  for (let step = 0; step <= ROLES.length; step++) {
     if ('literal' in at) return withAlpha(parseColour(at.literal) ?? BLACK, factor);
     factor *= at.alpha ?? 1;
     if ('swatch' in at) return withAlpha(swatchColour(site, at.swatch), factor);

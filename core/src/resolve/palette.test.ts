@@ -63,6 +63,30 @@ describe('swatches that follow others', () => {
       /^#/,
     );
   });
+  test('through hundreds of others are computed to the end, each once', () => {
+    const first = { id: 's0', name: 'S0', value: '#808080' };
+    const mixed = Array.from({ length: 490 }, (_, index) => ({
+      id: `s${index + 1}`,
+      name: `S${index + 1}`,
+      from: `s${index}`,
+      change: 'mixed' as const,
+      by: 50,
+      with: `s${Math.max(0, index - 1)}`,
+    }));
+    const site = { ...DEMO, palette: [first, ...mixed] };
+    expect(formatColour(swatchColour(site, 's490'))).toBe('#808080');
+    expect(colourTrail(site, { swatch: 's490' }).at(-1)).toEqual({ kind: 'literal', literal: '#808080' });
+  });
+  test('that lead back to themselves come to black and to an end', () => {
+    const round = ['a', 'b'].map((id, index) => ({
+      id,
+      name: id,
+      from: ['b', 'a'][index] ?? '',
+      change: 'darker' as const,
+      by: 10,
+    }));
+    expect(formatColour(swatchColour({ palette: round }, 'a'))).toBe('#000000');
+  });
   test('cannot lead to nothing', () => {
     for (const broken of [
       { id: 'x', name: 'X', from: 'gone', change: 'lighter', by: 10 },

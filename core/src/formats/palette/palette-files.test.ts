@@ -21,6 +21,23 @@ describe('palettes from files', () => {
     );
     expect(tokens.notes).toEqual([]);
   });
+  test('design tokens that name one another in a long row are followed to the end, circles to none', () => {
+    const chain = Object.fromEntries(
+      Array.from({ length: 3000 }, (_, index) => [
+        `t${index}`,
+        { $type: 'color', $value: index === 2999 ? '#336699' : `{t${index + 1}}` },
+      ]),
+    );
+    const read = readPalette(
+      JSON.stringify({
+        ...chain,
+        a: { $type: 'color', $value: '{b}' },
+        b: { $type: 'color', $value: '{a}' },
+      }),
+    );
+    expect(new Set(read.colours.map(({ value }) => value))).toEqual(new Set(['#336699']));
+    expect(read.notes.length).toBeGreaterThan(0);
+  });
   test('design tokens: groups with a type, aliases, older strings, other spaces', () => {
     const file = {
       brand: {

@@ -83,19 +83,33 @@ function collectTokens(
     if (!key.startsWith('$') && isRecord(child)) collectTokens(child, [...path, key], own, found);
 }
 
+/** The token that a value only names, or null. */
+const aliasOf = (value: unknown): string | null =>
+  (typeof value === 'string' ? /^\{([^}]+)\}$/.exec(value)?.[1] : undefined) ?? null;
+
 function readTokens(root: Record<string, unknown>): ReadPalette {
   const tokens: Token[] = [];
   collectTokens(root, [], undefined, tokens);
   const byPath = new Map(tokens.map((token) => [token.path.join('.'), token]));
   const notes: string[] = [];
-  const follow = (value: unknown, seen: ReadonlySet<string>): unknown => {
-    const alias = typeof value === 'string' ? /^\{([^}]+)\}$/.exec(value)?.[1] : undefined;
-    if (alias === undefined) return value;
-    if (seen.has(alias)) return null;
-    return follow(byPath.get(alias)?.value ?? null, new Set([...seen, alias]));
+  /** What names lead to in the end, each followed once. */
+  const ends = new Map<string, unknown>();
+  const follow = (value: unknown): unknown => {
+    const way = new Set<string>();
+    let at = value;
+    for (let alias = aliasOf(at); alias !== null; alias = aliasOf(at)) {
+      if (ends.has(alias) || way.has(alias)) {
+        at = ends.get(alias) ?? null;
+        break;
+      }
+      way.add(alias);
+      at = byPath.get(alias)?.value ?? null;
+    }
+    for (const alias of way) ends.set(alias, at);
+    return at;
   };
   const colours = tokens.flatMap(({ path, value }): NamedColour[] => {
-    const colour = tokenColour(follow(value, new Set()));
+    const colour = tokenColour(follow(value));
     if (colour !== null) return [{ name: titled(path.at(-1) ?? ''), value: colour }];
     notes.push(`${path.join('.')} is no colour that can be read`);
     return [];
