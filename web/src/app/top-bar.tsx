@@ -50,12 +50,13 @@ const SAVING: Readonly<Record<Saving, string>> = {
 
 function SavingSign() {
   const saving = useSiteState((state) => state.saving);
+  const kept = useSiteState((state) => state.kept);
   const isLate = saving === 'offline' || saving === 'failing';
   const tone = isLate ? 'text-brick font-semibold' : 'text-ink-faint';
   return (
     <span role="status" data-saving={saving} className={`truncate ${tone}`}>
       {isLate ? '⚠ ' : ''}
-      {SAVING[saving]}
+      {isLate && !kept ? WORDS.notKept : SAVING[saving]}
     </span>
   );
 }

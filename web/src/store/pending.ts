@@ -1,4 +1,4 @@
-import type { Change, Edit } from '@hamaca/core';
+import { isRecord, type Change, type Edit } from '@hamaca/core';
 
 /** A change that the server has not confirmed yet. `edit` lets it be made again on a newer document. */
 export interface PendingChange extends Change {
@@ -18,39 +18,88 @@ export function randomId(): string {
 /** An id for a new link. */
 export const newLinkId = () => `link-${randomId()}`;
 
-/** Keeps unconfirmed changes in the browser, so that closing the page loses nothing. */
-export function keepPending(siteId: string, tab: string, pending: readonly PendingChange[]): void {
+/** Keeps unconfirmed changes in the browser, so that closing the page loses nothing. Answers whether it does. */
+export function keepPending(siteId: string, tab: string, pending: readonly PendingChange[]): boolean {
   try {
     if (pending.length === 0) localStorage.removeItem(keyOf(siteId, tab));
     else localStorage.setItem(keyOf(siteId, tab), JSON.stringify(pending));
+    return true;
   } catch {
-    // Storage may be full or forbidden; the changes still stand in this page.
+    // Storage may be full or forbidden; whatever the reason, the changes stand in this page alone.
+    return pending.length === 0;
   }
 }
 
-async function liveTabs(): Promise<ReadonlySet<string>> {
-  const held = (await navigator.locks.query()).held ?? [];
+/** The names of the locks that tabs hold; null where the browser has none (pages without encryption, on another host). */
+async function heldLocks(): Promise<ReadonlySet<string> | null> {
+  const { locks } = navigator as { locks?: LockManager };
+  if (!locks) return null;
+  const held = (await locks.query()).held ?? [];
   return new Set(held.map((lock) => lock.name ?? ''));
 }
 
 /** This tab's id, held by a lock for as long as the tab lives; a duplicated tab gets a new one. */
 export async function claimTab(): Promise<string> {
-  const known = sessionStorage.getItem('hamaca.tab');
-  const tab = known && !(await liveTabs()).has(lockOf(known)) ? known : randomId();
-  sessionStorage.setItem('hamaca.tab', tab);
-  void navigator.locks.request(lockOf(tab), () => new Promise(() => undefined));
-  return tab;
+  const held = await heldLocks();
+  try {
+    const known = sessionStorage.getItem('hamaca.tab');
+    const tab = known !== null && held?.has(lockOf(known)) !== true ? known : randomId();
+    sessionStorage.setItem('hamaca.tab', tab);
+    if (held) void navigator.locks.request(lockOf(tab), () => new Promise(() => undefined));
+    return tab;
+  } catch {
+    // Without storage nothing is kept that another tab could take for its own.
+    return randomId();
+  }
 }
 
-/** Changes that this tab, or one that was closed, kept for a site and never saw confirmed. They are this tab's now. */
-export async function adoptPending(siteId: string, tab: string): Promise<PendingChange[]> {
-  const live = await liveTabs();
-  const adopted: PendingChange[] = [];
-  for (const key of Object.keys(localStorage).filter((name) => name.startsWith(`${PREFIX}${siteId}.`))) {
-    const owner = key.slice(`${PREFIX}${siteId}.`.length);
-    if (owner !== tab && live.has(lockOf(owner))) continue;
-    adopted.push(...(JSON.parse(localStorage.getItem(key) ?? '[]') as PendingChange[]));
-    localStorage.removeItem(key);
+const isPending = (value: unknown): value is PendingChange =>
+  isRecord(value) &&
+  typeof value['id'] === 'string' &&
+  typeof value['label'] === 'string' &&
+  Array.isArray(value['patch']);
+
+/** What stands under one key; null where it cannot be read. */
+function readKept(key: string): PendingChange[] | null {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(key) ?? '[]');
+    return Array.isArray(kept) && kept.every(isPending) ? kept : null;
+  } catch {
+    // Half written, or changed by hand: whoever asked puts it aside.
+    return null;
   }
-  return adopted;
+}
+
+/** Changes that were kept for a site and are this tab's now, and how many entries could not be read. */
+export interface Adopted {
+  readonly changes: readonly PendingChange[];
+  readonly broken: number;
+}
+
+const BROKEN = 'hamaca.broken.';
+
+/**
+ * Changes that this tab, or one that was closed, kept for a site and never saw confirmed. What cannot be read is put aside
+ * under another name. Without locks nobody knows which tabs live: each keeps to its own.
+ */
+export async function adoptPending(siteId: string, tab: string): Promise<Adopted> {
+  const held = await heldLocks();
+  const changes: PendingChange[] = [];
+  let broken = 0;
+  try {
+    for (const key of Object.keys(localStorage).filter((name) => name.startsWith(`${PREFIX}${siteId}.`))) {
+      const owner = key.slice(`${PREFIX}${siteId}.`.length);
+      if (owner !== tab && (held === null || held.has(lockOf(owner)))) continue;
+      const kept = readKept(key);
+      if (kept) changes.push(...kept);
+      else {
+        broken++;
+        localStorage.setItem(BROKEN + key, localStorage.getItem(key) ?? '');
+      }
+      localStorage.removeItem(key);
+    }
+  } catch {
+    // Storage that is forbidden keeps nothing; what was read before stands.
+  }
+  return { changes, broken };
 }

@@ -14,6 +14,7 @@ const open = () =>
     previewing: false,
     history: EMPTY_HISTORY,
     saving: 'saved',
+    kept: true,
   }));
 const named = (name: string) => ({ ...DEMO, name });
 

@@ -63,8 +63,11 @@ function createServer() {
 class Events {
   static last: Events | null = null;
   readonly listeners = new Map<string, (event: { data: string }) => void>();
+  readyState = 1;
+  static opened = 0;
   constructor() {
     Events.last = this;
+    Events.opened++;
   }
   addEventListener(type: string, listener: (event: { data: string }) => void) {
     this.listeners.set(type, listener);
@@ -230,6 +233,56 @@ describe('when the server is away', () => {
     await open();
     await until(() => colour(server.site()) === '#111111');
     expect(colour(store.getState().site)).toBe('#111111');
+  });
+});
+
+test('events that were answered with an error are asked for again, and what was missed is taken', async () => {
+  const before = Events.opened;
+  if (Events.last) Events.last.readyState = 2;
+  Events.last?.tell('error');
+  expect(store.getState().saving).toBe('offline');
+  server.fromElsewhere(replaceSwatch(1, '#abcdef'));
+  await until(() => Events.opened > before);
+  Events.last?.tell('revision', '2');
+  await until(() => colour(store.getState().site) === '#abcdef' && store.getState().saving === 'saved');
+});
+
+describe('a browser that keeps less', () => {
+  test('without locks the site opens, and a reload takes up what was kept', async () => {
+    store.close();
+    Object.defineProperty(globalThis, 'navigator', { configurable: true, value: {} });
+    await open();
+    server.state.away = true;
+    store.edit(swatch('#111111'), 'Kept');
+    await until(() => store.getState().saving === 'offline');
+    store.close();
+    server.state.away = false;
+    await open();
+    await until(() => colour(server.site()) === '#111111');
+  });
+  test('a full storage is not called kept', async () => {
+    const full = { getItem: () => null, removeItem: () => undefined };
+    const setItem = () => {
+      throw new Error('full');
+    };
+    Object.assign(world, { localStorage: { ...full, setItem } });
+    server.state.away = true;
+    store.edit(swatch('#111111'), 'Not kept');
+    await until(() => store.getState().saving === 'offline');
+    expect(store.getState().kept).toBe(false);
+    server.state.away = false;
+    await until(() => store.getState().saving === 'saved');
+    expect([store.getState().kept, colour(server.site())]).toEqual([true, '#111111']);
+  });
+  test('an entry that cannot be read is put aside and said; the site opens', async () => {
+    store.close();
+    const storage = world['localStorage'] as Storage;
+    storage.setItem('hamaca.pending.marisma.gone', '[{"id":');
+    storage.setItem('hamaca.pending.marisma.odd', '{"a":1}');
+    await open();
+    expect(notices().some((text) => text.includes('cannot be read'))).toBe(true);
+    expect(storage.getItem('hamaca.broken.hamaca.pending.marisma.gone')).toBe('[{"id":');
+    expect(storage.getItem('hamaca.pending.marisma.gone')).toBeNull();
   });
 });
 

@@ -33,6 +33,8 @@ export interface SiteState {
   readonly previewing: boolean;
   readonly history: History;
   readonly saving: Saving;
+  /** Whether the browser keeps what is not saved yet. */
+  readonly kept: boolean;
 }
 
 export interface SiteStore extends StoreApi<SiteState> {
@@ -47,6 +49,12 @@ export interface SiteStore extends StoreApi<SiteState> {
 }
 
 const RETRY = { first: 500, most: 4000 } as const;
+
+/** Pauses before events are asked for again, in ms. */
+const FOLLOW = { first: 1000, most: 30_000 } as const;
+
+/** An event source that tries no more (HTML, section 9.2.2). */
+const CLOSED = 2;
 
 /** How often a change is sent to a server that fails at it before it is set aside. */
 const MOST_FAILURES = 3;
@@ -72,6 +80,7 @@ export function openSite(id: string): SiteStore {
     previewing: false,
     history: EMPTY_HISTORY,
     saving: 'saved',
+    kept: true,
   }));
   const book: Book = {
     base: null,
@@ -86,6 +95,8 @@ export function openSite(id: string): SiteStore {
   let current: Site | null = null;
   let events: EventSource | null = null;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let followAgain: ReturnType<typeof setTimeout> | undefined;
+  let pause: number = FOLLOW.first;
   let delay: number = RETRY.first;
   /** How often the server has failed at a change, by its id. */
   const failures = new Map<string, number>();
@@ -96,7 +107,8 @@ export function openSite(id: string): SiteStore {
   };
 
   const remember = () => {
-    keepPending(id, book.tab, book.pending);
+    const kept = keepPending(id, book.tab, book.pending);
+    if (kept !== store.getState().kept) store.setState({ kept });
   };
 
   const push = (change: PendingChange, site: Site) => {
@@ -275,6 +287,7 @@ export function openSite(id: string): SiteStore {
   const follow = () => {
     events = new EventSource(`/api/sites/${id}/events`);
     events.addEventListener('revision', (event) => {
+      pause = FOLLOW.first;
       if (book.pending.length > 0) void send();
       else if (Number(event.data) > book.revision && !book.sending)
         void catchUp()
@@ -291,7 +304,12 @@ export function openSite(id: string): SiteStore {
       store.setState({ status: 'missing' });
     });
     events.addEventListener('error', () => {
-      if (!book.closed) store.setState({ saving: 'offline' });
+      if (book.closed) return;
+      store.setState({ saving: 'offline' });
+      // The browser tries again by itself unless it was answered with an error.
+      if (events?.readyState !== CLOSED) return;
+      followAgain = setTimeout(follow, pause);
+      pause = Math.min(FOLLOW.most, pause * 2);
     });
   };
 
@@ -310,7 +328,9 @@ export function openSite(id: string): SiteStore {
         log: changes.filter((change) => change.revision <= revision),
       });
       const known = new Set(changes.map((change) => change.changeId));
-      book.pending = (await adoptPending(id, book.tab)).filter((change) => !known.has(change.id));
+      const adopted = await adoptPending(id, book.tab);
+      book.pending = adopted.changes.filter((change) => !known.has(change.id));
+      if (adopted.broken > 0) notify({ tone: 'error', text: WORDS.brokenKept });
       rebase();
       store.setState({ status: 'ready', saving: book.pending.length > 0 ? 'saving' : 'saved' });
       follow();
@@ -340,6 +360,7 @@ export function openSite(id: string): SiteStore {
       book.closed = true;
       events?.close();
       clearTimeout(retry);
+      clearTimeout(followAgain);
     },
   };
 }

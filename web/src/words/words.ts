@@ -4,6 +4,9 @@ export const WORDS = {
   saving: 'saving…',
   offline: 'not saved yet: no connection; your changes are kept here',
   failing: 'not saved yet: the server fails at it; your changes are kept here and tried again',
+  notKept: 'not saved yet, and this browser keeps nothing: leave this page open until it is',
+  brokenKept:
+    'Changes that an earlier page kept in this browser cannot be read. They were put aside; the site is as the server has it.',
   loading: 'Opening the site…',
   siteMissing: 'There is no such site. It may have been deleted.',
   serverAway: 'The server or its database does not answer. Nothing is lost; this page tries again by itself.',
