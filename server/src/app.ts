@@ -45,8 +45,14 @@ export function createApp(deps: Deps): Hono {
   app.use(onlyOwnHosts(new Set([...deps.origins].map((origin) => new URL(origin).hostname))));
   app.use(onlyOwnPages(deps.origins));
   // What is told apart per answer stays with it: fonts and assets are for the stage, whose origin is opaque. Whether the
-  // way is encrypted is for the proxy to promise.
-  app.use(secureHeaders({ strictTransportSecurity: false, crossOriginResourcePolicy: false }));
+  // way is encrypted is for the proxy to promise. In a process of its own the stage is not told when the pointer leaves.
+  app.use(
+    secureHeaders({
+      strictTransportSecurity: false,
+      crossOriginResourcePolicy: false,
+      originAgentCluster: false,
+    }),
+  );
   app.use(async (context, next) => {
     await next();
     // A drawing or an answer opened by itself is a page as well: it may do nothing. Workers take the policy of their own
