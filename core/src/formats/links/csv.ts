@@ -136,18 +136,30 @@ function underParents(links: readonly LinkLine[], parents: readonly string[]): L
   const top: number[] = [];
   parents.forEach((parent, index) => {
     if (parent === '' || !labels.has(parent) || links[index]?.depth === 1) top.push(index);
-    else below.set(parent, [...(below.get(parent) ?? []), index]);
+    else {
+      const siblings = below.get(parent);
+      if (siblings) siblings.push(index);
+      else below.set(parent, [index]);
+    }
   });
   const ordered: LinkLine[] = [];
   const placed = new Set<number>();
-  const place = (index: number, depth: number) => {
-    const link = links[index];
-    if (!link || placed.has(index)) return;
-    placed.add(index);
-    ordered.push({ ...link, depth: Math.min(depth, LIMITS.depth) });
-    for (const child of below.get(link.label) ?? []) place(child, depth + 1);
+  /** Places rows with all that name them, without recursion: a table may be one long chain. */
+  const place = (starts: readonly number[]) => {
+    const open = starts.map((index) => ({ index, depth: 1 })).reverse();
+    for (let at = open.pop(); at; at = open.pop()) {
+      const { index, depth } = at;
+      const link = links[index];
+      if (!link || placed.has(index)) continue;
+      placed.add(index);
+      ordered.push({ ...link, depth: Math.min(depth, LIMITS.depth) });
+      for (const child of [...(below.get(link.label) ?? [])].reverse())
+        open.push({ index: child, depth: depth + 1 });
+    }
   };
-  for (const index of top) place(index, 1);
+  place(top);
+  // Rows that only name one another in a circle begin at the first of them.
+  for (const index of links.keys()) place([index]);
   return ordered;
 }
 

@@ -126,6 +126,26 @@ describe('reading tables of others', () => {
   test('columns by name, in any order, with semicolons', () => {
     expect(lines('\ufeffURL;Title\r\n/visit;"Visit; see"\r\n')).toEqual([[1, 'Visit; see', '/visit']]);
   });
+  test('a chain as long as a site has links is read to its end, and flattened past the deepest level', () => {
+    const rows = Array.from(
+      { length: 12_000 },
+      (_, index) => `L${index},/${index},${index === 0 ? '' : `L${index - 1}`}`,
+    );
+    const read = lines(`label,url,parent\n${rows.join('\n')}`);
+    expect(read).toHaveLength(12_000);
+    expect(read.slice(0, 2)).toEqual([
+      [1, 'L0', '/0'],
+      [2, 'L1', '/1'],
+    ]);
+    expect(Math.max(...read.map(([depth]) => Number(depth)))).toBe(32);
+  });
+  test('rows that name one another in a circle are all kept', () => {
+    expect(
+      lines('label,url,parent\nA,/a,B\nB,/b,A\nC,/c,C')
+        .map(([, label]) => label)
+        .sort(),
+    ).toEqual(['A', 'B', 'C']);
+  });
   test('parents by label, also out of order', () => {
     expect(
       lines('label,url,parent\nVisit,/visit,\nBirds,/birds,\nHours,/hours,Visit\nIbis,/ibis,Birds'),
