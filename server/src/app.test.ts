@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Hono } from 'hono';
+import type { RowDataPacket } from 'mysql2/promise';
 import { unzipSync } from 'fflate';
 import { pino } from 'pino';
 import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
@@ -193,6 +194,14 @@ describe('edits', () => {
       ...Array.from({ length: 11 }, () => 412),
     ]);
     expect(((await ask(`/api/sites/${id}/changes`)).body['changes'] as unknown[]).length).toBe(1);
+  });
+  test('many that are refused leave the connections as they are, and nothing half done', async () => {
+    const id = await create();
+    for (let count = 0; count < 40; count++)
+      expect((await patch(id, 1, rename('x'.repeat(501)))).status).toBe(422);
+    expect((await patch(id, 1, rename('After'))).body).toEqual({ revision: 2 });
+    const [rows] = await database.query<RowDataPacket[]>("SHOW STATUS LIKE 'Connections'");
+    expect(Number(rows[0]?.['Value'])).toBeLessThan(60);
   });
   test('that would spoil the document are refused with path, found and allowed; nothing changes', async () => {
     const id = await create();

@@ -25,6 +25,24 @@ export function openDatabase(url: string): Database {
   return pool;
 }
 
+/** Ends a transaction that failed. After a refusal of ours the connection serves on; one that may be broken does not. */
+async function giveBack(connection: Connection, error: unknown): Promise<void> {
+  const isOfDatabase = typeof (error as { errno?: unknown }).errno === 'number' || isDatabaseAway(error);
+  if (isOfDatabase) {
+    connection.destroy();
+    return;
+  }
+  await connection.rollback().then(
+    () => {
+      connection.release();
+    },
+    () => {
+      // What cannot even be rolled back is broken, whatever the reason.
+      connection.destroy();
+    },
+  );
+}
+
 /** Runs `work` in a transaction: committed when it answers, rolled back when it throws. */
 export async function inTransaction<Answer>(
   database: Database,
@@ -38,8 +56,7 @@ export async function inTransaction<Answer>(
     connection.release();
     return answer;
   } catch (error) {
-    // A connection that may be broken is not used again.
-    connection.destroy();
+    await giveBack(connection, error);
     throw error;
   }
 }

@@ -96,9 +96,9 @@ export function refuseValue(spec: ValueSpec, value: unknown): string | null {
     case 'family':
       return typeof value === 'string' && isFamily(value) ? null : 'a bundled typeface or "system"';
     case 'weights':
-      return Array.isArray(value) && value.length === 2 && value.every(isWeight)
+      return Array.isArray(value) && value.length === 2 && value.every(isWeight) && value[0] <= value[1]
         ? null
-        : 'two whole numbers from 100 to 900';
+        : 'two whole numbers from 100 to 900, the lighter first';
     case 'bands':
       return Array.isArray(value) && value.length > 0 && value.length <= MOST_BANDS && value.every(isId)
         ? null
