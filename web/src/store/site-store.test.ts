@@ -134,7 +134,10 @@ beforeEach(async () => {
   Object.defineProperty(globalThis, 'navigator', {
     configurable: true,
     value: {
-      locks: { query: async () => Promise.resolve({ held: [] }), request: async () => Promise.resolve() },
+      locks: {
+        query: async () => Promise.resolve({ held: [] }),
+        request: async (...given: unknown[]) => (given.at(-1) as () => Promise<void>)(),
+      },
     },
   });
   noticeStore.setState({ notices: [] });

@@ -16,6 +16,7 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import { WORDS } from '../words/words.ts';
 import { ApiError, fetchChanges, sendChange, type LoggedChange } from './api.ts';
 import { takeSite } from './early.ts';
+import { hearSite, type SiteEvent } from './site-events.ts';
 import { adoptPending, claimTab, keepPending, randomId, type PendingChange } from './pending.ts';
 import { copyText } from './copy-text.ts';
 import { notify } from './notices.ts';
@@ -49,12 +50,6 @@ export interface SiteStore extends StoreApi<SiteState> {
 }
 
 const RETRY = { first: 500, most: 4000 } as const;
-
-/** Pauses before events are asked for again, in ms. */
-const FOLLOW = { first: 1000, most: 30_000 } as const;
-
-/** An event source that tries no more (HTML, section 9.2.2). */
-const CLOSED = 2;
 
 /** How often a change is sent to a server that fails at it before it is set aside. */
 const MOST_FAILURES = 3;
@@ -93,10 +88,8 @@ export function openSite(id: string): SiteStore {
     closed: false,
   };
   let current: Site | null = null;
-  let events: EventSource | null = null;
+  let stopHearing: () => void = () => undefined;
   let retry: ReturnType<typeof setTimeout> | undefined;
-  let followAgain: ReturnType<typeof setTimeout> | undefined;
-  let pause: number = FOLLOW.first;
   let delay: number = RETRY.first;
   /** How often the server has failed at a change, by its id. */
   const failures = new Map<string, number>();
@@ -284,33 +277,19 @@ export function openSite(id: string): SiteStore {
     }
   }
 
-  const follow = () => {
-    events = new EventSource(`/api/sites/${id}/events`);
-    events.addEventListener('revision', (event) => {
-      pause = FOLLOW.first;
-      if (book.pending.length > 0) void send();
-      else if (Number(event.data) > book.revision && !book.sending)
-        void catchUp()
-          .then(() => {
-            store.setState({ saving: 'saved' });
-          })
-          .catch(() => undefined);
-      else store.setState({ saving: 'saved' });
-    });
-    events.addEventListener('away', () => {
-      store.setState({ saving: 'offline' });
-    });
-    events.addEventListener('gone', () => {
-      store.setState({ status: 'missing' });
-    });
-    events.addEventListener('error', () => {
-      if (book.closed) return;
-      store.setState({ saving: 'offline' });
-      // The browser tries again by itself unless it was answered with an error.
-      if (events?.readyState !== CLOSED) return;
-      followAgain = setTimeout(follow, pause);
-      pause = Math.min(FOLLOW.most, pause * 2);
-    });
+  const onEvent = ({ type, data }: SiteEvent) => {
+    if (book.closed) return;
+    if (type === 'gone') store.setState({ status: 'missing' });
+    else if (type !== 'revision') store.setState({ saving: 'offline' });
+    else if (book.pending.length > 0) void send();
+    else if (Number(data) > book.revision && !book.sending)
+      void catchUp()
+        .then(() => {
+          store.setState({ saving: 'saved' });
+        })
+        // The next event, or the next edit, tries again.
+        .catch(() => undefined);
+    else store.setState({ saving: 'saved' });
   };
 
   const load = async (): Promise<void> => {
@@ -333,7 +312,7 @@ export function openSite(id: string): SiteStore {
       if (adopted.broken > 0) notify({ tone: 'error', text: WORDS.brokenKept });
       rebase();
       store.setState({ status: 'ready', saving: book.pending.length > 0 ? 'saving' : 'saved' });
-      follow();
+      stopHearing = hearSite(id, onEvent);
       void send();
     } catch (error) {
       if (book.closed) return;
@@ -358,9 +337,8 @@ export function openSite(id: string): SiteStore {
     },
     close: () => {
       book.closed = true;
-      events?.close();
+      stopHearing();
       clearTimeout(retry);
-      clearTimeout(followAgain);
     },
   };
 }
