@@ -54,6 +54,37 @@ test('an edit of what another tab removed is not lost silently', async ({ page, 
   await expect(row(page, 'Visit')).toHaveCount(0);
 });
 
+test('more tabs than a browser has connections to a host: each saves, and hears of the others', async ({
+  page,
+  context,
+}) => {
+  const id = await copyDemo(page);
+  const tabs = [page];
+  while (tabs.length < 8) tabs.push(await context.newPage());
+  for (const tab of tabs) {
+    await tab.goto(`/sites/${id}/links`);
+    await expect(tab.getByRole('treegrid')).toBeVisible();
+  }
+  const [first, last] = [page, tabs.at(-1) ?? page];
+  const label = (tab: Page, name: string) =>
+    tab
+      .getByRole('treegrid')
+      .getByRole('row')
+      .filter({ has: tab.locator(`input[value="${name}"]`) })
+      .getByLabel('Label');
+  await label(last, 'News').fill('Latest');
+  await last.keyboard.press('ArrowDown');
+  await saved(last);
+  await expect(label(first, 'Latest')).toBeVisible();
+  await first.close();
+  const [second] = tabs.slice(1);
+  if (!second) throw new Error('There is no second tab.');
+  await label(last, 'Contact').fill('Write to us');
+  await last.keyboard.press('ArrowDown');
+  await saved(last);
+  await expect(label(second, 'Write to us')).toBeVisible();
+});
+
 test.describe('with parts that die', () => {
   let app: App;
   test.beforeAll(async () => {
