@@ -13,10 +13,15 @@ const matches =
   (value) =>
     form.test(value);
 
-/** Numbers with or without a unit, apart by white space or commas. */
-const numbers = matches(/^[\s,]*(?:[+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?(?:%|px|em|pt|mm|cm|in)?[\s,]*)*$/i);
+/**
+ * Numbers with or without a unit, apart by white space or commas. Each text is read in one way alone, so that a long one
+ * that is none takes no longer: a number ends where no digit follows, and a whole one where no point does.
+ */
+const numbers = matches(
+  /^[\s,]*(?:[+-]?(?:\d+\.\d*(?!\d)|\.\d+(?!\d)|\d+(?![\d.]))(?:e[+-]?\d+(?!\d))?(?:%|px|em|pt|mm|cm|in)?[\s,]*)*$/i,
+);
 const path = matches(/^[mlhvcsqtaz\d\s.,e+-]*$/i);
-const transform = matches(/^(?:\s*(?:matrix|translate|scale|rotate|skewX|skewY)\s*\([\d\s.,e+-]*\)[\s,]*)*$/);
+const transform = matches(/^\s*(?:(?:matrix|translate|scale|rotate|skewX|skewY)\s*\([\d\s.,e+-]*\)[\s,]*)*$/);
 const keyword = matches(/^[a-z][a-zA-Z-]*$/);
 const word = matches(/^[A-Za-z_][\w.-]{0,99}$/);
 const own = matches(/^url\(#[A-Za-z_][\w.-]{0,99}\)$/);

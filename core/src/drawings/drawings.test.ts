@@ -217,6 +217,25 @@ describe('cleaning a drawing', () => {
   });
 });
 
+describe('values', () => {
+  test.each([
+    ['points', '1'.repeat(5000)],
+    ['points', '1.5 '.repeat(2000)],
+    ['points', '1.5.5-.5e3,'.repeat(500)],
+    ['transform', 'scale(1)  '.repeat(500)],
+  ])('a long %s that is right stands, one that ends wrong does not, and neither takes long', (key, value) => {
+    const drawing = (text: string) => `<svg><polygon ${key}="${text}"/></svg>`;
+    expect(clean(drawing(value))).toContain(` ${key}="${value.trim()}"`);
+    expect(clean(drawing(`${value}!`))).not.toContain(key);
+  });
+  test.each(['0 0 24 24', '-.5', '1e-3', '10%', '1.5.5', '1,2-3', '4px'])(
+    '%s is made of numbers',
+    (value) => {
+      expect(clean(`<svg><polygon points="${value}"/></svg>`)).toContain(value);
+    },
+  );
+});
+
 describe('a drawing of a document', () => {
   test('stands where it is only untidy', () => {
     for (const source of [

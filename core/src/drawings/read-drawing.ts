@@ -58,7 +58,7 @@ class Reader {
       const plain = key === 'xlink:href' ? 'href' : key;
       const trimmed = normalise(value);
       if (Object.hasOwn(allowed, plain) && allowed[plain]?.(trimmed) === true) kept[plain] = trimmed;
-      else if (isHostileAttribute(key, normalise(value))) this.hostile.add(`${key} of ${name}`);
+      else if (isHostileAttribute(key, trimmed)) this.hostile.add(`${key} of ${name}`);
     }
     return kept;
   }
