@@ -5,10 +5,12 @@ import { PROBLEMS } from './problem.ts';
 /** Methods that change something. */
 const CHANGING = new Set(['POST', 'PATCH', 'PUT', 'DELETE']);
 
-/** The host a request was sent to, without its port; null where it names none. */
+/** The host a request was sent to, with its port. */
+const askedHost = (context: Context): string => context.req.header('host') ?? new URL(context.req.url).host;
+
+/** The same without its port; null where it names none. */
 function hostOf(context: Context): string | null {
-  const host = context.req.header('host') ?? new URL(context.req.url).host;
-  const name = /^(?:\[([^\]]+)\]|([^:[\]]*))(?::\d+)?$/.exec(host);
+  const name = /^(?:\[([^\]]+)\]|([^:[\]]*))(?::\d+)?$/.exec(askedHost(context));
   return name ? (name[1] ?? name[2] ?? '').toLowerCase() : null;
 }
 
@@ -42,7 +44,7 @@ export function onlyOwnPages(origins: ReadonlySet<string>): MiddlewareHandler {
     const said = context.req.header('origin') ?? context.req.header('referer');
     if (said !== undefined) {
       const origin = originOf(said);
-      const host = context.req.header('host') ?? new URL(context.req.url).host;
+      const host = askedHost(context);
       const isOwn =
         origin !== null &&
         (origin === `http://${host}` || origin === `https://${host}` || origins.has(origin));

@@ -1,17 +1,9 @@
-import {
-  cleanDrawing,
-  fail,
-  formatTarget,
-  parseTarget,
-  succeed,
-  type Result,
-  type Site,
-  type Target,
-} from '@hamaca/core';
+import { fail, formatTarget, parseTarget, succeed, type Result, type Site, type Target } from '@hamaca/core';
 import { useRef, useState, type ReactNode } from 'react';
 import { Button } from '../ui/button.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import { notify } from '../store/notices.ts';
+import { readSvg } from '../media/read-svg.ts';
 import { shrinkPicture } from '../media/shrink-picture.ts';
 
 /** A small name in front of a field. */
@@ -98,29 +90,26 @@ export function TargetWords({
 /** A drawing that was cleaned, or a picture made small enough to keep. */
 export type Upload = { readonly svg: string } | { readonly image: string };
 
-/** Largest SVG that is read, in bytes. */
-const MOST_SVG = 200_000;
+/** Largest SVG that is read, in kB. */
+const MOST_SVG = 200;
 /** Longest side of a picture in a logo, an image or a fill, in px: twice what a header shows. */
 const LARGE_SIDE = 720;
 
 const isSvg = (file: File) => /\.svg$/i.test(file.name) || file.type === 'image/svg+xml';
 
-async function readSvg(file: File): Promise<Result<Upload, string>> {
-  if (file.size > MOST_SVG) return fail('an SVG of at most 200 kB is needed');
-  const clean = cleanDrawing(await file.text());
-  return clean.ok ? succeed({ svg: clean.value }) : clean;
-}
-
 async function readUpload(
   file: File,
   wanted: { svg: boolean; picture: boolean },
 ): Promise<Result<Upload, string>> {
-  if (wanted.svg && isSvg(file)) return readSvg(file);
+  if (wanted.svg && isSvg(file)) {
+    const drawing = await readSvg(file, MOST_SVG);
+    return drawing.ok ? succeed({ svg: drawing.value }) : drawing;
+  }
   const image = wanted.picture ? await shrinkPicture(file, LARGE_SIDE) : null;
   if (image !== null) return succeed({ image });
   const kinds = [
     ...(wanted.picture ? ['a PNG, JPEG, WebP or AVIF picture'] : []),
-    ...(wanted.svg ? ['an SVG of at most 200 kB'] : []),
+    ...(wanted.svg ? [`an SVG of at most ${MOST_SVG} kB`] : []),
   ];
   return fail(`${kinds.join(' or ')} is needed`);
 }

@@ -1,7 +1,8 @@
-import { cutText, cleanDrawing, idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
+import { cutText, idsOf, slugify, uniqueName, type Icon, type Site } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Button } from './button.tsx';
+import { readSvg } from '../media/read-svg.ts';
 import { asSiteIcon } from '../media/site-icon.ts';
 import { findIcons, iconSvg, loadDrawings, loadIconNames } from '../media/icon-library.ts';
 import { notify } from '../store/notices.ts';
@@ -16,8 +17,8 @@ function Drawing({ svg }: { readonly svg: string }) {
   return <img alt="" className="size-5" src={`data:image/svg+xml,${encodeURIComponent(source)}`} />;
 }
 
-/** Largest SVG that is read as an icon, in bytes. */
-const MOST_SVG = 100_000;
+/** Largest SVG that is read as an icon, in kB. */
+const MOST_SVG = 100;
 
 export interface IconPickerProps {
   readonly site: Site;
@@ -69,7 +70,7 @@ export function IconPicker({ site, current, optional = true, onChoose }: IconPic
   };
   const upload = async (chosen: File | undefined) => {
     if (!chosen) return;
-    const clean = cleanDrawing(await chosen.slice(0, MOST_SVG + 1).text());
+    const clean = await readSvg(chosen, MOST_SVG);
     if (clean.ok)
       set({
         id: uniqueName(`icon-${slugify(chosen.name.replace(/\.svg$/i, ''), 'icon')}`, idsOf(site)),
