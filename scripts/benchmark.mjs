@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
 import { ensureBrowser } from './lib/browser.mjs';
-import { ensureBuilt } from './lib/build.mjs';
+import { ensureBuilt, ownSources } from './lib/build.mjs';
 import { ensureDatabaseServer } from './lib/database.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { ROOT } from './lib/paths.mjs';
@@ -13,11 +13,7 @@ import { run } from './lib/run.mjs';
 /** Sources read files beside them: each keeps its own address in the bundle. */
 const keepAddresses = {
   name: 'keep-addresses',
-  setup: ({ onLoad, onResolve }) => {
-    // Packages run as they were published, our workspaces are part of the bundle.
-    onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
-      kind === 'entry-point' || path.startsWith('@hamaca/') ? undefined : { external: true },
-    );
+  setup: ({ onLoad }) => {
     onLoad({ filter: /\.ts$/ }, ({ path }) => ({
       contents: readFileSync(path, 'utf8').replaceAll(
         'import.meta.url',
@@ -33,7 +29,7 @@ ensureDatabaseServer();
 ensureBrowser();
 for (const made of ['fonts/build.mjs', 'core/build.mjs'])
   run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
-ensureBuilt();
+await ensureBuilt();
 // Built as it ships: what runs the sources as they are adds a call to every function.
 await build({
   entryPoints: [join(ROOT, 'benchmarks', 'run.ts')],
@@ -41,6 +37,6 @@ await build({
   bundle: true,
   platform: 'node',
   format: 'esm',
-  plugins: [keepAddresses],
+  plugins: [ownSources, keepAddresses],
 });
 run(process.execPath, [join(ROOT, '.cache', 'benchmark.mjs')]);

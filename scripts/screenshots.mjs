@@ -8,5 +8,5 @@ import { run } from './lib/run.mjs';
 ensurePackages();
 ensureDatabaseServer();
 ensureBrowser();
-ensureBuilt();
+await ensureBuilt();
 run(process.execPath, ['--import', 'tsx', 'e2e/support/screenshots.ts']);

@@ -8,7 +8,7 @@ import { run, start } from './lib/run.mjs';
 ensurePackages();
 for (const made of ['fonts/build.mjs', 'core/build.mjs'])
   run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
-ensureBuilt();
+await ensureBuilt();
 
 let server = null;
 let stopping = false;

@@ -19,7 +19,7 @@ ensureDatabaseServer();
 ensureBrowser();
 for (const made of ['fonts/build.mjs', 'core/build.mjs'])
   run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
-ensureBuilt();
+await ensureBuilt();
 
 const failed = [];
 for (const [name, args] of STEPS) {

@@ -118,6 +118,7 @@ export { partLinks } from './links/part-links.ts';
 export { shownDepth, unreachedPages } from './links/reach.ts';
 export { fetchAddress, formatTarget, parseTarget } from './links/target.ts';
 export { applyCheckedPatch } from './edit/checked-patch.ts';
+export { touchesSame } from './edit/conflict.ts';
 export {
   type Change,
   EMPTY_HISTORY,

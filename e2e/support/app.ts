@@ -91,7 +91,7 @@ export const test = base.extend<object, { app: App }>({
       await use(app);
       await app.stop();
     },
-    { scope: 'worker', timeout: 120_000 },
+    { scope: 'worker', timeout: 600_000 },
   ],
   baseURL: async ({ app }, use) => {
     await use(app.url);

@@ -3,8 +3,6 @@ import { join } from 'node:path';
 import { ROOT } from './paths.mjs';
 import { run, say } from './run.mjs';
 
-const STAMP = join(ROOT, 'web', 'dist', '.built');
-
 function newest(path) {
   const stat = statSync(path);
   if (!stat.isDirectory()) return stat.mtimeMs;
@@ -12,11 +10,46 @@ function newest(path) {
   return Math.max(stat.mtimeMs, ...inside.map((name) => newest(join(path, name))));
 }
 
-/** Builds the interface where a source is newer than the last build. */
-export function ensureBuilt() {
-  const sources = ['web', 'core/src', 'package-lock.json'].map((path) => newest(join(ROOT, path)));
-  if (existsSync(STAMP) && statSync(STAMP).mtimeMs >= Math.max(...sources)) return;
-  say('building the interface…');
+/** Builds something into `folder` where a source is newer than the last build. */
+async function ensure(what, folder, sources, build) {
+  const stamp = join(ROOT, folder, '.built');
+  const changed = Math.max(...[...sources, 'package-lock.json'].map((path) => newest(join(ROOT, path))));
+  if (existsSync(stamp) && statSync(stamp).mtimeMs >= changed) return;
+  say(`building the ${what}…`);
+  await build();
+  writeFileSync(stamp, '');
+}
+
+/** The plugin that keeps packages as they were published; our workspaces are part of the bundle. */
+export const ownSources = {
+  name: 'own-sources',
+  setup: ({ onResolve }) => {
+    onResolve({ filter: /^[^./]/ }, ({ path, kind }) =>
+      kind === 'entry-point' || path.startsWith('@hamaca/') ? undefined : { external: true },
+    );
+  },
+};
+
+async function buildServer() {
+  const { build } = await import('esbuild');
+  await build({
+    entryPoints: [join(ROOT, 'server/src/main.ts')],
+    outdir: join(ROOT, 'server/dist'),
+    bundle: true,
+    platform: 'node',
+    target: 'node20',
+    format: 'esm',
+    sourcemap: true,
+    logLevel: 'warning',
+    plugins: [ownSources],
+  });
+}
+
+const buildInterface = () =>
   run('npx', ['--no-install', 'vite', 'build', 'web', '--logLevel', 'warn'], { stdio: ['ignore', 2, 2] });
-  writeFileSync(STAMP, '');
+
+/** Builds interface and server where their sources changed. */
+export async function ensureBuilt() {
+  await ensure('interface', 'web/dist', ['web', 'core/src'], buildInterface);
+  await ensure('server', 'server/dist', ['server/src', 'core/src', 'fonts'], buildServer);
 }

@@ -1,94 +1,39 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import type { Hono } from 'hono';
 import type { RowDataPacket } from 'mysql2/promise';
 import { unzipSync } from 'fflate';
-import { pino } from 'pino';
-import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
 import { FORMAT_VERSION } from '@hamaca/core';
-import { createApp } from './app.ts';
+import { asker, rawDemo, rename, startWorld, type Answer, type World } from '../test/world.ts';
 import { readConfig } from './config.ts';
-import { loadFontMetrics, readFont } from './fonts.ts';
 import { seedDemo } from './seed.ts';
 import { startStandIn } from './stand-in.ts';
-import { isDatabaseAway, openDatabase, type Database } from './store/database.ts';
+import { isDatabaseAway, type Database } from './store/database.ts';
 import { migrateDatabase } from './store/migrate.ts';
 import { insertSite } from './store/sites.ts';
 
-let folder = '';
-let own: OwnDatabase;
+let world: World;
 let database: Database;
 let app: Hono;
 let standIn: Awaited<ReturnType<typeof startStandIn>>;
+let ask: ReturnType<typeof asker>['ask'];
+let post: ReturnType<typeof asker>['post'];
+let create: ReturnType<typeof asker>['create'];
+let patch: ReturnType<typeof asker>['patch'];
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'hamaca-server-'));
-  own = await startDatabase(folder);
-  const schemaVersion = await migrateDatabase(own.url);
-  database = openDatabase(own.url);
-  await seedDemo(database, new Date());
-  let count = 0;
+  world = await startWorld();
+  ({ database } = world);
   standIn = await startStandIn();
-  app = createApp({
+  app = await world.serve({
     fetching: { standIns: new Map([['marisma.example', standIn.url]]), allowed: new Set() },
-    database,
-    schemaVersion,
-    origins: new Set(),
-    readFont,
-    fonts: await loadFontMetrics(),
-    log: pino({ level: 'silent' }),
-    now: () => new Date(),
-    newId: () => `test-id-${++count}`,
-    webRoot: null,
   });
+  ({ ask, post, create, patch } = asker(app));
 });
 afterAll(async () => {
   standIn.server.close();
-  await database.end();
-  await own.stop();
-  rmSync(folder, { recursive: true, force: true });
+  await world.end();
 });
-
-interface Answer {
-  status: number;
-  headers: Headers;
-  body: Record<string, unknown>;
-}
-async function ask(path: string, init: RequestInit = {}): Promise<Answer> {
-  const response = await app.request(path, init);
-  const text = await response.text();
-  return {
-    status: response.status,
-    headers: response.headers,
-    body: text === '' ? {} : (JSON.parse(text) as Record<string, unknown>),
-  };
-}
-const demo = () =>
-  JSON.parse(readFileSync(new URL('../../demo/marisma.hamaca.json', import.meta.url), 'utf8')) as Record<
-    string,
-    unknown
-  >;
-const post = (body: string, type = 'application/json') =>
-  ask('/api/sites', { method: 'POST', headers: { 'content-type': type }, body });
-const create = async () => String((await post(JSON.stringify(demo()))).body['id']);
-const patch = (
-  id: string,
-  revision: number | null,
-  operations: unknown,
-  headers: Record<string, string> = {},
-) =>
-  ask(`/api/sites/${id}`, {
-    method: 'PATCH',
-    headers: {
-      'content-type': 'application/json-patch+json',
-      ...(revision === null ? {} : { 'if-match': `"${revision}"` }),
-      ...headers,
-    },
-    body: JSON.stringify(operations),
-  });
-const rename = (name: string) => [{ op: 'replace', path: '/name', value: name }];
 
 describe('sites', () => {
   test('a new database holds the demo, and is seeded once', async () => {
@@ -97,7 +42,7 @@ describe('sites', () => {
       { id: 'marisma', name: 'Marisma Laguna Reserve', revision: 1 },
     ]);
     const site = await ask('/api/sites/marisma');
-    expect(site.body).toEqual(demo());
+    expect(site.body).toEqual(rawDemo());
     expect(site.headers.get('etag')).toBe('"1"');
     const known = async (tag: string) =>
       (await ask('/api/sites/marisma', { headers: { 'if-none-match': tag } })).status;
@@ -106,7 +51,7 @@ describe('sites', () => {
     for (const tag of ['"2"', '1', '"11"', 'W/"2", "3"']) expect(await known(tag)).toBe(200);
   });
   test('are created, deleted and brought back', async () => {
-    const created = await post(JSON.stringify(demo()));
+    const created = await post(JSON.stringify(rawDemo()));
     expect(created.status).toBe(201);
     const path = created.headers.get('location') ?? '';
     expect((await ask(path)).status).toBe(200);
@@ -177,7 +122,7 @@ describe('edits', () => {
   });
   test('half a character is refused with its path, in a site as in an edit', async () => {
     const id = await create();
-    const half = JSON.stringify({ ...demo(), name: 'Half \ud83d' });
+    const half = JSON.stringify({ ...rawDemo(), name: 'Half \ud83d' });
     expect(await post(half)).toMatchObject({ status: 422, body: { problems: [{ path: '/name' }] } });
     expect(await patch(id, 1, rename('Half \udc00'))).toMatchObject({
       status: 422,
@@ -200,7 +145,7 @@ describe('edits', () => {
     for (let count = 0; count < 40; count++)
       expect((await patch(id, 1, rename('x'.repeat(501)))).status).toBe(422);
     expect((await patch(id, 1, rename('After'))).body).toEqual({ revision: 2 });
-    const [rows] = await database.query<RowDataPacket[]>("SHOW STATUS LIKE 'Connections'");
+    const [rows] = await database.execute<RowDataPacket[]>("SHOW STATUS LIKE 'Connections'");
     expect(Number(rows[0]?.['Value'])).toBeLessThan(60);
   });
   test('that would spoil the document are refused with path, found and allowed; nothing changes', async () => {
@@ -322,7 +267,7 @@ describe('the rest', () => {
     expect(seen).toContain('event: revision');
   });
   test('migrating again changes nothing', async () => {
-    expect(await migrateDatabase(own.url)).toBe(5);
+    expect(await migrateDatabase(world.own.url)).toBe(5);
   });
   test('errors that mean the database is away are told from others', () => {
     expect(
@@ -338,6 +283,7 @@ describe('the rest', () => {
 
 test('the environment is checked', () => {
   expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({
+    databaseLimit: 3000,
     port: 4310,
     host: '127.0.0.1',
     origins: [],

@@ -12,7 +12,7 @@ import { siteRoutes } from './routes/sites.ts';
 import { fontRoutes, uploadRoutes } from './routes/fonts.ts';
 import { iconRoutes } from './routes/icons.ts';
 import { webRoutes } from './routes/web.ts';
-import { isDatabaseAway } from './store/database.ts';
+import { isDatabaseAway, isStorageFull } from './store/database.ts';
 
 /** What an answer may do that is no page of ours. */
 const NOTHING = "default-src 'none'; style-src 'unsafe-inline'; frame-ancestors 'none'";
@@ -26,6 +26,10 @@ export function createApp(deps: Deps): Hono {
     if (isDatabaseAway(error)) {
       deps.log.warn({ err: error.message }, 'database away');
       return problemResponse(context, PROBLEMS.away());
+    }
+    if (isStorageFull(error)) {
+      deps.log.error({ err: error.message }, 'storage full');
+      return problemResponse(context, PROBLEMS.storageFull());
     }
     deps.log.error({ err: error, path: context.req.path }, 'request failed');
     return problemResponse(context, PROBLEMS.internal());

@@ -1,50 +1,21 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { readFileSync } from 'node:fs';
 import { afterAll, beforeAll, expect, test } from '@jest/globals';
 import { unzipSync } from 'fflate';
 import type { Hono } from 'hono';
-import { pino } from 'pino';
-import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
 import { unfoldWoff2 } from '../../fonts/tables.mjs';
-import { createApp } from './app.ts';
-import { loadFontMetrics, readFont } from './fonts.ts';
+import { startWorld, type World } from '../test/world.ts';
 import { readFontFile } from './read-font.ts';
-import { seedDemo } from './seed.ts';
-import { openDatabase, type Database } from './store/database.ts';
-import { migrateDatabase } from './store/migrate.ts';
 
 const FIGTREE = readFileSync(new URL('../../fonts/dist/figtree.woff2', import.meta.url));
-let own: OwnDatabase;
-let database: Database;
+let world: World;
 let app: Hono;
-let folder: string;
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'hamaca-fonts-'));
-  own = await startDatabase(folder);
-  const schemaVersion = await migrateDatabase(own.url);
-  database = openDatabase(own.url);
-  await seedDemo(database, new Date());
-  let count = 0;
-  app = createApp({
-    database,
-    schemaVersion,
-    origins: new Set(),
-    readFont,
-    fonts: await loadFontMetrics(),
-    log: pino({ level: 'silent' }),
-    now: () => new Date(),
-    newId: () => `font-test-${++count}`,
-    webRoot: null,
-    fetching: { standIns: new Map(), allowed: new Set() },
-  });
-}, 60_000);
-
+  world = await startWorld();
+  app = await world.serve();
+});
 afterAll(async () => {
-  await database.end();
-  await own.stop();
-  rmSync(folder, { recursive: true, force: true });
+  await world.end();
 });
 
 const upload = async (body: Uint8Array) => {

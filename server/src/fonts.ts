@@ -1,7 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { TYPEFACES, type FontMetrics } from '@hamaca/core';
+import { ROOT } from './folders.ts';
 
-const FOLDER = new URL('../../fonts/dist/', import.meta.url);
+const FOLDER = new URL('fonts/dist/', ROOT);
 
 /** A bundled font file, measures or licence by name. */
 export async function readFont(name: string): Promise<Uint8Array> {

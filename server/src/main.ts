@@ -19,7 +19,7 @@ const config = readConfig(process.env);
 const log = pino({ level: config.logLevel });
 const webRoot = fileURLToPath(new URL('../../web/dist', import.meta.url));
 const schemaVersion = await migrateDatabase(config.databaseUrl);
-const database = openDatabase(config.databaseUrl);
+const database = openDatabase(config.databaseUrl, config.databaseLimit);
 const now = () => new Date();
 await seedDemo(database, now());
 

@@ -114,6 +114,12 @@ export const PROBLEMS = {
       'Database away',
       'The database does not answer. Nothing was changed; try again in a moment.',
     ),
+  storageFull: () =>
+    new HttpProblem(
+      507,
+      'Storage full',
+      'The disk of the database is full. Nothing was changed; make room and try again.',
+    ),
   internal: () =>
     new HttpProblem(
       500,

@@ -4,8 +4,9 @@ import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
 import { serve, type ServerType } from '@hono/node-server';
 import { Hono } from 'hono';
+import { ROOT } from './folders.ts';
 
-const FOLDER = fileURLToPath(new URL('../../demo/website', import.meta.url));
+const FOLDER = fileURLToPath(new URL('demo/website', ROOT));
 
 /** What the stand-in does besides serving its pages: the faults that link checks are tried on. */
 const MOVED: Readonly<Record<string, { to: string; status: 301 | 302 }>> = {

@@ -1,15 +1,35 @@
-import { fail, succeed, type Result } from '../base/result.ts';
+import { jsonDepth } from '../base/json.ts';
+import { parsePointer } from '../base/json-pointer.ts';
+import { succeed, type Result } from '../base/result.ts';
 import type { Site } from '../kinds/site.ts';
-import { loadSite } from '../load/load-site.ts';
-import { applyPatch, type JsonPatch } from './json-patch.ts';
+import { checkEdited, refuseDepth } from '../load/load-site.ts';
+import { LIMITS } from '../values/limits.ts';
 import type { RanEdit } from './draft.ts';
+import { applyPatch, type JsonPatch } from './json-patch.ts';
 
-/** Applies a patch from outside and validates the result as a whole: the server's way in. */
+/** The place of the first value of a patch that would lie too deep in the document, or null. */
+function deepPlace(patch: JsonPatch): string | null {
+  for (const operation of patch) {
+    if (!('value' in operation)) continue;
+    const above = parsePointer(operation.path)?.length ?? 0;
+    if (jsonDepth(operation.value, LIMITS.json) + above > LIMITS.json) return operation.path;
+  }
+  return null;
+}
+
+/**
+ * Applies a patch from outside to a checked site and checks the result: the server's way in. Only what the patch touches
+ * is walked again.
+ */
 export function applyCheckedPatch(site: Site, patch: JsonPatch): Result<RanEdit> {
+  const deep = deepPlace(patch);
+  if (deep !== null) return refuseDepth(deep);
   const applied = applyPatch(site, patch);
   if (!applied.ok) return applied;
-  const loaded = loadSite(applied.value.document);
-  return loaded.ok
-    ? succeed({ site: loaded.value, patch, inverse: applied.value.inverse })
-    : fail(loaded.error);
+  const { document, inverse } = applied.value;
+  // What is put elsewhere may come to lie deeper than it did.
+  const puts = patch.some(({ op }) => op === 'copy' || op === 'move');
+  if (puts && jsonDepth(document, LIMITS.json) > LIMITS.json) return refuseDepth('');
+  const checked = checkEdited(document);
+  return checked.ok ? succeed({ site: checked.value, patch, inverse }) : checked;
 }

@@ -1,6 +1,6 @@
 import { describeValue, type Problem } from '../base/result.ts';
 import type { RefKind } from '../model/shape/field.ts';
-import { visitShape } from '../model/shape/visit.ts';
+import { shapeNames, visitShape } from '../model/shape/visit.ts';
 import { isDerived } from '../model/swatch.ts';
 import { OWN_PREFIX } from '../text/typefaces.ts';
 import { LIMITS } from '../values/limits.ts';
@@ -46,9 +46,15 @@ function gatherKnown(site: Site): Known {
   };
 }
 
-function dangling(to: RefKind, path: string, id: string, known: Known): Problem[] {
+/** Whether there is what is referred to. */
+function isThere(to: RefKind, id: string, known: Known): boolean {
   // The link a menu starts from may be gone: then nothing is shown, and a check says so. Bundled typefaces are there.
-  if (to === 'item' || (to === 'typeface' && !id.startsWith(OWN_PREFIX)) || known[to].has(id)) return [];
+  if (to === 'item' || (to === 'typeface' && !id.startsWith(OWN_PREFIX))) return true;
+  return known[to].has(id);
+}
+
+function dangling(to: RefKind, path: string, id: string, known: Known): Problem[] {
+  if (to === 'item' || isThere(to, id, known)) return [];
   const what = REF_WORDS[to];
   return [
     {
@@ -280,10 +286,15 @@ function sameLookProblems(site: Site): Problem[] {
 /** What the shape alone cannot say: ids are unique, references lead somewhere, bands are in order. */
 export function checkIntegrity(site: Site): Problem[] {
   const known = gatherKnown(site);
+  const names = shapeNames(SITE_SHAPE, site as unknown as Record<string, unknown>, BOOK);
+  const ids = [...names.ids, ...site.typefaces.map(({ id }) => id)];
+  // Places are told only where something is wrong: to gather them takes a walk through everything.
+  const isUnique = new Set(ids).size === ids.length;
+  const isWhole = names.refs.every(({ to, id }) => isThere(to, id, known));
   return [
-    ...uniqueIds(site),
+    ...(isUnique ? [] : uniqueIds(site)),
     ...bandProblems(site),
-    ...refsOf(site).flatMap(({ to, id, path }) => dangling(to, path, id, known)),
+    ...(isWhole ? [] : refsOf(site).flatMap(({ to, id, path }) => dangling(to, path, id, known))),
     ...roleCycles(site.roles),
     ...swatchProblems(site),
     ...sameLookProblems(site),

@@ -1,5 +1,5 @@
 import { mixed, object, ValidationError, type Schema } from 'yup';
-import { fieldViolations } from '../model/shape/violations.ts';
+import { fieldViolations, type Approved } from '../model/shape/violations.ts';
 import type { Field } from '../model/shape/field.ts';
 import { BOOK } from './book.ts';
 import { SITE_SHAPE } from './catalogue.ts';
@@ -13,6 +13,11 @@ function bracket(segment: string): string {
   return /^\d+$/.test(segment) ? `[${segment}]` : `["${segment.replaceAll('"', '')}"]`;
 }
 
+/** What a validation is given beside the document. */
+export interface SchemaContext {
+  readonly approved?: Approved | null;
+}
+
 /** A field of the document as the schema library's: each violation is told at its own path. */
 const fieldSchema = (field: Field<unknown>): Schema =>
   mixed()
@@ -20,7 +25,8 @@ const fieldSchema = (field: Field<unknown>): Schema =>
     .test({
       name: 'field',
       test(value, context) {
-        const violations = fieldViolations(field, value, BOOK);
+        const { approved = null } = (context.options.context ?? {}) as SchemaContext;
+        const violations = fieldViolations(field, value, BOOK, approved);
         if (violations.length === 0) return true;
         const errors = violations.slice(0, MOST_VIOLATIONS).map((violation) =>
           context.createError({

@@ -4,7 +4,7 @@ import { toPointer } from '../base/json-pointer.ts';
 import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
 import { checkIntegrity } from '../kinds/integrity.ts';
 import { LIMITS } from '../values/limits.ts';
-import { siteSchema } from '../kinds/schema.ts';
+import { siteSchema, type SchemaContext } from '../kinds/schema.ts';
 import type { Site } from '../kinds/site.ts';
 import { migrate } from '../migrate/migrate.ts';
 
@@ -38,9 +38,9 @@ function toProblem(error: ValidationError, document: unknown): Problem {
   };
 }
 
-function schemaProblems(document: unknown): Problem[] {
+function schemaProblems(document: unknown, context: SchemaContext): Problem[] {
   try {
-    siteSchema.validateSync(document, { strict: true, abortEarly: false });
+    siteSchema.validateSync(document, { strict: true, abortEarly: false, context });
     return [];
   } catch (error) {
     if (!(error instanceof ValidationError)) throw error;
@@ -54,24 +54,39 @@ function schemaProblems(document: unknown): Problem[] {
  * is allowed; nothing is repaired silently.
  */
 export function loadSite(raw: unknown): Result<Site> {
-  if (jsonDepth(raw, LIMITS.json) > LIMITS.json) {
-    return fail([
-      {
-        code: 'too-deep',
-        path: '',
-        message: `The document is nested more than ${LIMITS.json} deep`,
-        found: `more than ${LIMITS.json} levels`,
-        allowed: `at most ${LIMITS.json} levels`,
-      },
-    ]);
-  }
+  if (jsonDepth(raw, LIMITS.json) > LIMITS.json) return refuseDepth('');
   const migrated = migrate(raw);
-  if (!migrated.ok) return migrated;
-  const shape = schemaProblems(migrated.value);
+  return migrated.ok ? checkDocument(migrated.value, {}) : migrated;
+}
+
+function checkDocument(document: unknown, context: SchemaContext): Result<Site> {
+  const shape = schemaProblems(document, context);
   if (shape.length > 0) return fail(shape);
-  const site = migrated.value as unknown as Site;
+  const site = document as Site;
   const broken = checkIntegrity(site).slice(0, MOST_PROBLEMS);
   return broken.length > 0 ? fail(broken) : succeed(site);
+}
+
+/** Things of documents that were checked before. Documents never change in place, so they need not be looked at again. */
+const approved: NonNullable<SchemaContext['approved']> = new WeakMap();
+
+/** Checks a document that was made from a checked one: only what differs from it is walked. */
+export function checkEdited(document: unknown): Result<Site> {
+  const migrated = migrate(document);
+  return migrated.ok ? checkDocument(migrated.value, { approved }) : migrated;
+}
+
+/** Says that something is nested more deeply than any document is. */
+export function refuseDepth(path: string): Result<never> {
+  return fail([
+    {
+      code: 'too-deep',
+      path,
+      message: `${path || 'The document'} is nested more than ${LIMITS.json} deep`,
+      found: `more than ${LIMITS.json} levels`,
+      allowed: `at most ${LIMITS.json} levels`,
+    },
+  ]);
 }
 
 /** Reads a site file's text. A byte order mark is allowed; anything that is no JSON is refused with the reason. */

@@ -5,7 +5,7 @@ import type { Deps } from '../deps.ts';
 export function healthRoutes(deps: Deps): Hono {
   const routes = new Hono();
   routes.get('/', async (context) => {
-    const answers = await deps.database.query('SELECT 1').then(
+    const answers = await deps.database.execute('SELECT 1').then(
       () => true,
       () => false,
     );

@@ -1,27 +1,13 @@
 import { Hono, type Context } from 'hono';
-import { applyCheckedPatch, cutText, loadSite, readPatch, type JsonPatch } from '@hamaca/core';
+import { cutText, loadSite, readPatch } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
-import { currentDocument, loadStored } from '../stored-site.ts';
-import {
-  insertChange,
-  selectChange,
-  selectChangesAfter,
-  selectNewestChanges,
-  type StoredChange,
-} from '../store/changes.ts';
-import { inTransaction } from '../store/database.ts';
-import {
-  insertSite,
-  lockSite,
-  selectRevision,
-  selectSite,
-  selectSites,
-  setSiteDeleted,
-  updateSite,
-} from '../store/sites.ts';
+import { createEditQueue } from '../saving/edit-queue.ts';
+import { currentDocument } from '../stored-site.ts';
+import { selectChangesAfter, selectNewestChanges, type StoredChange } from '../store/changes.ts';
+import { insertSite, selectRevision, selectSite, selectSites, setSiteDeleted } from '../store/sites.ts';
 
 /** Most changes answered at once: what undo reaches back to, and what a tab takes in one go. */
 const MOST_CHANGES = 200;
@@ -75,36 +61,14 @@ function readChangeHeaders(context: Context, newId: () => string): ChangeHeaders
   }
 }
 
-/** One change as clients get it. */
-const changeBody = (change: StoredChange) => ({
-  ...change,
-  patch: JSON.parse(change.patch) as JsonPatch,
-  inverse: JSON.parse(change.inverse) as JsonPatch,
-});
-
-/** Applies an edit in one transaction: the row is locked, the revision compared, the result validated, the log extended. */
-async function applyEdit(deps: Deps, id: string, expected: number, change: ChangeHeaders, patch: JsonPatch) {
-  return inTransaction(deps.database, async (connection) => {
-    const stored = await lockSite(connection, id);
-    if (!stored) throw PROBLEMS.noSite(id);
-    const repeated = await selectChange(connection, id, change.changeId);
-    if (repeated && repeated.patch !== JSON.stringify(patch)) throw PROBLEMS.idUsed(change.changeId);
-    if (repeated) return repeated;
-    if (stored.revision !== expected) throw PROBLEMS.stale(stored.revision);
-    const edited = applyCheckedPatch(loadStored(stored.document), patch);
-    if (!edited.ok) throw PROBLEMS.invalid(edited.error);
-    const { site, inverse } = edited.value;
-    const now = deps.now();
-    const revision = stored.revision + 1;
-    const saved = { ...change, revision, patch: JSON.stringify(patch), inverse: JSON.stringify(inverse) };
-    await updateSite(connection, { id, revision, document: JSON.stringify(site), name: site.name }, now);
-    await insertChange(connection, id, saved, now);
-    return saved;
-  });
+/** One change as clients get it, as JSON; its patches are JSON already and are not read. */
+function changeText({ patch, inverse, ...change }: StoredChange): string {
+  return `${JSON.stringify(change).slice(0, -1)},"patch":${patch},"inverse":${inverse}}`;
 }
 
 export function siteRoutes(deps: Deps): Hono {
   const routes = new Hono();
+  const edits = createEditQueue(deps.database, deps.now);
 
   routes.get('/', async (context) =>
     context.json({ sites: await selectSites(deps.database) }, 200, { 'cache-control': 'no-store' }),
@@ -142,13 +106,8 @@ export function siteRoutes(deps: Deps): Hono {
     const expected = revisionOf(context);
     const patch = readPatch(await readJson(context));
     if (!patch.ok) throw PROBLEMS.badPatch(patch.error);
-    const saved = await applyEdit(
-      deps,
-      context.req.param('id'),
-      expected,
-      readChangeHeaders(context, deps.newId),
-      patch.value,
-    );
+    const change = readChangeHeaders(context, deps.newId);
+    const saved = await edits.save(context.req.param('id'), { expected, change, patch: patch.value });
     return context.json({ revision: saved.revision }, 200, { etag: etag(saved.revision) });
   });
 
@@ -173,7 +132,10 @@ export function siteRoutes(deps: Deps): Hono {
       after === undefined
         ? await selectNewestChanges(deps.database, id, MOST_CHANGES)
         : await selectChangesAfter(deps.database, id, Number(after), MOST_CHANGES);
-    return context.json({ changes: changes.map(changeBody) }, 200, { 'cache-control': 'no-store' });
+    return context.body(`{"changes":[${changes.map(changeText).join(',')}]}`, 200, {
+      'content-type': 'application/json',
+      'cache-control': 'no-store',
+    });
   });
 
   return routes;

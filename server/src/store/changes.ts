@@ -1,3 +1,4 @@
+import type { JsonPatch } from '@hamaca/core';
 import type { Connection, Database, Row } from './database.ts';
 
 /** One entry of a site's append-only log; `patch` and `inverse` are JSON Patches as text. */
@@ -32,40 +33,56 @@ const fromRow = (row: ChangeRow): StoredChange => ({
   inverse: row.inverse,
 });
 
-export async function insertChange(
+const COLUMNS = 'revision, change_id, client_id, kind, label, patch, inverse';
+
+/** Adds changes to the log, several at once. */
+export async function insertChanges(
   connection: Connection,
   siteId: string,
-  change: StoredChange,
+  changes: readonly StoredChange[],
   now: Date,
 ): Promise<void> {
   await connection.execute(
-    `INSERT INTO site_change (site_id, revision, change_id, client_id, kind, label, patch, inverse, created_at)
-     VALUES (?, ?, ?, ?, ?, ?, ?, ?, ?)`,
-    [
+    `INSERT INTO site_change (site_id, ${COLUMNS}, created_at)
+     VALUES ${changes.map(() => '(?, ?, ?, ?, ?, ?, ?, ?, ?)').join(', ')}`,
+    changes.flatMap(({ revision, changeId, clientId, kind, label, patch, inverse }) => [
       siteId,
-      change.revision,
-      change.changeId,
-      change.clientId,
-      change.kind,
-      change.label,
-      change.patch,
-      change.inverse,
+      revision,
+      changeId,
+      clientId,
+      kind,
+      label,
+      patch,
+      inverse,
       now,
-    ],
+    ]),
   );
 }
 
-/** The change a client has sent under this id before, if any. */
-export async function selectChange(
+/** The changes that clients have sent under these ids before, by id. */
+export async function selectChangesById(
   connection: Connection,
   siteId: string,
-  changeId: string,
-): Promise<StoredChange | null> {
+  changeIds: readonly string[],
+): Promise<ReadonlyMap<string, StoredChange>> {
   const [rows] = await connection.execute<Row<ChangeRow>[]>(
-    'SELECT revision, change_id, client_id, kind, label, patch, inverse FROM site_change WHERE site_id = ? AND change_id = ?',
-    [siteId, changeId],
+    `SELECT ${COLUMNS} FROM site_change WHERE site_id = ? AND change_id IN (${changeIds.map(() => '?').join(', ')})`,
+    [siteId, ...changeIds],
   );
-  return rows[0] ? fromRow(rows[0]) : null;
+  return new Map(rows.map((row) => [row.change_id, fromRow(row)]));
+}
+
+/** The patches after a revision by the revision they led to. */
+export async function selectPatchesAfter(
+  connection: Connection,
+  siteId: string,
+  revision: number,
+): Promise<Map<number, JsonPatch>> {
+  const [rows] = await connection.execute<Row<Pick<ChangeRow, 'revision' | 'patch'>>[]>(
+    'SELECT revision, patch FROM site_change WHERE site_id = ? AND revision > ?',
+    [siteId, revision],
+  );
+  return new Map(rows.map((row) => [Number(row.revision), JSON.parse(row.patch) as JsonPatch]));
 }
 
 /** Changes after a revision, oldest first. */
@@ -76,7 +93,7 @@ export async function selectChangesAfter(
   most: number,
 ): Promise<StoredChange[]> {
   const [rows] = await database.execute<Row<ChangeRow>[]>(
-    `SELECT revision, change_id, client_id, kind, label, patch, inverse FROM site_change
+    `SELECT ${COLUMNS} FROM site_change
      WHERE site_id = ? AND revision > ? ORDER BY revision LIMIT ${Math.floor(most)}`,
     [siteId, revision],
   );
@@ -90,7 +107,7 @@ export async function selectNewestChanges(
   most: number,
 ): Promise<StoredChange[]> {
   const [rows] = await database.execute<Row<ChangeRow>[]>(
-    `SELECT revision, change_id, client_id, kind, label, patch, inverse FROM site_change
+    `SELECT ${COLUMNS} FROM site_change
      WHERE site_id = ? ORDER BY revision DESC LIMIT ${Math.floor(most)}`,
     [siteId],
   );

@@ -46,14 +46,20 @@ export async function selectSite(database: Database, id: string): Promise<Stored
   return row ? { id: row.id, revision: Number(row.revision), document: row.document } : null;
 }
 
-/** The site, locked against other writers until the transaction ends. */
-export async function lockSite(connection: Connection, id: string): Promise<StoredSite | null> {
+/** The revision of a site that is locked against other writers until the transaction ends. */
+export async function lockSite(connection: Connection, id: string): Promise<number | null> {
   const [rows] = await connection.execute<Row<SiteRow>[]>(
-    'SELECT id, revision, document FROM site WHERE id = ? AND deleted_at IS NULL FOR UPDATE',
+    'SELECT revision FROM site WHERE id = ? AND deleted_at IS NULL FOR UPDATE',
     [id],
   );
-  const row = rows[0];
-  return row ? { id: row.id, revision: Number(row.revision), document: row.document } : null;
+  return rows[0] ? Number(rows[0].revision) : null;
+}
+
+/** The document of a site that is known to be there. */
+export async function selectDocument(connection: Connection, id: string): Promise<string> {
+  const [rows] = await connection.execute<Row<SiteRow>[]>('SELECT document FROM site WHERE id = ?', [id]);
+  if (!rows[0]) throw new Error(`The site ${id} is gone while it is locked.`);
+  return rows[0].document;
 }
 
 export async function selectRevision(database: Database, id: string): Promise<number | null> {

@@ -17,14 +17,19 @@ export interface KindBook {
 
 const THING_WORDS = { items: 'links', parts: 'parts', sections: 'sections', pieces: 'pieces' } as const;
 
+/** Things that were found to be as their shape says, or looks as their owner's kind does. Things never change in place. */
+export type Approved = WeakMap<object, Shape | string>;
+
 /** Walks values along their shapes and gathers what is not allowed. */
 class Tester {
   readonly violations: Violation[] = [];
   private readonly path: string[] = [];
   private readonly book: KindBook;
+  private readonly approved: Approved | null;
 
-  constructor(book: KindBook) {
+  constructor(book: KindBook, approved: Approved | null) {
     this.book = book;
+    this.approved = approved;
   }
 
   private refuse(allowed: string): void {
@@ -37,11 +42,25 @@ class Tester {
     this.path.pop();
   }
 
+  /** Tests an object unless it is known to be as `as` says, and remembers it where nothing is wrong. */
+  private once(value: object, as: Shape | string, test: () => void): void {
+    if (this.approved?.get(value) === as) return;
+    const before = this.violations.length;
+    test();
+    if (this.violations.length === before) this.approved?.set(value, as);
+  }
+
   record(shape: Shape, value: unknown): void {
     if (!isRecord(value)) {
       this.refuse('an object');
       return;
     }
+    this.once(value, shape, () => {
+      this.fields(shape, value);
+    });
+  }
+
+  private fields(shape: Shape, value: Readonly<Record<string, unknown>>): void {
     for (const key in shape) {
       const field = shape[key] as Field<unknown>;
       if (!Object.hasOwn(value, key)) {
@@ -76,14 +95,22 @@ class Tester {
         this.things(spec, value);
         return;
       case 'look':
-        for (const violation of this.book.lookViolations(spec.owner, value))
-          this.violations.push({ path: [...this.path, ...violation.path], allowed: violation.allowed });
+        if (isRecord(value))
+          this.once(value, spec.owner, () => {
+            this.look(spec.owner, value);
+          });
+        else this.look(spec.owner, value);
         return;
       default: {
         const allowed = refuseValue(spec, value);
         if (allowed !== null) this.refuse(allowed);
       }
     }
+  }
+
+  private look(owner: string, value: unknown): void {
+    for (const violation of this.book.lookViolations(owner, value))
+      this.violations.push({ path: [...this.path, ...violation.path], allowed: violation.allowed });
   }
 
   private list(
@@ -124,14 +151,19 @@ class Tester {
 
 /** What is wrong with a value as a thing of a shape: the ways to it with what may stand there. */
 export function shapeViolations(shape: Shape, value: unknown, book: KindBook): Violation[] {
-  const tester = new Tester(book);
+  const tester = new Tester(book, null);
   tester.record(shape, value);
   return tester.violations;
 }
 
-/** What is wrong with a value of one field. */
-export function fieldViolations(field: Field<unknown>, value: unknown, book: KindBook): Violation[] {
-  const tester = new Tester(book);
+/** What is wrong with a value of one field; what is known to be approved is not looked at again. */
+export function fieldViolations(
+  field: Field<unknown>,
+  value: unknown,
+  book: KindBook,
+  approved: Approved | null = null,
+): Violation[] {
+  const tester = new Tester(book, approved);
   tester.field(field.spec, value);
   return tester.violations;
 }

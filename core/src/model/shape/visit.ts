@@ -87,12 +87,75 @@ export interface Reference {
   } | null;
 }
 
+/** The ids that things have, and those they refer to. */
+export interface Names {
+  readonly ids: readonly string[];
+  readonly refs: readonly Pick<Reference, 'to' | 'id'>[];
+}
+
+interface GatheredNames {
+  ids: string[];
+  refs: Pick<Reference, 'to' | 'id'>[];
+}
+
+/** The names in entries of lists; entries never change in place. */
+const namesByEntry = new WeakMap<object, { readonly shape: Shape; readonly names: Names }>();
+
+function namesInEntry(shape: Shape, entry: Readonly<Record<string, unknown>>, book: KindBook): Names {
+  const known = namesByEntry.get(entry);
+  if (known?.shape === shape) return known.names;
+  const names = shapeNames(shape, entry, book);
+  namesByEntry.set(entry, { shape, names });
+  return names;
+}
+
+function gatherNames(spec: FieldSpec, value: unknown, book: KindBook, into: GatheredNames): void {
+  if (spec.kind === 'id') into.ids.push(String(value));
+  else if (spec.kind === 'group' && isRecord(value)) gatherShape(spec.of, value, book, into);
+  else if (spec.kind === 'union' && isRecord(value)) {
+    const shape = spec.of[spec.pick(value) ?? ''];
+    if (shape) gatherShape(shape, value, book, into);
+  } else if ((spec.kind === 'list' || spec.kind === 'things') && Array.isArray(value))
+    for (const entry of value as readonly unknown[]) {
+      const shape = isRecord(entry) ? entryShape(spec, entry, book) : null;
+      if (!shape) continue;
+      const { ids, refs } = namesInEntry(shape, entry as Record<string, unknown>, book);
+      for (const id of ids) into.ids.push(id);
+      for (const ref of refs) into.refs.push(ref);
+    }
+  else
+    takeField({ spec } as Field<unknown>, value, '', NOWHERE, book, ({ to, id }) =>
+      into.refs.push({ to, id }),
+    );
+}
+
+function gatherShape(
+  shape: Shape,
+  value: Readonly<Record<string, unknown>>,
+  book: KindBook,
+  into: GatheredNames,
+): void {
+  for (const key in shape) {
+    const held = value[key];
+    if (held !== undefined) gatherNames((shape[key] as Field<unknown>).spec, held, book, into);
+  }
+}
+
+/** All ids and references in a thing of a shape, without their places: entries seen before are not walked again. */
+export function shapeNames(shape: Shape, value: Readonly<Record<string, unknown>>, book: KindBook): Names {
+  const names: GatheredNames = { ids: [], refs: [] };
+  gatherShape(shape, value, book, names);
+  return names;
+}
+
 type Take = (reference: Reference) => void;
 
 interface Around {
   readonly removable: string;
   readonly union: Reference['union'];
 }
+
+const NOWHERE: Around = { removable: '', union: null };
 
 function takeField(
   field: Field<unknown>,
