@@ -26,6 +26,7 @@ export default defineConfig(
         clearTimeout: 'readonly',
         clearInterval: 'readonly',
         URL: 'readonly',
+        AbortController: 'readonly',
         module: 'writable',
         Buffer: 'readonly',
         performance: 'readonly',

@@ -14,6 +14,8 @@ export default defineConfig({
   reporter: [['list']],
   forbidOnly: true,
   use: {
+    actionTimeout: 90_000,
+    navigationTimeout: 180_000,
     viewport: { width: 1280, height: 800 },
     launchOptions: {
       executablePath: existsSync(shell) ? shell : '/usr/bin/chromium',

@@ -351,7 +351,6 @@ function agrees(sample: Case): boolean {
 test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLES} random samples`, async ({
   page,
 }) => {
-  test.setTimeout(240_000);
   const host = await startHost();
   const session = await page.context().newCDPSession(page);
   await session.send('DOM.enable');

@@ -98,7 +98,6 @@ test(`after ${EDITS} random edits and moves the stage is what a page loaded anew
   page,
   context,
 }) => {
-  test.setTimeout(300_000);
   const random = seeded(7);
   const id = await copyDemo(page);
   const open = async (tab: Page) => {

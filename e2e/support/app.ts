@@ -20,7 +20,7 @@ export interface App {
   readonly stop: () => Promise<void>;
 }
 
-async function freePort(): Promise<number> {
+export async function freePort(): Promise<number> {
   return new Promise((resolve) => {
     const probe = createServer();
     probe.listen(0, '127.0.0.1', () => {
@@ -34,13 +34,18 @@ async function freePort(): Promise<number> {
 
 export async function launchApp(): Promise<App> {
   const folder = mkdtempSync(join(tmpdir(), 'hamaca-e2e-'));
-  const database = await startDatabase(folder);
+  const database = await startDatabase(folder, { mostDeaths: Infinity });
   const port = await freePort();
   let server: ChildProcess | null = null;
   const startServer = async () => {
-    const child = spawn(process.execPath, ['--import', 'tsx', 'server/src/main.ts'], {
+    const child = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: ROOT,
-      env: { ...process.env, HAMACA_PORT: String(port), HAMACA_DATABASE_URL: database.url },
+      env: {
+        ...process.env,
+        HAMACA_PORT: String(port),
+        HAMACA_DATABASE_URL: database.url,
+        HAMACA_DATABASE_SECONDS: '30',
+      },
       stdio: ['ignore', 'pipe', 'inherit'],
     });
     server = child;

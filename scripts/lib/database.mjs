@@ -1,26 +1,28 @@
 import { randomBytes } from 'node:crypto';
 import {
-  chmodSync,
   closeSync,
   existsSync,
   mkdirSync,
+  mkdtempSync,
   openSync,
   readFileSync,
+  renameSync,
   rmSync,
+  symlinkSync,
   writeFileSync,
 } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { join } from 'node:path';
+import { basename, dirname, join } from 'node:path';
+import { writeWhole } from './hold-folder.mjs';
 import { ensureDebianPackages } from './packages.mjs';
-import { hasCommand, run, say, sleep, start, stopWith } from './run.mjs';
+import { commandOf, countDeaths, endProcess } from './processes.mjs';
+import { hasCommand, say, sleep, start } from './run.mjs';
 
 const POLL = 30;
 const READY_WITHIN = 30_000;
 /** Longest path a Unix socket may have, less some room. */
 const LONGEST_SOCKET = 100;
-/** A database that dies is started again this often. */
-const MOST_RESTARTS = 20;
 
 /** Makes sure MariaDB's server is there. */
 export function ensureDatabaseServer() {
@@ -41,11 +43,16 @@ async function freePort() {
   });
 }
 
+/** The database's user and password. A file that cannot be read is made anew: the password is set at each start. */
 function readCredentials(file) {
-  if (existsSync(file)) return JSON.parse(readFileSync(file, 'utf8'));
+  try {
+    const { user, password } = JSON.parse(readFileSync(file, 'utf8'));
+    if (/^\w+$/.test(user) && /^[\w-]{16,}$/.test(password)) return { user, password };
+  } catch {
+    // Missing, or spoilt: a new one serves as well.
+  }
   const credentials = { user: 'hamaca', password: randomBytes(24).toString('base64url') };
-  writeFileSync(file, JSON.stringify(credentials), { mode: 0o600 });
-  chmodSync(file, 0o600);
+  writeWhole(file, JSON.stringify(credentials), { mode: 0o600 });
   return credentials;
 }
 
@@ -68,41 +75,43 @@ function writeInitFile(file, { user, password }) {
 /** The pid of a MariaDB that already runs on this data, left by a start that was killed; null where none does. */
 function runningOn(files) {
   const pid = existsSync(files.pid) ? Number(readFileSync(files.pid, 'utf8')) : NaN;
-  if (!Number.isInteger(pid)) return null;
-  try {
-    return readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(`--datadir=${files.data}`) ? pid : null;
-  } catch {
-    // There is no such process any more.
-    return null;
-  }
-}
-
-async function endProcess(pid) {
-  process.kill(pid, 'SIGTERM');
-  for (let waited = 0; existsSync(`/proc/${pid}`) && waited < READY_WITHIN; waited += POLL) await sleep(POLL);
+  return commandOf(pid).includes(`--datadir=${files.data}`) ? pid : null;
 }
 
 /** A starting MariaDB clears temporary tables from its temporary folder, also those of another one: each has its own. */
 const ownEnvironment = (files) => ({ ...process.env, TMPDIR: files.temporary });
 
-function initialise(files) {
+/** Makes an empty database: elsewhere first, so that one that was cut off in the middle is never taken for whole. */
+async function initialise(files, begun) {
   if (existsSync(join(files.data, 'mysql'))) return;
   say('setting up the database…');
+  const made = `${files.data}.new`;
   rmSync(files.data, { recursive: true, force: true });
-  const as = process.getuid?.() === 0 ? ['--user=root'] : [];
-  run(
+  rmSync(made, { recursive: true, force: true });
+  // The script that sets it up does not bear a space in a path: it is led there by another name.
+  const detour = mkdtempSync(join(tmpdir(), 'hamaca-'));
+  symlinkSync(dirname(files.data), join(detour, 'data'));
+  const log = openSync(files.log, 'a');
+  const setUp = start(
     'mariadb-install-db',
     [
       '--no-defaults',
-      `--datadir=${files.data}`,
-      ...as,
+      `--datadir=${join(detour, 'data', basename(made))}`,
+      ...(process.getuid?.() === 0 ? ['--user=root'] : []),
       '--auth-root-authentication-method=socket',
       '--skip-test-db',
       '--skip-name-resolve',
       '--innodb-log-file-size=16M',
     ],
-    { env: ownEnvironment(files), stdio: ['ignore', openSync(files.log, 'a'), openSync(files.log, 'a')] },
+    { env: { ...process.env, TMPDIR: detour }, stdio: ['ignore', log, log] },
   );
+  begun(setUp.child);
+  const code = await setUp.ended;
+  closeSync(log);
+  rmSync(detour, { recursive: true });
+  if (code !== 0 || !existsSync(join(made, 'mysql')))
+    throw new Error(`the database could not be set up; its log is ${files.log}`);
+  renameSync(made, files.data);
 }
 
 function serverArguments(files, port) {
@@ -143,15 +152,10 @@ async function untilReady(url, hasEnded) {
   }
 }
 
-/**
- * Starts a MariaDB of our own on loopback with its data in `folder`, and starts it again should it die. Answers its
- * address and how to stop it.
- */
-export async function startDatabase(folder) {
-  ensureDatabaseServer();
-  mkdirSync(folder, { recursive: true });
+/** Where the parts of a database lie in its folder. */
+function filesIn(folder) {
   const socket = join(folder, 'mariadb.sock');
-  const files = {
+  return {
     data: join(folder, 'mariadb'),
     log: join(folder, 'mariadb.log'),
     pid: join(folder, 'mariadb.pid'),
@@ -159,9 +163,19 @@ export async function startDatabase(folder) {
     temporary: join(folder, 'tmp'),
     socket: socket.length > LONGEST_SOCKET ? join(tmpdir(), `hamaca-${process.pid}.sock`) : socket,
   };
+}
+
+/**
+ * Starts a MariaDB of our own on loopback with its data in `folder`, and starts it again should it die; one that keeps dying
+ * is told to `gone`. Answers its address and how to stop it. Aborting `signal` ends what is under way.
+ */
+export async function startDatabase(folder, { gone = () => undefined, signal = null, mostDeaths = 5 } = {}) {
+  ensureDatabaseServer();
+  mkdirSync(folder, { recursive: true });
+  const files = filesIn(folder);
   mkdirSync(files.temporary, { recursive: true });
   const credentials = readCredentials(join(folder, 'credentials.json'));
-  initialise(files);
+  await initialise(files, (child) => signal?.addEventListener('abort', () => child.kill('SIGTERM')));
   const left = runningOn(files);
   if (left !== null) await endProcess(left);
   writeInitFile(files.init, credentials);
@@ -171,7 +185,7 @@ export async function startDatabase(folder) {
   let stopping = false;
   let ended = false;
   let child;
-  let restarts = 0;
+  const died = countDeaths(mostDeaths);
   const launch = () => {
     const log = openSync(files.log, 'a');
     const started = start(binary('mariadbd'), serverArguments(files, port), {
@@ -180,32 +194,31 @@ export async function startDatabase(folder) {
       detached: true,
     });
     closeSync(log);
+    ended = false;
     child = started.child;
-    void started.ended.then(() => {
+    void started.ended.then(async () => {
       ended = true;
-      if (stopping || ++restarts > MOST_RESTARTS) return;
+      const pause = died();
+      if (stopping) return;
+      if (pause === null) {
+        gone(`the database keeps stopping; its log is ${files.log}`);
+        return;
+      }
       say('the database stopped by itself; starting it again');
-      setTimeout(() => {
-        if (!stopping) {
-          ended = false;
-          launch();
-        }
-      }, 500);
+      await sleep(pause);
+      if (!stopping) launch();
     });
+  };
+  const stop = async () => {
+    stopping = true;
+    if (!ended && child.pid !== undefined) await endProcess(child.pid);
   };
   launch();
   try {
-    await untilReady(url, () => ended);
+    await untilReady(url, () => signal?.aborted === true);
   } catch (error) {
-    stopping = true;
-    stopWith(`the database did not start (${error.message}); its log is ${files.log}`);
+    await stop();
+    throw new Error(`the database did not start (${error.message}); its log is ${files.log}`);
   }
-  return {
-    url,
-    pid: () => child.pid,
-    stop: async () => {
-      stopping = true;
-      if (!ended && child.pid !== undefined) await endProcess(child.pid);
-    },
-  };
+  return { url, pid: () => child.pid, stop };
 }

@@ -12,6 +12,16 @@ export function stopWith(message) {
   process.exit(1);
 }
 
+/** Why something failed, in words for the person who started it: no stack, no settings. */
+export function plainReason(error) {
+  const { code, path, message } = error;
+  const where = path ?? 'the data folder';
+  if (code === 'ENOSPC' || code === 'EDQUOT') return `there is no room left on the disk for ${where}`;
+  if (['EACCES', 'EPERM', 'EROFS', 'ENOTDIR', 'EEXIST', 'ENOENT'].includes(code) && path)
+    return `${where} cannot be written; HAMACA_DATA names the folder for the data`;
+  return message;
+}
+
 /** Runs a command to its end with its output shown; throws where it fails. */
 export function run(command, args, options = {}) {
   const { status, error } = spawnSync(command, args, { cwd: ROOT, stdio: 'inherit', ...options });

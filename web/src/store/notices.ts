@@ -8,7 +8,7 @@ export interface Notice {
   readonly action?: { readonly label: string; readonly run: () => void };
 }
 
-/** Milliseconds a notice stays; errors stay until they are closed. */
+/** Milliseconds a notice stays; errors and those that offer something stay until they are closed. */
 const STAY = 6000;
 let count = 0;
 
@@ -21,7 +21,7 @@ export function dismissNotice(id: number): void {
 export function notify(notice: Omit<Notice, 'id'>): void {
   const id = ++count;
   noticeStore.setState(({ notices }) => ({ notices: [...notices.slice(-3), { ...notice, id }] }));
-  if (notice.tone === 'info')
+  if (notice.tone === 'info' && !notice.action)
     setTimeout(() => {
       dismissNotice(id);
     }, STAY);
