@@ -66,6 +66,7 @@ async function main() {
     };
     own = given ? null : await startDatabase(folder, { gone, signal: stop.signal });
     const env = { ...process.env, HAMACA_DATABASE_URL: given ?? own.url };
+    if (own) held.tell({ database: own.url });
     if (!stop.signal.aborted) code = (await serve(env, held.tell)) || code;
   } catch (error) {
     if (!stop.signal.aborted) {

@@ -32,7 +32,11 @@ export async function freePort(): Promise<number> {
   });
 }
 
-export async function launchApp(): Promise<App> {
+/** Starts a Hamaca with a database of its own; `settings` are added to its environment, `heard` gets what it says. */
+export async function launchApp(
+  settings: Record<string, string> = {},
+  heard: (text: string) => void = () => undefined,
+): Promise<App> {
   const folder = mkdtempSync(join(tmpdir(), 'hamaca-e2e-'));
   const database = await startDatabase(folder, { mostDeaths: Infinity });
   const port = await freePort();
@@ -45,10 +49,15 @@ export async function launchApp(): Promise<App> {
         HAMACA_PORT: String(port),
         HAMACA_DATABASE_URL: database.url,
         HAMACA_DATABASE_SECONDS: '30',
+        ...settings,
       },
-      stdio: ['ignore', 'pipe', 'inherit'],
+      stdio: ['ignore', 'pipe', 'pipe'],
     });
     server = child;
+    child.stderr.on('data', (data: Buffer) => {
+      process.stderr.write(data);
+      heard(data.toString());
+    });
     await new Promise<void>((resolve, reject) => {
       child.stdout.on('data', (data: Buffer) => {
         if (data.toString().includes('ready')) resolve();

@@ -33,7 +33,7 @@ export const ownSources = {
 async function buildServer() {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: [join(ROOT, 'server/src/main.ts')],
+    entryPoints: ['main', 'new-key'].map((name) => join(ROOT, `server/src/${name}.ts`)),
     outdir: join(ROOT, 'server/dist'),
     bundle: true,
     platform: 'node',

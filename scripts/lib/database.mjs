@@ -218,7 +218,9 @@ export async function startDatabase(folder, { gone = () => undefined, signal = n
     await untilReady(url, () => signal?.aborted === true);
   } catch (error) {
     await stop();
-    throw new Error(`the database did not start (${error.message}); its log is ${files.log}`);
+    throw new Error(`the database did not start (${error.message}); its log is ${files.log}`, {
+      cause: error,
+    });
   }
   return { url, pid: () => child.pid, stop };
 }

@@ -21,6 +21,12 @@ function readHolder(file) {
 
 const isLauncher = (pid) => pid !== process.pid && /start\.mjs/.test(commandOf(pid));
 
+/** What a launcher that is alive has told of the data folder; null where none holds it. */
+export function holderOf(folder) {
+  const holder = readHolder(join(folder, 'running.json'));
+  return isLauncher(holder.launcher) ? holder : null;
+}
+
 /**
  * Takes the data folder for this launcher. Where another one runs on it, says so and ends; what a killed one left running is
  * ended. Answers how to tell what runs here now, and how to give the folder back.
@@ -30,7 +36,7 @@ export async function holdFolder(folder) {
   const file = join(folder, 'running.json');
   for (let tries = 0; ; tries++) {
     try {
-      writeFileSync(file, JSON.stringify({ launcher: process.pid }), { flag: 'wx' });
+      writeFileSync(file, JSON.stringify({ launcher: process.pid }), { flag: 'wx', mode: 0o600 });
       break;
     } catch (error) {
       if (error.code !== 'EEXIST' || tries > 5) throw error;
@@ -50,7 +56,7 @@ export async function holdFolder(folder) {
   return {
     tell: (facts) => {
       Object.assign(holder, facts);
-      writeWhole(file, JSON.stringify(holder));
+      writeWhole(file, JSON.stringify(holder), { mode: 0o600 });
     },
     giveBack: () => rmSync(file, { force: true }),
   };

@@ -1,6 +1,9 @@
 import { Hono } from 'hono';
 import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
+import { onlyWithKey } from './access/gate.ts';
+import { passRoutes } from './access/pass-routes.ts';
+import { ENTER, signInRoutes } from './access/sign-in.ts';
 import type { Deps } from './deps.ts';
 import { onlyOwnHosts, onlyOwnPages, onlyReadablePaths } from './guard.ts';
 import { HttpProblem, problemResponse, PROBLEMS } from './problem.ts';
@@ -11,7 +14,7 @@ import { healthRoutes } from './routes/health.ts';
 import { siteRoutes } from './routes/sites.ts';
 import { fontRoutes, uploadRoutes } from './routes/fonts.ts';
 import { iconRoutes } from './routes/icons.ts';
-import { webRoutes } from './routes/web.ts';
+import { assetRoutes, pageRoutes } from './routes/web.ts';
 import { isDatabaseAway, isStorageFull } from './store/database.ts';
 
 /** What an answer may do that is no page of ours. */
@@ -74,6 +77,12 @@ export function createApp(deps: Deps): Hono {
       : compressed(context, next),
   );
 
+  const { access, webRoot } = deps;
+  if (access) {
+    app.use(onlyWithKey(access));
+    app.route(ENTER, signInRoutes(access));
+    app.route('/pass', passRoutes(deps, access));
+  }
   app.route('/api/health', healthRoutes(deps));
   app.route('/api/sites', siteRoutes(deps));
   app.route('/api/sites', eventRoutes(deps));
@@ -82,6 +91,9 @@ export function createApp(deps: Deps): Hono {
   app.route('/api/fonts', uploadRoutes(deps));
   app.route('/api/icons', iconRoutes());
   app.route('/fonts', fontRoutes(deps));
-  if (deps.webRoot !== null) app.route('/', webRoutes(deps.webRoot));
+  if (webRoot !== null) {
+    app.route('/assets', assetRoutes(webRoot));
+    app.route('/', pageRoutes(webRoot, deps));
+  }
   return app;
 }

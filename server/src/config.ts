@@ -4,6 +4,10 @@ import { number, object, string } from 'yup';
 export interface Config {
   readonly port: number;
   readonly host: string;
+  /** Whether others than this machine's own users can reach it, so that it asks for a key. */
+  readonly asksForKey: boolean;
+  /** The header in which a trusted proxy tells the asker's address; null trusts none. */
+  readonly forwarded: string | null;
   /** Origins it is reached by besides addresses and `localhost`, such as `https://hamaca.example`. */
   readonly origins: readonly string[];
   readonly databaseUrl: string;
@@ -46,16 +50,25 @@ const schema = object({
     )
     .default('warn'),
   HAMACA_FETCH_HOSTS: string().default(''),
+  HAMACA_FORWARDED: string()
+    .default('')
+    .matches(/^[A-Za-z-]{0,60}$/, 'HAMACA_FORWARDED is the name of a header, such as X-Forwarded-For'),
   HAMACA_STAND_IN: string().oneOf(['on', 'off'], 'HAMACA_STAND_IN is on or off').default('on'),
 });
+
+const isLoopback = (name: string) =>
+  name === 'localhost' || /^127\./.test(name) || name === '::1' || name === '[::1]';
 
 /** Reads the environment; throws with what is missing or wrong. */
 export function readConfig(environment: NodeJS.ProcessEnv): Config {
   const read = schema.validateSync(environment);
+  const origins = listOf(read.HAMACA_ORIGIN).map((origin) => new URL(origin));
   return {
     port: read.HAMACA_PORT,
     host: read.HAMACA_HOST,
-    origins: listOf(read.HAMACA_ORIGIN).map((origin) => new URL(origin).origin),
+    asksForKey: ![read.HAMACA_HOST, ...origins.map(({ hostname }) => hostname)].every(isLoopback),
+    forwarded: read.HAMACA_FORWARDED === '' ? null : read.HAMACA_FORWARDED,
+    origins: origins.map(({ origin }) => origin),
     databaseUrl: read.HAMACA_DATABASE_URL,
     databaseLimit: read.HAMACA_DATABASE_SECONDS * 1000,
     logLevel: read.HAMACA_LOG,

@@ -1,3 +1,4 @@
+import type { Access } from './access/access.ts';
 import type { FontMetrics } from '@hamaca/core';
 import type { Logger } from 'pino';
 import type { FetchWorld } from './fetching/fetch-page.ts';
@@ -18,6 +19,8 @@ export interface Deps {
   readonly fetching: FetchWorld;
   /** Origins it is reached by besides addresses and `localhost`, such as `https://hamaca.example`. */
   readonly origins: ReadonlySet<string>;
+  /** Who may come in; null lets everybody in who reaches it. */
+  readonly access: Access | null;
   /** Folder of the built interface; null serves the HTTP interface alone. */
   readonly webRoot: string | null;
 }

@@ -3,6 +3,8 @@ import { fileURLToPath } from 'node:url';
 import { serve, type ServerType } from '@hono/node-server';
 import { nanoid } from 'nanoid';
 import { pino } from 'pino';
+import { createAccess } from './access/access.ts';
+import { makeKey } from './access/key.ts';
 import { createApp } from './app.ts';
 import { readConfig, type Config } from './config.ts';
 import { ROOT } from './folders.ts';
@@ -10,7 +12,8 @@ import { loadFontMetrics, readFont } from './fonts.ts';
 import { startRefusal } from './refusal.ts';
 import { seedDemo } from './seed.ts';
 import { startStandIn } from './stand-in.ts';
-import { openDatabase } from './store/database.ts';
+import { insertAccess } from './store/access.ts';
+import { openDatabase, type Database } from './store/database.ts';
 import { migrateDatabase } from './store/migrate.ts';
 
 const ID_LENGTH = 12;
@@ -30,6 +33,26 @@ function listen(fetch: Parameters<typeof serve>[0]['fetch'], { host, port }: Con
   });
 }
 
+const HTTP = /^http:/;
+
+/** Where it is reached from elsewhere: by its own names, or by the address it listens on. */
+function reachedAt({ origins, host, port }: Config): string {
+  return origins[0] ?? `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+}
+
+/** Says who can reach it, and how to come in. */
+async function tellWhoComesIn(config: Config, database: Database): Promise<void> {
+  const say = (text: string) => process.stderr.write(`hamaca: ${text}\n`);
+  const at = reachedAt(config);
+  say(`everybody who can reach ${at} can ask for its pages; the key decides who comes in`);
+  if (HTTP.test(at))
+    say('the way there is not encrypted: put a proxy with https before it, and name that with HAMACA_ORIGIN');
+  const { key, access } = makeKey();
+  if (await insertAccess(database, access, now()))
+    say(`the key, told this once; who opens this link is in: ${at}/enter#${key}`);
+  else say('the key was told when it was made; `npm run key` makes a new one');
+}
+
 async function start(config: Config): Promise<void> {
   const log = pino({ level: config.logLevel });
   const webRoot = fileURLToPath(new URL('web/dist', ROOT));
@@ -37,7 +60,15 @@ async function start(config: Config): Promise<void> {
   const database = openDatabase(config.databaseUrl, config.databaseLimit);
   await seedDemo(database, now());
   const standIn = config.standIn ? await startStandIn() : null;
+  // A name it listens on by is one it is reached by.
+  const origins = new Set([
+    ...config.origins,
+    `http://${config.host.includes(':') ? `[${config.host}]` : config.host}`,
+  ]);
+  const { forwarded } = config;
+  const access = config.asksForKey ? createAccess({ database, log, now, origins, forwarded }) : null;
   const app = createApp({
+    access,
     fetching: {
       standIns: new Map(standIn ? [['marisma.example', standIn.url]] : []),
       allowed: new Set(config.fetchHosts),
@@ -46,11 +77,7 @@ async function start(config: Config): Promise<void> {
     log,
     now,
     schemaVersion,
-    // A name it listens on by is one it is reached by.
-    origins: new Set([
-      ...config.origins,
-      `http://${config.host.includes(':') ? `[${config.host}]` : config.host}`,
-    ]),
+    origins,
     readFont,
     fonts: await loadFontMetrics(),
     webRoot: existsSync(webRoot) ? webRoot : null,
@@ -58,6 +85,7 @@ async function start(config: Config): Promise<void> {
     newId: () => nanoid(ID_LENGTH).replace(/[-_]/g, 'x'),
   });
   const server = await listen(app.fetch, config);
+  if (access) await tellWhoComesIn(config, database);
   const stop = () => {
     setTimeout(() => process.exit(0), GRACE).unref();
     standIn?.server.close();

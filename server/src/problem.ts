@@ -82,6 +82,8 @@ export const PROBLEMS = {
       'Foreign host',
       'Hamaca does not answer to this name. The names it answers to are set with HAMACA_ORIGIN.',
     ),
+  noKey: () =>
+    new HttpProblem(401, 'Key needed', 'This Hamaca asks for its key. Come in at /enter, then ask again.'),
   halfCharacter: (path: string) =>
     new HttpProblem(
       422,

@@ -44,6 +44,7 @@ export async function startWorld(): Promise<World> {
         log: pino({ level: 'silent' }),
         now: () => new Date(),
         newId: () => `test-id-${++count}`,
+        access: null,
         webRoot: null,
         fetching: { standIns: new Map(), allowed: new Set() },
         ...changed,

@@ -2,6 +2,8 @@ import { readFile } from 'node:fs/promises';
 import { join, relative } from 'node:path';
 import { serveStatic } from '@hono/node-server/serve-static';
 import { Hono } from 'hono';
+import { passPath } from '../access/pass.ts';
+import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 
 /** The interface's own pages: nothing from elsewhere, no inline script. Inline styles place the stage's own ruler. */
@@ -12,6 +14,9 @@ const PAGE_POLICY =
 const FRAME_POLICY =
   "sandbox allow-scripts; default-src 'none'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; frame-ancestors 'self'";
 
+/** The page's note of how addresses begin that the stage reads from. */
+const PASS_NAME = 'hamaca-stage-base';
+
 /** Has the browser fetch the site that a page shows while the page's script is still on its way (Preload, section 3). */
 function siteAhead(path: string): Record<string, string> {
   const id = /^\/sites\/([\w-]+)(?:\/|$)/.exec(path)?.[1];
@@ -19,32 +24,42 @@ function siteAhead(path: string): Record<string, string> {
 }
 
 const IMMUTABLE = 'public, max-age=31536000, immutable';
-/** The built interface: assets for ever, pages fresh, every other path answered by the one page. */
-export function webRoutes(webRoot: string): Hono {
+
+/** The built scripts and styles: each name stands for its content, for ever. */
+export function assetRoutes(webRoot: string): Hono {
   const routes = new Hono();
   const root = relative(process.cwd(), webRoot) || '.';
-  const page = async (name: string) => readFile(join(webRoot, name), 'utf8');
-  routes.use('/assets/*', async (context, next) => {
+  routes.use('*', async (context, next) => {
     await next();
     if (!context.res.ok) return;
     context.res.headers.set('cache-control', IMMUTABLE);
     context.res.headers.set('access-control-allow-origin', '*');
     context.res.headers.set('cross-origin-resource-policy', 'cross-origin');
   });
-  routes.use('/assets/*', serveStatic({ root, precompressed: true }));
-  routes.get('/assets/*', (context) => {
+  routes.use('*', serveStatic({ root, precompressed: true }));
+  routes.get('*', (context) => {
     throw PROBLEMS.noRoute(context.req.path);
   });
+  return routes;
+}
+
+/** The built interface's pages, always fresh: every path that is nothing else is answered by the one page. */
+export function pageRoutes(webRoot: string, { access, now }: Pick<Deps, 'access' | 'now'>): Hono {
+  const routes = new Hono();
+  const root = relative(process.cwd(), webRoot) || '.';
+  const page = async (name: string) => readFile(join(webRoot, name), 'utf8');
+  const pass = async () => (access ? passPath(await access.secret(), now()) : '');
   routes.get('/icon.svg', serveStatic({ root }));
   routes.get('/frame', async (context) =>
-    context.html(await page('frame.html'), 200, {
+    context.html((await page('frame.html')).replaceAll('"/assets/', `"${await pass()}/assets/`), 200, {
       'content-security-policy': FRAME_POLICY,
       'cache-control': 'no-cache',
     }),
   );
   routes.get('*', async (context) => {
     if (context.req.path.startsWith('/api/')) throw PROBLEMS.noRoute(context.req.path);
-    return context.html(await page('index.html'), 200, {
+    const told = `<meta name="${PASS_NAME}" content="${await pass()}" /></head>`;
+    return context.html((await page('index.html')).replace('</head>', told), 200, {
       'content-security-policy': PAGE_POLICY,
       'cache-control': 'no-cache',
       ...siteAhead(context.req.path),

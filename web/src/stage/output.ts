@@ -18,9 +18,13 @@ export interface StagePage {
   readonly markup: string;
 }
 
+/** How addresses begin that the stage reads from: its frame sends no cookies, so that the server may tell a way of its own. */
+const stageBase = () =>
+  document.querySelector<HTMLMetaElement>('meta[name="hamaca-stage-base"]')?.content ?? '';
+
 /** One compiler for all fonts that are known, so that an edit is compiled from what was made before it. */
 const compilerOf = memoise((fonts: Fonts) =>
-  memoise(createCompiler({ fonts: fonts.metrics, fontBase: '/fonts/', pinnable: true })),
+  memoise(createCompiler({ fonts: fonts.metrics, fontBase: `${stageBase()}/fonts/`, pinnable: true })),
 );
 
 /** The same document and fonts give the same output: it is asked for by the stage, the controls and every drawing. */

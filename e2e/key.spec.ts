@@ -1,0 +1,42 @@
+import { expect, test } from '@playwright/test';
+import { launchApp } from './support/app.ts';
+
+test('who comes from elsewhere comes in with the key, and the stage shows its fonts', async ({ page }) => {
+  let said = '';
+  const app = await launchApp({ HAMACA_ORIGIN: 'https://hamaca.example' }, (text) => {
+    said += text;
+  });
+  try {
+    await expect.poll(() => said).toContain('/enter#');
+    const key = /\/enter#(\S+)/.exec(said)?.[1] ?? '';
+    await page.goto(`${app.url}/sites/marisma`);
+    await expect(page.getByLabel('Key')).toBeFocused();
+    await page.getByLabel('Key').fill('not-the-key');
+    await page.getByRole('button', { name: 'Come in' }).click();
+    await expect(page.getByRole('alert')).toHaveText('That is not the key.');
+
+    const refused: string[] = [];
+    page.on('response', (response) => {
+      if (response.status() === 401) refused.push(response.url());
+    });
+    // The link as it is printed: the key stands where no server gets to see it, and is gone from the address at once.
+    await page.goto('about:blank');
+    await page.goto(`${app.url}/enter?to=/sites/marisma#${key}`);
+    await expect(page).toHaveURL(`${app.url}/sites/marisma`);
+    const frame = page.locator('iframe[title="Stage"]');
+    await frame.and(page.locator('[data-painted]')).waitFor();
+    const link = frame.contentFrame().getByRole('link', { name: 'News' });
+    await expect
+      .poll(() =>
+        link.evaluate(async () => {
+          await document.fonts.ready;
+          return [...document.fonts].map(({ family, status }) => `${family} ${status}`).join();
+        }),
+      )
+      .toMatch(/figtree"? loaded/);
+    expect(refused).toEqual([]);
+    expect(await page.evaluate(() => document.cookie)).toBe('');
+  } finally {
+    await app.stop();
+  }
+});

@@ -1,0 +1,28 @@
+import { createHmac, timingSafeEqual } from 'node:crypto';
+
+/** What addresses with a pass begin with. */
+export const PASS = '/pass';
+
+/** Milliseconds a pass holds at least, and the step its end is rounded to, so that addresses stay the same for a while. */
+const HOLDS = 24 * 60 * 60 * 1000;
+
+const sign = (until: number, secret: string) =>
+  createHmac('sha256', secret).update(`stage:${until}`).digest('base64url');
+
+/**
+ * The beginning of addresses by which the stage gets scripts and fonts. Its frame has an origin of its own and sends no
+ * cookies: what it may read is told by the address, for a day or two.
+ */
+export function passPath(secret: string, now: Date): string {
+  const until = (Math.floor(now.getTime() / HOLDS) + 2) * HOLDS;
+  return `${PASS}/${until}.${sign(until, secret)}`;
+}
+
+/** The path behind a pass that holds; null where there is none. */
+export function behindPass(path: string, secret: string, now: Date): string | null {
+  const [, until = '', signature = '', rest = ''] =
+    /^\/pass\/(\d{1,15})\.([\w-]{43})(\/(?:assets|fonts)\/.*)$/.exec(path) ?? [];
+  if (rest === '' || Number(until) < now.getTime()) return null;
+  const expected = Buffer.from(sign(Number(until), secret));
+  return timingSafeEqual(expected, Buffer.from(signature)) ? rest : null;
+}
