@@ -237,7 +237,7 @@ describe('the rest', () => {
   test('health tells the database and the schema', async () => {
     expect(await ask('/api/health')).toMatchObject({
       status: 200,
-      body: { status: 'ready', schemaVersion: 5 },
+      body: { status: 'ready', schemaVersion: 7 },
     });
   });
   test('the zip holds the hand-off and is the same each time', async () => {
@@ -267,7 +267,7 @@ describe('the rest', () => {
     expect(seen).toContain('event: revision');
   });
   test('migrating again changes nothing', async () => {
-    expect(await migrateDatabase(world.own.url)).toBe(5);
+    expect(await migrateDatabase(world.own.url)).toBe(7);
   });
   test('errors that mean the database is away are told from others', () => {
     expect(
@@ -281,9 +281,23 @@ describe('the rest', () => {
   });
 });
 
+test.each([
+  [{}, false],
+  [{ HAMACA_HOST: 'localhost' }, false],
+  [{ HAMACA_HOST: '::1', HAMACA_ORIGIN: 'http://localhost:8080' }, false],
+  [{ HAMACA_HOST: '0.0.0.0' }, true],
+  [{ HAMACA_HOST: '192.0.2.4' }, true],
+  [{ HAMACA_ORIGIN: 'https://hamaca.example' }, true],
+  [{ HAMACA_ORIGIN: 'http://localhost:8080, https://hamaca.example' }, true],
+])('%j asks for a key: %s', (settings, expected) => {
+  expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c', ...settings }).asksForKey).toBe(expected);
+});
+
 test('the environment is checked', () => {
   expect(readConfig({ HAMACA_DATABASE_URL: 'mysql://a@b/c' })).toEqual({
+    asksForKey: false,
     databaseLimit: 3000,
+    forwarded: null,
     port: 4310,
     host: '127.0.0.1',
     origins: [],

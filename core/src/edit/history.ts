@@ -10,15 +10,15 @@ export interface Change {
 }
 
 /** What can be undone and redone next, the next one last. */
-export interface History {
-  readonly undo: readonly Change[];
-  readonly redo: readonly Change[];
+export interface History<Entry extends Change = Change> {
+  readonly undo: readonly Entry[];
+  readonly redo: readonly Entry[];
 }
 
-export const EMPTY_HISTORY: History = { undo: [], redo: [] };
+export const EMPTY_HISTORY: History<never> = { undo: [], redo: [] };
 
 /** The history after one more change. An undo takes from one pile to the other; an edit ends what could be redone. */
-export function recordChange(history: History, change: Change): History {
+export function recordChange<Entry extends Change>(history: History<Entry>, change: Entry): History<Entry> {
   switch (change.kind) {
     case 'edit':
       return { undo: [...history.undo, change], redo: [] };
@@ -30,16 +30,16 @@ export function recordChange(history: History, change: Change): History {
 }
 
 /** An undone change as it will be redone: the undo's inverse does it again. */
-const flip = (undo: Change): Change => ({
+const flip = <Entry extends Change>(undo: Entry): Entry => ({
+  ...undo,
   kind: 'edit',
-  label: undo.label,
   patch: undo.inverse,
   inverse: undo.patch,
 });
 
 /** The history that a log of changes leaves, oldest first. */
-export function replayHistory(changes: readonly Change[]): History {
-  return changes.reduce(recordChange, EMPTY_HISTORY);
+export function replayHistory<Entry extends Change>(changes: readonly Entry[]): History<Entry> {
+  return changes.reduce<History<Entry>>(recordChange, EMPTY_HISTORY);
 }
 
 /** The change that undoes the newest one, or null. */

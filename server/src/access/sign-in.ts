@@ -37,7 +37,7 @@ const page = (to: string, wrong: string) =>
         <meta charset="utf-8" />
         <meta name="viewport" content="width=device-width, initial-scale=1" />
         <meta name="referrer" content="same-origin" />
-      <meta name="robots" content="noindex" />
+        <meta name="robots" content="noindex" />
         <title>Hamaca: come in</title>
         ${raw(`<style>${STYLE}</style>`)}
       </head>

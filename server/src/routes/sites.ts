@@ -6,11 +6,8 @@ import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { createEditQueue } from '../saving/edit-queue.ts';
 import { currentDocument } from '../stored-site.ts';
-import { selectChangesAfter, selectNewestChanges, type StoredChange } from '../store/changes.ts';
+import { selectChanges, type ChangeRange, type StoredChange } from '../store/changes.ts';
 import { insertSite, selectRevision, selectSite, selectSites, setSiteDeleted } from '../store/sites.ts';
-
-/** Most changes answered at once: what undo reaches back to, and what a tab takes in one go. */
-const MOST_CHANGES = 200;
 
 const etag = (revision: number) => `"${revision}"`;
 
@@ -64,6 +61,17 @@ function readChangeHeaders(context: Context, newId: () => string): ChangeHeaders
 /** One change as clients get it, as JSON; its patches are JSON already and are not read. */
 function changeText({ patch, inverse, ...change }: StoredChange): string {
   return `${JSON.stringify(change).slice(0, -1)},"patch":${patch},"inverse":${inverse}}`;
+}
+
+/** Which changes a request asks for: the newest, unless it names a revision they come after or before. */
+function readRange(context: Context): ChangeRange {
+  const revision = (name: string): number | null => {
+    const text = context.req.query(name);
+    if (text !== undefined && !/^\d{1,15}$/.test(text)) throw PROBLEMS.badHeader(name, 'a revision');
+    return text === undefined ? null : Number(text);
+  };
+  const after = revision('after');
+  return after === null ? { before: revision('before') ?? Number.MAX_SAFE_INTEGER } : { after };
 }
 
 export function siteRoutes(deps: Deps): Hono {
@@ -125,14 +133,10 @@ export function siteRoutes(deps: Deps): Hono {
 
   routes.get('/:id/changes', async (context) => {
     const id = context.req.param('id');
-    const after = context.req.query('after');
-    if (after !== undefined && !/^\d{1,15}$/.test(after)) throw PROBLEMS.badHeader('after', 'a revision');
+    const range = readRange(context);
     if ((await selectRevision(deps.database, id)) === null) throw PROBLEMS.noSite(id);
-    const changes =
-      after === undefined
-        ? await selectNewestChanges(deps.database, id, MOST_CHANGES)
-        : await selectChangesAfter(deps.database, id, Number(after), MOST_CHANGES);
-    return context.body(`{"changes":[${changes.map(changeText).join(',')}]}`, 200, {
+    const { changes, more } = await selectChanges(deps.database, id, range);
+    return context.body(`{"more":${more},"changes":[${changes.map(changeText).join(',')}]}`, 200, {
       'content-type': 'application/json',
       'cache-control': 'no-store',
     });

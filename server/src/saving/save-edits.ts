@@ -4,6 +4,7 @@ import { loadStored } from '../stored-site.ts';
 import { insertChanges, selectChangesById, selectPatchesAfter, type StoredChange } from '../store/changes.ts';
 import type { Connection } from '../store/database.ts';
 import { lockSite, selectDocument, updateSite } from '../store/sites.ts';
+import { keepVersion } from '../store/versions.ts';
 import type { KnownSites } from './known-sites.ts';
 
 /** An edit as a client sends it: made on a revision, with an id that makes a repeated request harmless. */
@@ -101,6 +102,7 @@ export async function saveEdits(
   });
   if (made.size > 0) {
     const document = JSON.stringify(ground.site);
+    await keepVersion(connection, id, now);
     await updateSite(connection, { id, revision: ground.revision, document, name: ground.site.name }, now);
     await insertChanges(connection, id, [...made.values()], now);
     known.keep(id, { revision: ground.revision, site: ground.site, length: document.length });

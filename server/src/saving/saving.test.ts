@@ -1,6 +1,8 @@
 import { createServer, type Server } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { asker, rename, startWorld, type World } from '../../test/world.ts';
+import type { RowDataPacket } from 'mysql2/promise';
+import { foldChanges } from '../store/changes.ts';
 import { openDatabase } from '../store/database.ts';
 import { rememberSites } from './known-sites.ts';
 
@@ -83,6 +85,73 @@ test('many writers on two servers: every edit that was acknowledged stands, once
   expect(menus[0]?.items.slice(0, 6).map(({ label }) => label)).toEqual(
     Array.from({ length: 6 }, (_, writer) => `${writer}.5`),
   );
+});
+
+describe('the log', () => {
+  const changes = async (id: string, query: string) => {
+    const { body } = await one.ask(`/api/sites/${id}/changes${query}`);
+    const { changes: found, more } = body as { changes: { revision: number }[]; more: boolean };
+    return [found.map(({ revision }) => revision), more];
+  };
+  test('is given in pages, as long as they may be, in either direction', async () => {
+    const id = await one.create();
+    // The first is about 190,000 characters long; each other one, with its inverse, about 380,000.
+    const menu = (count: number) => ({
+      id: 'long',
+      name: 'Long',
+      items: Array.from({ length: 350 }, (_, index) => ({
+        id: `long-${index}`,
+        label: `${count}${'x'.repeat(450)}`,
+        target: { kind: 'none' },
+        children: [],
+      })),
+    });
+    await one.patch(id, 1, [{ op: 'add', path: '/menus/1', value: menu(0) }]);
+    for (let count = 1; count < 6; count++)
+      expect(
+        (await one.patch(id, count + 1, [{ op: 'replace', path: '/menus/1', value: menu(count) }])).body,
+      ).toEqual({ revision: count + 2 });
+    expect(await changes(id, '')).toEqual([[6, 7], true]);
+    expect(await changes(id, '?before=6')).toEqual([[4, 5], true]);
+    expect(await changes(id, '?before=4')).toEqual([[2, 3], false]);
+    expect(await changes(id, '?after=1')).toEqual([[2, 3, 4], true]);
+    expect(await changes(id, '?after=7')).toEqual([[], false]);
+    expect((await one.ask(`/api/sites/${id}/changes?before=x`)).status).toBe(400);
+  });
+  test('is folded after a month, while the site and what it was at the end of each day are kept', async () => {
+    const day = (date: string) => new Date(`${date}T12:00:00Z`);
+    let clock = day('2026-01-01');
+    const old = asker(await world.serve({ now: () => clock }));
+    const id = await old.create();
+    const edit = async (date: string, revision: number) => {
+      clock = day(date);
+      expect((await old.patch(id, revision, rename(date))).status).toBe(200);
+    };
+    await edit('2026-01-01', 1);
+    await edit('2026-01-02', 2);
+    await edit('2026-01-02', 3);
+    await edit('2026-02-20', 4);
+    const [versions] = await world.database.execute<RowDataPacket[]>(
+      'SELECT revision, document FROM site_version WHERE site_id = ? ORDER BY revision',
+      [id],
+    );
+    expect(
+      versions.map((row) => [
+        Number(row['revision']),
+        (JSON.parse(String(row['document'])) as { name: string }).name,
+      ]),
+    ).toEqual([
+      [2, '2026-01-01'],
+      [4, '2026-01-02'],
+    ]);
+    expect(await foldChanges(world.database, day('2026-02-01'))).toBe(3);
+    expect(await changes(id, '')).toEqual([[5], false]);
+    expect((await old.ask(`/api/sites/${id}`)).body['name']).toBe('2026-02-20');
+    // An edit made before what was folded cannot be compared with it any more.
+    expect(
+      (await old.patch(id, 2, [{ op: 'replace', path: '/menus/0/items/0/label', value: 'x' }])).status,
+    ).toBe(412);
+  });
 });
 
 describe('sites that are remembered', () => {

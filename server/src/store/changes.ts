@@ -1,4 +1,5 @@
 import type { JsonPatch } from '@hamaca/core';
+import type { ResultSetHeader } from 'mysql2/promise';
 import type { Connection, Database, Row } from './database.ts';
 
 /** One entry of a site's append-only log; `patch` and `inverse` are JSON Patches as text. */
@@ -85,31 +86,69 @@ export async function selectPatchesAfter(
   return new Map(rows.map((row) => [Number(row.revision), JSON.parse(row.patch) as JsonPatch]));
 }
 
-/** Changes after a revision, oldest first. */
-export async function selectChangesAfter(
-  database: Database,
-  siteId: string,
-  revision: number,
-  most: number,
-): Promise<StoredChange[]> {
-  const [rows] = await database.execute<Row<ChangeRow>[]>(
-    `SELECT ${COLUMNS} FROM site_change
-     WHERE site_id = ? AND revision > ? ORDER BY revision LIMIT ${Math.floor(most)}`,
-    [siteId, revision],
-  );
-  return rows.map(fromRow);
+/** Which changes are asked for: those after a revision, those before one, or the newest. */
+export type ChangeRange = { readonly after: number } | { readonly before: number };
+
+/** A run of changes, oldest first, and whether there are more in the direction they were asked for. */
+export interface ChangePage {
+  readonly changes: readonly StoredChange[];
+  readonly more: boolean;
 }
 
-/** The newest changes, oldest first. */
-export async function selectNewestChanges(
+/** Most changes of one page, and most characters of their patches; one change is given however long it is. */
+const PAGE = { changes: 200, characters: 1_000_000 } as const;
+
+/** The revisions of a page, nearest first: as many as fit. */
+async function revisionsOf(
   database: Database,
   siteId: string,
-  most: number,
-): Promise<StoredChange[]> {
-  const [rows] = await database.execute<Row<ChangeRow>[]>(
-    `SELECT ${COLUMNS} FROM site_change
-     WHERE site_id = ? ORDER BY revision DESC LIMIT ${Math.floor(most)}`,
-    [siteId],
+  range: ChangeRange,
+): Promise<{ readonly revisions: readonly number[]; readonly more: boolean }> {
+  const isAfter = 'after' in range;
+  // Only lengths are read here: the patches of two hundred large imports would fill the memory.
+  const [rows] = await database.execute<Row<{ revision: number | string; size: number | string }>[]>(
+    `SELECT revision, LENGTH(patch) + LENGTH(inverse) AS size FROM site_change
+     WHERE site_id = ? AND revision ${isAfter ? '>' : '<'} ?
+     ORDER BY revision ${isAfter ? 'ASC' : 'DESC'} LIMIT ${PAGE.changes + 1}`,
+    [siteId, isAfter ? range.after : range.before],
   );
-  return rows.map(fromRow).reverse();
+  const revisions: number[] = [];
+  let characters = 0;
+  for (const row of rows.slice(0, PAGE.changes)) {
+    characters += Number(row.size);
+    if (revisions.length > 0 && characters > PAGE.characters) break;
+    revisions.push(Number(row.revision));
+  }
+  return { revisions, more: rows.length > revisions.length };
+}
+
+/** One page of a site's log. */
+export async function selectChanges(
+  database: Database,
+  siteId: string,
+  range: ChangeRange,
+): Promise<ChangePage> {
+  const { revisions, more } = await revisionsOf(database, siteId, range);
+  if (revisions.length === 0) return { changes: [], more };
+  const [rows] = await database.execute<Row<ChangeRow>[]>(
+    `SELECT ${COLUMNS} FROM site_change WHERE site_id = ? AND revision BETWEEN ? AND ? ORDER BY revision`,
+    [siteId, Math.min(...revisions), Math.max(...revisions)],
+  );
+  return { changes: rows.map(fromRow), more };
+}
+
+/** Most changes dropped by one statement, so that none takes long. */
+const FOLD_STEP = 500;
+
+/** Drops changes made before a day: what they led to stands in the site, and in the versions kept of it. */
+export async function foldChanges(database: Database, before: Date): Promise<number> {
+  let folded = 0;
+  for (;;) {
+    const [result] = await database.execute<ResultSetHeader>(
+      `DELETE FROM site_change WHERE created_at < ? LIMIT ${FOLD_STEP}`,
+      [before],
+    );
+    folded += result.affectedRows;
+    if (result.affectedRows < FOLD_STEP) return folded;
+  }
 }

@@ -13,7 +13,7 @@ export class ApiError extends Error {
 
   /** Whether trying again later may help. */
   get passing(): boolean {
-    return this.status === 0 || this.status === 429 || this.status >= 500;
+    return this.status === 0 || this.status === 401 || this.status === 429 || this.status >= 500;
   }
 }
 
@@ -31,6 +31,12 @@ export interface LoggedChange extends Change {
   readonly clientId: string;
 }
 
+/** Leads to where the key is asked for; what is not saved yet is kept and sent afterwards. */
+function comeInAgain(): void {
+  const { pathname, search } = location;
+  location.assign(`/enter?to=${encodeURIComponent(pathname + search)}`);
+}
+
 async function request(path: string, options: RequestInit = {}): Promise<Response> {
   let response: Response;
   try {
@@ -40,6 +46,7 @@ async function request(path: string, options: RequestInit = {}): Promise<Respons
     throw new ApiError(0, 'The server does not answer.');
   }
   if (response.ok) return response;
+  if (response.status === 401) comeInAgain();
   const body = (await response.json().catch(() => ({}))) as { detail?: string; problems?: Problem[] };
   throw new ApiError(
     response.status,
@@ -59,11 +66,19 @@ export async function fetchSite(id: string): Promise<{ site: Site; revision: num
   return { site: (await response.json()) as Site, revision: revisionOf(response) };
 }
 
-/** The newest changes, or those after a revision, oldest first. */
-export async function fetchChanges(id: string, after?: number): Promise<LoggedChange[]> {
-  const query = after === undefined ? '' : `?after=${after}`;
-  return ((await (await request(`/api/sites/${id}/changes${query}`)).json()) as { changes: LoggedChange[] })
-    .changes;
+/** One page of a site's log, oldest first, and whether there are more in the direction they were asked for. */
+export interface ChangePage {
+  readonly changes: readonly LoggedChange[];
+  readonly more: boolean;
+}
+
+/** Changes after a revision, or the newest ones before one. */
+export async function fetchChanges(
+  id: string,
+  range: { readonly after: number } | { readonly before: number },
+): Promise<ChangePage> {
+  const [[name, revision] = ['after', 0]] = Object.entries(range);
+  return (await (await request(`/api/sites/${id}/changes?${name}=${revision}`)).json()) as ChangePage;
 }
 
 /** Creates a site and answers its id. */

@@ -38,6 +38,35 @@ async function heldLocks(): Promise<ReadonlySet<string> | null> {
   return new Set(held.map((lock) => lock.name ?? ''));
 }
 
+const TABS = 'hamaca.tabs';
+/** How many of a browser's tabs are remembered. */
+const MOST_TABS = 100;
+
+function knownTabs(): string[] {
+  try {
+    const known: unknown = JSON.parse(localStorage.getItem(TABS) ?? '[]');
+    return Array.isArray(known) ? known.filter((tab) => typeof tab === 'string') : [];
+  } catch {
+    // Forbidden, or spoilt: then only this tab is known.
+    return [];
+  }
+}
+
+function rememberTab(tab: string): void {
+  const others = knownTabs().filter((known) => known !== tab);
+  try {
+    localStorage.setItem(TABS, JSON.stringify([...others, tab].slice(-MOST_TABS)));
+  } catch {
+    // A full storage has better uses.
+  }
+}
+
+/** The ids of this tab and of those of this browser that were closed: whose edits are one's own. */
+export async function ownTabs(tab: string): Promise<ReadonlySet<string>> {
+  const held = await heldLocks();
+  return new Set([tab, ...knownTabs().filter((known) => held !== null && !held.has(lockOf(known)))]);
+}
+
 /** This tab's id, held by a lock for as long as the tab lives; a duplicated tab gets a new one. */
 export async function claimTab(): Promise<string> {
   const held = await heldLocks();
@@ -45,6 +74,7 @@ export async function claimTab(): Promise<string> {
     const known = sessionStorage.getItem('hamaca.tab');
     const tab = known !== null && held?.has(lockOf(known)) !== true ? known : randomId();
     sessionStorage.setItem('hamaca.tab', tab);
+    rememberTab(tab);
     if (held) void navigator.locks.request(lockOf(tab), () => new Promise(() => undefined));
     return tab;
   } catch {

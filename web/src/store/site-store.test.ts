@@ -9,7 +9,7 @@ import { openSite, type SiteStore } from './site-store.ts';
 function createServer() {
   let site: Site = DEMO;
   const log: LoggedChange[] = [];
-  const state = { away: false, answersLost: 0, deleted: false, refuse: '', fails: '' };
+  const state = { away: false, answersLost: 0, deleted: false, refuse: '', fails: '', page: 200, folded: 0 };
   const revision = () => log.length + 1;
   const answer = (status: number, body: unknown, headers: Record<string, string> = {}) =>
     new Response(JSON.stringify(body), { status, headers });
@@ -42,15 +42,24 @@ function createServer() {
     if (state.answersLost-- > 0) throw new TypeError('network');
     return answer(200, {}, { etag: `"${revision()}"` });
   };
+  /** A page of the log, as short as the test wants it. */
+  const pageOf = (query: URLSearchParams) => {
+    const [after, before] = [query.get('after'), query.get('before')];
+    const asked = log.filter(({ revision: at }) =>
+      after === null ? at < Number(before) : at > Number(after),
+    );
+    const changes = after === null ? asked.slice(-state.page) : asked.slice(0, state.page);
+    return {
+      changes: changes.filter(({ revision: at }) => at > state.folded),
+      more: asked.length > changes.length,
+    };
+  };
   const fetchStub = async (input: string, options: RequestInit = {}): Promise<Response> => {
     await Promise.resolve();
     if (state.away) throw new TypeError('network');
     if (state.deleted) return answer(404, { detail: 'gone' });
     const url = new URL(input, 'http://hamaca.test');
-    if (url.pathname.endsWith('/changes'))
-      return answer(200, {
-        changes: log.filter((change) => change.revision > Number(url.searchParams.get('after') ?? 0)),
-      });
+    if (url.pathname.endsWith('/changes')) return answer(200, pageOf(url.searchParams));
     return options.method === 'PATCH' ? patchSite(options) : answer(200, site, { etag: `"${revision()}"` });
   };
   /** An edit of another tab. */
@@ -189,13 +198,67 @@ describe('with another tab', () => {
     expect(store.getState().site).toEqual(server.site());
     expect(notices()).toEqual(['Changed in another tab: Swatch Silt.']);
   });
-  test('its changes arrive by event, and can be undone here', async () => {
-    server.fromElsewhere(replaceSwatch(1, '#abcdef'));
-    Events.last?.tell('revision', '2');
-    await until(() => colour(store.getState().site) === '#abcdef');
+  test('its changes arrive by event; undo takes back one’s own newest edit and leaves them', async () => {
+    store.edit(swatch('#111111'), 'Mine');
+    await until(() => store.getState().saving === 'saved');
+    server.fromElsewhere(replaceSwatch(3, '#abcdef'));
+    Events.last?.tell('revision', '3');
+    await until(() => colour(store.getState().site, 'silt') === '#abcdef');
+    expect(store.getState().history.undo.map(({ label }) => label)).toEqual(['Mine']);
     store.undo();
     await until(() => store.getState().saving === 'saved');
-    expect(server.site()).toEqual(DEMO);
+    expect([colour(server.site()), colour(server.site(), 'silt')]).toEqual(['#2f6b4f', '#abcdef']);
+    store.undo();
+    store.redo();
+    await until(() => store.getState().saving === 'saved');
+    expect([colour(server.site()), colour(server.site(), 'silt')]).toEqual(['#111111', '#abcdef']);
+  });
+  test('what it changed since is not undone over it, and why is said', async () => {
+    store.edit(swatch('#111111'), 'Mine');
+    await until(() => store.getState().saving === 'saved');
+    const index = DEMO.palette.findIndex(({ id }) => id === 'reed');
+    server.fromElsewhere(replaceSwatch(index, '#abcdef'), 'Theirs');
+    Events.last?.tell('revision', '3');
+    await until(() => colour(store.getState().site) === '#abcdef');
+    store.undo();
+    expect(notices().at(-1)).toMatch(/“Mine” cannot be taken back any more: .* \(Theirs\)/);
+    expect(server.log).toHaveLength(2);
+    expect(colour(store.getState().site)).toBe('#abcdef');
+  });
+  test('what moved places since is taken back where it is now, or not at all', async () => {
+    const [first] = DEMO.menus[0]?.items ?? [];
+    store.edit({ name: 'set-item', args: { id: first?.id ?? '', fields: { label: 'Mine' } } }, 'Mine');
+    await until(() => store.getState().saving === 'saved');
+    server.fromElsewhere([{ op: 'move', from: '/menus/0/items/0', path: '/menus/0/items/2' }], 'Moved');
+    Events.last?.tell('revision', '3');
+    await until(() => store.getState().site?.menus[0]?.items[2]?.label === 'Mine');
+    store.undo();
+    expect(store.getState().site?.menus[0]?.items.map(({ label }) => label)).toEqual(
+      server.site().menus[0]?.items.map(({ label }) => label),
+    );
+    expect(notices().at(-1)).toContain('cannot be taken back');
+  });
+  test('many of its changes are taken page by page', async () => {
+    server.state.page = 3;
+    for (let count = 0; count < 8; count++) server.fromElsewhere(replaceSwatch(3, `#00000${count}`));
+    Events.last?.tell('revision', '9');
+    await until(() => colour(store.getState().site, 'silt') === '#000007');
+  });
+  test('changes that were folded meanwhile are made up for by the site as it is now', async () => {
+    for (let count = 0; count < 4; count++) server.fromElsewhere(replaceSwatch(3, `#00000${count}`));
+    server.state.folded = 3;
+    Events.last?.tell('revision', '5');
+    await until(() => colour(store.getState().site, 'silt') === '#000003');
+    store.edit(swatch('#111111'), 'After');
+    await until(() => store.getState().saving === 'saved');
+    expect(store.getState().site).toEqual(server.site());
+  });
+  test('where all that came between was folded, an edit is still saved', async () => {
+    server.fromElsewhere(replaceSwatch(3, '#00000a'));
+    server.state.folded = 2;
+    store.edit(swatch('#111111'), 'Late');
+    await until(() => store.getState().saving === 'saved');
+    expect([colour(server.site()), colour(server.site(), 'silt')]).toEqual(['#111111', '#00000a']);
   });
   test('an edit of what it removed is said to be lost, later ones are kept', async () => {
     server.fromElsewhere([{ op: 'remove', path: '/menus/0/items/4' }], 'Remove News');
@@ -338,6 +401,42 @@ test('the history is rebuilt from the log after a reload', async () => {
   expect(store.getState().history.redo.map((change) => change.label)).toEqual(['Two']);
   store.redo();
   await until(() => colour(server.site()) === '#222222');
+});
+
+test('undo reaches back page by page, and passes over what others did', async () => {
+  for (let count = 0; count < 5; count++) store.edit(swatch(`#00000${count}`), `Mine ${count}`);
+  await until(() => store.getState().saving === 'saved');
+  for (let count = 0; count < 9; count++) server.fromElsewhere(replaceSwatch(3, `#11111${count}`));
+  store.close();
+  server.state.page = 2;
+  await open();
+  await until(() => store.getState().history.undo.length === 5);
+  expect(store.getState().history.undo.map(({ label }) => label)).toEqual(
+    [0, 1, 2, 3, 4].map((n) => `Mine ${n}`),
+  );
+});
+
+test('a change that was saved without being confirmed is not made twice', async () => {
+  server.state.answersLost = 1;
+  const news = DEMO.menus[0]?.items[4]?.id ?? '';
+  store.edit({ name: 'remove-items', args: { ids: [news] } }, 'Remove News');
+  await until(() => store.getState().saving === 'offline');
+  store.close();
+  await open();
+  expect(notices()).toEqual([]);
+  expect(server.log).toHaveLength(1);
+  expect(store.getState().site).toEqual(server.site());
+});
+
+test('a site that is brought back opens by itself', async () => {
+  server.state.deleted = true;
+  Events.last?.tell('gone');
+  expect(store.getState().status).toBe('missing');
+  server.state.deleted = false;
+  Events.last?.tell('revision', '1');
+  await until(() => store.getState().status === 'ready');
+  expect(store.edit(swatch('#111111'), 'Again')).toBe(true);
+  await until(() => colour(server.site()) === '#111111');
 });
 
 test('a site that was deleted is said to be missing', async () => {

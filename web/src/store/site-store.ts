@@ -2,22 +2,20 @@ import {
   applyPatch,
   EMPTY_HISTORY,
   guardPatch,
-  recordChange,
   redoChange,
-  replayHistory,
   runEdit,
   undoChange,
-  type Change,
   type Edit,
   type History,
   type Site,
 } from '@hamaca/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { WORDS } from '../words/words.ts';
-import { ApiError, fetchChanges, sendChange, type LoggedChange } from './api.ts';
+import { ApiError, fetchChanges, fetchSite, sendChange, type LoggedChange } from './api.ts';
 import { takeSite } from './early.ts';
 import { hearSite, type SiteEvent } from './site-events.ts';
-import { adoptPending, claimTab, keepPending, randomId, type PendingChange } from './pending.ts';
+import { ownHistory, overtakenBy, type DoneChange } from './own-history.ts';
+import { adoptPending, claimTab, keepPending, ownTabs, randomId, type PendingChange } from './pending.ts';
 import { copyText } from './copy-text.ts';
 import { notify } from './notices.ts';
 
@@ -51,6 +49,12 @@ export interface SiteStore extends StoreApi<SiteState> {
 
 const RETRY = { first: 500, most: 4000 } as const;
 
+/** Longest pause before an edit is sent again that others were quicker than, in ms. */
+const STALE_PAUSE = { first: 40, most: 1500 } as const;
+
+/** Undo should reach this far back; older pages of the log are asked for until it does, or so many were. */
+const REACH = { steps: 10, pages: 10 } as const;
+
 /** How often a change is sent to a server that fails at it before it is set aside. */
 const MOST_FAILURES = 3;
 
@@ -58,13 +62,24 @@ const MOST_FAILURES = 3;
 interface Book {
   base: Site | null;
   revision: number;
-  log: Change[];
+  /** What is known of the log, oldest first, without a gap. */
+  log: DoneChange[];
+  /** The first revision that `log` knows of, and whether there are older ones. */
+  from: number;
+  older: boolean;
+  /** Whose changes are one's own. */
+  tabs: ReadonlySet<string>;
   pending: PendingChange[];
   preview: Edit | null;
   tab: string;
   sending: boolean;
   closed: boolean;
 }
+
+const pause = (ms: number) =>
+  new Promise((resolve) => {
+    setTimeout(resolve, ms);
+  });
 
 /** Opens a site: loads it, keeps it saved, follows changes from elsewhere. */
 export function openSite(id: string): SiteStore {
@@ -81,6 +96,9 @@ export function openSite(id: string): SiteStore {
     base: null,
     revision: 0,
     log: [],
+    from: 0,
+    older: false,
+    tabs: new Set(),
     pending: [],
     preview: null,
     tab: '',
@@ -93,10 +111,19 @@ export function openSite(id: string): SiteStore {
   let delay: number = RETRY.first;
   /** How often the server has failed at a change, by its id. */
   const failures = new Map<string, number>();
+  /** How often others were quicker than a change, by its id. */
+  const overtaken = new Map<string, number>();
 
   const show = () => {
     const shown = current && book.preview ? runEdit(current, book.preview) : null;
     store.setState({ site: shown?.ok ? shown.value.site : current, previewing: shown?.ok === true });
+  };
+
+  /** Everything that stands in the site as it is shown, in order. */
+  const done = (): DoneChange[] => [...book.log, ...book.pending.map((change) => ({ ...change, own: true }))];
+
+  const showHistory = () => {
+    store.setState({ history: ownHistory(done()) });
   };
 
   const remember = () => {
@@ -109,7 +136,7 @@ export function openSite(id: string): SiteStore {
     current = site;
     book.preview = null;
     store.setState({
-      history: recordChange(store.getState().history, change),
+      history: ownHistory(done()),
       saving: store.getState().saving === 'saved' ? 'saving' : store.getState().saving,
     });
     show();
@@ -145,12 +172,16 @@ export function openSite(id: string): SiteStore {
     return true;
   };
 
-  const step = (make: (history: History) => Change | null) => {
-    const change = make(store.getState().history);
-    if (!change || !current) return;
-    const applied = applyPatch(current, change.patch);
-    if (!applied.ok) {
-      notify({ tone: 'error', text: WORDS.cannotUndo });
+  const step = (kind: 'undo' | 'redo') => {
+    const history = ownHistory(done());
+    const entry = history[kind].at(-1);
+    const change = kind === 'undo' ? undoChange(history) : redoChange(history);
+    if (!entry || !change || !current) return;
+    const since = overtakenBy(done(), entry, change);
+    const applied = since.length === 0 ? applyPatch(current, change.patch) : null;
+    if (!applied?.ok) {
+      const labels = since.map(({ label }) => label);
+      notify({ tone: 'error', text: WORDS.cannotUndo(change.label, labels) });
       return;
     }
     push(
@@ -182,10 +213,16 @@ export function openSite(id: string): SiteStore {
     }
     book.pending = kept;
     current = site;
-    store.setState({ history: replayHistory([...book.log, ...kept]) });
+    showHistory();
     show();
     remember();
   };
+
+  const asDone = (change: LoggedChange): DoneChange => ({
+    ...change,
+    id: change.changeId,
+    own: book.tabs.has(change.clientId),
+  });
 
   /** Takes changes from the log: own ones are confirmed by it, others are laid beneath the unconfirmed ones. */
   const take = (changes: readonly LoggedChange[]) => {
@@ -196,7 +233,7 @@ export function openSite(id: string): SiteStore {
       if (!applied.ok) throw new ApiError(500, 'The log does not fit the document; open the site again.');
       book.base = applied.value.document;
       book.revision = change.revision;
-      book.log.push(change);
+      book.log.push(asDone(change));
       book.pending = book.pending.filter((own) => own.id !== change.changeId);
       if (change.clientId !== book.tab) foreign.push(change.label);
     }
@@ -204,18 +241,51 @@ export function openSite(id: string): SiteStore {
     if (foreign.length > 0) notify({ tone: 'info', text: WORDS.otherTab(foreign) });
   };
 
+  /** Takes the site as it is now, where the log does not tell any more how it came to be so. */
+  const takeAnew = async () => {
+    const { site, revision } = await fetchSite(id);
+    Object.assign(book, { base: site, revision, log: [], from: revision + 1, older: false });
+    rebase();
+  };
+
   const catchUp = async () => {
-    take(await fetchChanges(id, book.revision));
+    for (let more = true; more && !book.closed;) {
+      const page = await fetchChanges(id, { after: book.revision });
+      const next = page.changes[0];
+      if (next && next.revision !== book.revision + 1) return takeAnew();
+      take(page.changes);
+      ({ more } = page);
+    }
+  };
+
+  /** Asks for older pages of the log until undo reaches back far enough. */
+  const reachBack = async () => {
+    for (let page = 0; page < REACH.pages && book.older && !book.closed; page++) {
+      if (ownHistory(done()).undo.length >= REACH.steps) return;
+      const { changes, more } = await fetchChanges(id, { before: book.from });
+      // Meanwhile the site may have been taken anew; then this is no part of its log.
+      if (changes.length > 0 && changes.at(-1)?.revision !== book.from - 1) return;
+      book.log = [...changes.map(asDone), ...book.log];
+      book.from = changes[0]?.revision ?? book.from;
+      book.older = more && changes.length > 0;
+      showHistory();
+    }
   };
 
   const sendFirst = async (change: PendingChange) => {
     const revision = await sendChange(id, book.tab, book.revision, change);
+    overtaken.delete(change.id);
+    if (revision <= book.revision) {
+      // It had been saved before, and stands in the site already.
+      book.pending = book.pending.filter((own) => own.id !== change.id);
+      return rebase();
+    }
     if (revision !== book.revision + 1 || book.pending[0]?.id !== change.id || !book.base) return catchUp();
     const applied = applyPatch(book.base, change.patch);
     if (!applied.ok) return catchUp();
     book.base = applied.value.document;
     book.revision = revision;
-    book.log.push(change);
+    book.log.push({ ...change, own: true });
     book.pending = book.pending.slice(1);
     remember();
   };
@@ -244,7 +314,16 @@ export function openSite(id: string): SiteStore {
       return;
     }
     const { status, passing, message } = error;
-    if (status === 412) return catchUp();
+    if (status === 412) {
+      const times = overtaken.get(change.id) ?? 0;
+      overtaken.set(change.id, times + 1);
+      // By chance, so that those who collided once do not collide again.
+      if (times > 0) await pause(Math.random() * Math.min(STALE_PAUSE.most, STALE_PAUSE.first * 2 ** times));
+      const before = book.revision;
+      await catchUp();
+      if (book.revision === before) await takeAnew();
+      return;
+    }
     const failed = (failures.get(change.id) ?? 0) + (status === 500 ? 1 : 0);
     failures.set(change.id, failed);
     if (passing && failed < MOST_FAILURES) throw error;
@@ -281,6 +360,7 @@ export function openSite(id: string): SiteStore {
     if (book.closed) return;
     if (type === 'gone') store.setState({ status: 'missing' });
     else if (type !== 'revision') store.setState({ saving: 'offline' });
+    else if (store.getState().status === 'missing') void load();
     else if (book.pending.length > 0) void send();
     else if (Number(data) > book.revision && !book.sending)
       void catchUp()
@@ -294,30 +374,33 @@ export function openSite(id: string): SiteStore {
 
   const load = async (): Promise<void> => {
     try {
-      const [{ site, revision }, changes, tab] = await Promise.all([
+      const [{ site, revision }, tab] = await Promise.all([
         takeSite(id),
-        fetchChanges(id),
         book.tab === '' ? claimTab() : book.tab,
       ]);
       book.tab = tab;
+      book.tabs = await ownTabs(tab);
       if (book.closed) return;
-      Object.assign(book, {
-        base: site,
-        revision,
-        log: changes.filter((change) => change.revision <= revision),
-      });
-      const known = new Set(changes.map((change) => change.changeId));
+      Object.assign(book, { base: site, revision, log: [], from: revision + 1, older: true });
       const adopted = await adoptPending(id, book.tab);
+      // What was saved without being confirmed stands in the site already.
+      const newest =
+        adopted.changes.length > 0 ? await fetchChanges(id, { before: revision + 1 }) : { changes: [] };
+      const known = new Set(newest.changes.map(({ changeId }) => changeId));
       book.pending = adopted.changes.filter((change) => !known.has(change.id));
       if (adopted.broken > 0) notify({ tone: 'error', text: WORDS.brokenKept });
       rebase();
       store.setState({ status: 'ready', saving: book.pending.length > 0 ? 'saving' : 'saved' });
+      stopHearing();
       stopHearing = hearSite(id, onEvent);
       void send();
+      // Without it there is less to undo, and nothing else is missing.
+      reachBack().catch(() => undefined);
     } catch (error) {
       if (book.closed) return;
       store.setState({ status: error instanceof ApiError && error.status === 404 ? 'missing' : 'away' });
-      if (store.getState().status === 'away') retry = setTimeout(() => void load(), RETRY.most / 2);
+      // A site that was deleted may be brought back.
+      retry = setTimeout(() => void load(), store.getState().status === 'away' ? RETRY.most / 2 : RETRY.most);
     }
   };
   void load();
@@ -330,10 +413,11 @@ export function openSite(id: string): SiteStore {
       show();
     },
     undo: () => {
-      step(undoChange);
+      step('undo');
+      reachBack().catch(() => undefined);
     },
     redo: () => {
-      step(redoChange);
+      step('redo');
     },
     close: () => {
       book.closed = true;

@@ -17,7 +17,8 @@ export const WORDS = {
   menuRemoved: (name: string, placed: readonly string[]) =>
     `${name} was deleted${placed.length > 0 ? `, and taken out of ${[...new Set(placed)].join(', ')}` : ''}.`,
   restore: 'Bring it back',
-  cannotUndo: 'This cannot be undone any more: what it changed was changed again in another tab.',
+  cannotUndo: (label: string, since: readonly string[]) =>
+    `“${label}” cannot be taken back any more: what it changed was changed since in another tab${since.length > 0 ? ` (${since.slice(0, 3).join(', ')})` : ''}.`,
   notLoaded: (reason: string) =>
     `A part of the interface could not be loaded (${reason}). Your changes are kept; load the page again.`,
   copyEdit: 'Copy it',
