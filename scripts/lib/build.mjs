@@ -33,7 +33,8 @@ export const ownSources = {
 async function buildServer() {
   const { build } = await import('esbuild');
   await build({
-    entryPoints: ['main', 'new-key'].map((name) => join(ROOT, `server/src/${name}.ts`)),
+    entryPoints: ['main', 'new-key', 'compute/thread'].map((name) => join(ROOT, `server/src/${name}.ts`)),
+    entryNames: '[name]',
     outdir: join(ROOT, 'server/dist'),
     bundle: true,
     platform: 'node',

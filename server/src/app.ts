@@ -26,6 +26,8 @@ export function createApp(deps: Deps): Hono {
 
   app.onError((error, context) => {
     if (error instanceof HttpProblem) return problemResponse(context, error);
+    // Whoever asked has gone, and nobody reads what is answered.
+    if (context.req.raw.signal.aborted) return new Response(null, { status: 499 });
     if (isDatabaseAway(error)) {
       deps.log.warn({ err: error.message }, 'database away');
       return problemResponse(context, PROBLEMS.away());

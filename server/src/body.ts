@@ -3,7 +3,7 @@ import { findHalfCharacter, LIMITS } from '@hamaca/core';
 import { PROBLEMS } from './problem.ts';
 
 /** The request's body as text, refused past the size of a site file while it is being read. */
-async function readText(context: Context): Promise<string> {
+export async function readText(context: Context): Promise<string> {
   const declared = Number(context.req.header('content-length') ?? 0);
   if (declared > LIMITS.file) throw PROBLEMS.tooLarge();
   const chunks: Uint8Array[] = [];

@@ -1,6 +1,6 @@
 import type { Access } from './access/access.ts';
-import type { FontMetrics } from '@hamaca/core';
 import type { Logger } from 'pino';
+import type { Compute } from './compute/tasks.ts';
 import type { FetchWorld } from './fetching/fetch-page.ts';
 import type { Database } from './store/database.ts';
 
@@ -12,7 +12,8 @@ export interface Deps {
   readonly newId: () => string;
   readonly now: () => Date;
   readonly schemaVersion: number;
-  readonly fonts: readonly FontMetrics[];
+  /** Does what may take long. */
+  readonly compute: Compute;
   /** A bundled font file or licence by name. */
   readonly readFont: (name: string) => Promise<Uint8Array>;
   /** Which hosts may be fetched from besides public ones. */

@@ -6,9 +6,10 @@ import { pino } from 'pino';
 import { createAccess } from './access/access.ts';
 import { makeKey } from './access/key.ts';
 import { createApp } from './app.ts';
+import { createThreads } from './compute/threads.ts';
 import { readConfig, type Config } from './config.ts';
 import { ROOT } from './folders.ts';
-import { loadFontMetrics, readFont } from './fonts.ts';
+import { readFont } from './fonts.ts';
 import { startRefusal } from './refusal.ts';
 import { seedDemo } from './seed.ts';
 import { foldDaily } from './saving/fold.ts';
@@ -20,6 +21,9 @@ import { migrateDatabase } from './store/migrate.ts';
 const ID_LENGTH = 12;
 /** Milliseconds open requests get to end after a signal. */
 const GRACE = 1500;
+
+/** Work beside requests: few threads, as they share the machine with whoever works on it. */
+const THREADS = { most: 2, limit: 10_000 } as const;
 
 const now = () => new Date();
 
@@ -68,6 +72,7 @@ async function start(config: Config): Promise<void> {
   ]);
   const { forwarded } = config;
   const access = config.asksForKey ? createAccess({ database, log, now, origins, forwarded }) : null;
+  const compute = createThreads({ script: new URL('./thread.js', import.meta.url), ...THREADS });
   const app = createApp({
     access,
     fetching: {
@@ -80,7 +85,7 @@ async function start(config: Config): Promise<void> {
     schemaVersion,
     origins,
     readFont,
-    fonts: await loadFontMetrics(),
+    compute,
     webRoot: existsSync(webRoot) ? webRoot : null,
     // Ids stand in addresses: letters and digits only read better there.
     newId: () => nanoid(ID_LENGTH).replace(/[-_]/g, 'x'),
@@ -91,6 +96,7 @@ async function start(config: Config): Promise<void> {
   const stop = () => {
     setTimeout(() => process.exit(0), GRACE).unref();
     stopFolding();
+    void compute.end();
     standIn?.server.close();
     server.close(() => {
       void database.end().finally(() => process.exit(0));

@@ -116,6 +116,14 @@ export const PROBLEMS = {
       'Database away',
       'The database does not answer. Nothing was changed; try again in a moment.',
     ),
+  tookTooLong: (seconds: number) =>
+    new HttpProblem(
+      422,
+      'Took too long',
+      `This took longer than ${seconds} seconds and was stopped. Nothing was changed.`,
+    ),
+  tookTooMuch: () =>
+    new HttpProblem(422, 'Took too much', 'This took too much memory and was stopped. Nothing was changed.'),
   storageFull: () =>
     new HttpProblem(
       507,

@@ -6,13 +6,20 @@ import { pino } from 'pino';
 import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
 import { createApp } from '../src/app.ts';
 import type { Deps } from '../src/deps.ts';
-import { loadFontMetrics, readFont } from '../src/fonts.ts';
+import { TASKS, type Compute } from '../src/compute/tasks.ts';
+import { readFont } from '../src/fonts.ts';
 import { seedDemo } from '../src/seed.ts';
 import { openDatabase, type Database } from '../src/store/database.ts';
 import { migrateDatabase } from '../src/store/migrate.ts';
 
 /** Milliseconds a database may take to answer in tests: a busy machine is slow, not wrong. */
 const PATIENT = 30_000;
+
+/** Does the work at once: threads are for what is built. */
+const HERE: Compute = {
+  run: (name, input) => TASKS[name](input as never) as never,
+  end: async () => Promise.resolve(),
+};
 
 /** A database of its own with the demo in it, and what serves from it. */
 export interface World {
@@ -30,7 +37,6 @@ export async function startWorld(): Promise<World> {
   const database = openDatabase(own.url, PATIENT);
   await seedDemo(database, new Date());
   let count = 0;
-  const fonts = await loadFontMetrics();
   return {
     own,
     database,
@@ -40,7 +46,7 @@ export async function startWorld(): Promise<World> {
         schemaVersion,
         origins: new Set(),
         readFont,
-        fonts,
+        compute: HERE,
         log: pino({ level: 'silent' }),
         now: () => new Date(),
         newId: () => `test-id-${++count}`,

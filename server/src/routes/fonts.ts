@@ -3,7 +3,7 @@ import { bodyLimit } from 'hono/body-limit';
 import { TYPEFACES } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
-import { MOST_FONT_BYTES, readFontFile } from '../read-font.ts';
+import { MOST_FONT_BYTES } from '../read-font.ts';
 import { insertFont, selectFont } from '../store/fonts.ts';
 
 const CONTENT_TYPES: Readonly<Record<string, string>> = {
@@ -54,7 +54,9 @@ export function uploadRoutes(deps: Deps): Hono {
       },
     }),
     async (context) => {
-      const read = await readFontFile(Buffer.from(await context.req.arrayBuffer()));
+      const { raw } = context.req;
+      const bytes = new Uint8Array(await raw.arrayBuffer());
+      const read = await deps.compute.run('read-font', bytes, raw.signal);
       if (!read.ok) throw PROBLEMS.badFont(read.error);
       await insertFont(deps.database, read.value, deps.now());
       const { id, name, fallback, weights } = read.value;

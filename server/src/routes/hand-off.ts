@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import { handOffFiles, slugify, zipFiles, type FontMetrics } from '@hamaca/core';
+import { slugify, zipFiles, type FontMetrics } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { loadStored } from '../stored-site.ts';
@@ -14,11 +14,12 @@ export function handOffRoutes(deps: Deps): Hono {
     const id = context.req.param('id');
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
-    const site = loadStored(stored.document);
-    const own = (
+    const { document } = stored;
+    const site = loadStored(document);
+    const ownFonts = (
       await Promise.all(site.typefaces.map(async ({ id: face }) => selectFont(deps.database, face)))
     ).flatMap((font) => (font ? [JSON.parse(font.metrics) as FontMetrics] : []));
-    const files = handOffFiles(site, [...deps.fonts, ...own]);
+    const files = await deps.compute.run('hand-off', { document, ownFonts }, context.req.raw.signal);
     if (!files) throw PROBLEMS.noHeader();
     const contents = new Map<string, Uint8Array>();
     for (const file of files) {

@@ -1,7 +1,7 @@
 import { Hono, type Context } from 'hono';
-import { cutText, loadSite, readPatch } from '@hamaca/core';
+import { cutText, readPatch } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
-import { readJson } from '../body.ts';
+import { readJson, readText } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { createEditQueue } from '../saving/edit-queue.ts';
@@ -84,14 +84,19 @@ export function siteRoutes(deps: Deps): Hono {
 
   routes.post('/', async (context) => {
     if (!/^application\/json\b/i.test(context.req.header('content-type') ?? '')) throw PROBLEMS.notJsonType();
-    const loaded = loadSite(await readJson(context));
-    if (!loaded.ok) throw PROBLEMS.invalid(loaded.error);
+    const read = await deps.compute.run('read-site', await readText(context), context.req.raw.signal);
+    switch (read.kind) {
+      case 'not-json':
+        throw PROBLEMS.notJson(`${read.reason}.`);
+      case 'half-character':
+        throw PROBLEMS.halfCharacter(read.path);
+      case 'invalid':
+        throw PROBLEMS.invalid(read.problems);
+      case 'site':
+    }
+    const { name, document } = read;
     const id = deps.newId();
-    await insertSite(
-      deps.database,
-      { id, name: loaded.value.name, document: JSON.stringify(loaded.value) },
-      deps.now(),
-    );
+    await insertSite(deps.database, { id, name, document }, deps.now());
     return context.json({ id, revision: 1 }, 201, { location: `/api/sites/${id}`, etag: etag(1) });
   });
 
