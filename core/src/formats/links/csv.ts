@@ -101,11 +101,7 @@ export function readCsv(text: string): ReadLinks {
       note(`Its parent “${cutText(parent, 40)}” is not in a row above; it was put at the top.`);
     const level = Number.parseInt(cell('level'), 10);
     const depth =
-      parent !== ''
-        ? (depths.get(parent) ?? 0) + 1
-        : Number.isFinite(level)
-          ? Math.max(1, Math.min(LIMITS.depth, level))
-          : 1;
+      parent !== '' ? (depths.get(parent) ?? 0) + 1 : Number.isFinite(level) ? Math.max(1, level) : 1;
     depths.set(label, depth);
     const href = cell('target').trim();
     const refused = href === '' ? null : refuseUrl(href);
@@ -152,7 +148,7 @@ function underParents(links: readonly LinkLine[], parents: readonly string[]): L
       const link = links[index];
       if (!link || placed.has(index)) continue;
       placed.add(index);
-      ordered.push({ ...link, depth: Math.min(depth, LIMITS.depth) });
+      ordered.push({ ...link, depth });
       for (const child of [...(below.get(link.label) ?? [])].reverse())
         open.push({ index: child, depth: depth + 1 });
     }

@@ -1,7 +1,8 @@
 import { cutText } from '../../base/well-formed.ts';
-import type { LinkLine, ReadLinks } from '../../links/link-line.ts';
+import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
 import { hintsOf, isLink, isList, nameOf, isSteps } from './html-names.ts';
 import { isHeaded, readMenu, type Reading } from './html-reading.ts';
+import { soundLinks } from './sound-links.ts';
 import { descendants, isPageElement, parsePage, type PageElement } from './html-tree.ts';
 
 /** Where on a page a menu stands. */
@@ -11,7 +12,7 @@ export type MenuPlace = 'header' | 'side' | 'page' | 'footer';
 export type MenuKind = 'menu' | 'breadcrumb' | 'pagination' | 'contents' | 'languages' | 'social' | 'legal';
 
 /** A menu found on a page. */
-export interface FoundMenu extends Reading {
+export interface FoundMenu extends ReadLinks {
   readonly place: MenuPlace;
   readonly kind: MenuKind;
   /** What its author calls it; empty where it has no name. */
@@ -333,12 +334,26 @@ function isCopyOf(one: Candidate, other: Candidate): boolean {
   return one.links.length > 1 && signature(one.links).every((entry) => known.has(entry));
 }
 
+/** Most characters of a page that are read; a page that people visit has a tenth of it. */
+const MOST_PAGE = 4_000_000;
+
+/** A page as far as it is read, and what is said where that is not all of it. */
+function boundedPage(html: string): { readonly page: PageElement; readonly left: ImportNote[] } {
+  const isLonger = html.length > MOST_PAGE;
+  const reason = `The page is larger than ${MOST_PAGE / 1_000_000} MB; what stands after that was not read.`;
+  return {
+    page: parsePage(isLonger ? cutText(html, MOST_PAGE) : html),
+    left: isLonger ? [{ line: 0, text: '', reason }] : [],
+  };
+}
+
 /**
  * Finds the menus of a page by landmarks, lists and stretches of links, in the order they stand; the likeliest main
  * navigation is marked. A second copy of the main menu is left out. Works on any text; what is no HTML has none.
  */
 export function readHtmlMenus(html: string): FoundMenu[] {
-  const found = candidates(parsePage(html));
+  const { page, left } = boundedPage(html);
+  const found = candidates(page);
   const real = ({ links }: Candidate) =>
     links.filter((link) => link.href !== null && !/^#?$/.test(link.href)).length;
   const hasRealMenu = found.some((candidate) => candidate.kind === 'menu' && real(candidate) > 2);
@@ -357,7 +372,8 @@ export function readHtmlMenus(html: string): FoundMenu[] {
     .filter((candidate) => candidate === main || !main || !isCopyOf(candidate, main))
     .map(({ element, at, kind, links, notes }) => {
       const name = element.attributes['aria-label'] ?? element.attributes['title'] ?? '';
-      return { place: placeOf(at), kind, name, main: element === main?.element, links, notes };
+      const sound = soundLinks({ links, notes: [...left, ...notes] });
+      return { place: placeOf(at), kind, name, main: element === main?.element, ...sound };
     });
 }
 
@@ -366,7 +382,7 @@ export function readHtmlLinks(html: string): ReadLinks {
   const menus = readHtmlMenus(html);
   const main = menus.find((menu) => menu.main);
   if (main) return { links: main.links, notes: main.notes };
-  const page = parsePage(html);
+  const { page, left } = boundedPage(html);
   const densities = new Map<PageElement, Density>();
   // A pasted piece of a menu is nearly all links; a page that only mentions some has no menu.
   const density = measureDensity(page, densities);
@@ -375,12 +391,15 @@ export function readHtmlLinks(html: string): ReadLinks {
     (isDense(density, DENSE.list, 1) || (density.links === 0 && density.lists > 0))
       ? readMenu(page).links
       : [];
-  if (bare.length > 0) return { links: bare, notes: [] };
+  if (bare.length > 0) return soundLinks({ links: bare, notes: left });
   const reason =
     menus.length > 0
       ? `No menu was found, only ${[...new Set(menus.map((menu) => KIND_WORDS[menu.kind]))].join(', ')}; choose one of these if it is what you want.`
       : 'No links were found: paste the markup of the page or of its navigation.';
-  return { links: [], notes: [{ line: 0, text: menus.length > 0 ? '' : cutText(html.trim(), 80), reason }] };
+  return {
+    links: [],
+    notes: [...left, { line: 0, text: menus.length > 0 ? '' : cutText(html.trim(), 80), reason }],
+  };
 }
 
 /** The kinds as people call them. */

@@ -41,7 +41,8 @@ function pushLink(
   depth: number,
   { opens = false, from }: { opens?: boolean; from?: PageElement } = {},
 ): void {
-  if (reading.links.length >= LIMITS.links) return;
+  // One more than a site may have tells that there are more.
+  if (reading.links.length > LIMITS.links) return;
   const trimmed = href?.trim() ?? '';
   const refused = trimmed === '' ? null : refuseUrl(trimmed);
   // A script where a page should be only opens what is nested.
@@ -55,7 +56,7 @@ function pushLink(
   reading.links.push({
     label,
     href: refused === null && trimmed !== '' ? trimmed : null,
-    depth: Math.min(depth, LIMITS.depth),
+    depth,
     ...(fields ? { fields } : {}),
   });
 }
@@ -161,7 +162,7 @@ function readItem(reading: Reading, item: PageElement, depth: number): void {
   )
     return;
   pushLink(reading, label, href, depth, { opens: nested.length > 0, ...(namer ? { from: namer } : {}) });
-  reading.links.push(...nested.slice(0, Math.max(0, LIMITS.links - at - 1)));
+  reading.links.push(...nested.slice(0, Math.max(0, LIMITS.links - at)));
   for (const link of beside)
     if (!(href !== null && link.attributes['href'] === href))
       pushLink(reading, nameOf(link), link.attributes['href'] ?? null, depth);
@@ -421,7 +422,7 @@ export function readMenu(element: PageElement): Reading {
       }
     }
   }
-  return { links: levelled(reading.links).slice(0, LIMITS.links), notes: reading.notes };
+  return { links: levelled(reading.links), notes: reading.notes };
 }
 
 /** Whether links outside the lists are part of the menu: they are as many, or lists hang on them. */

@@ -5,6 +5,7 @@ import { readHtmlLinks } from './html-menus.ts';
 import { printMarkdown } from './markdown.ts';
 import { printOpml, readOpml } from './opml.ts';
 import { printLines, readOutline } from './outline.ts';
+import { soundLinks } from './sound-links.ts';
 import { readSitemapLinks } from '../pages/sitemap.ts';
 
 /** A way to write links down. */
@@ -18,24 +19,36 @@ export interface LinkFormat {
   readonly print: ((links: readonly LinkLine[], name: string) => string) | null;
 }
 
+/** A reader whose links are as a menu can have them. */
+const sound =
+  (read: (text: string) => ReadLinks) =>
+  (text: string): ReadLinks =>
+    soundLinks(read(text));
+
 /** All formats of links by the name the command line and the interface call them. */
 export const LINK_FORMATS = {
-  outline: { label: 'Outline', extension: 'txt', type: 'text/plain', read: readOutline, print: printLines },
+  outline: {
+    label: 'Outline',
+    extension: 'txt',
+    type: 'text/plain',
+    read: sound(readOutline),
+    print: printLines,
+  },
   markdown: {
     label: 'Markdown',
     extension: 'md',
     type: 'text/markdown',
-    read: readOutline,
+    read: sound(readOutline),
     print: printMarkdown,
   },
   html: { label: 'HTML', extension: 'html', type: 'text/html', read: readHtmlLinks, print: printHtmlList },
-  opml: { label: 'OPML', extension: 'opml', type: 'text/x-opml', read: readOpml, print: printOpml },
-  csv: { label: 'CSV', extension: 'csv', type: 'text/csv', read: readCsv, print: printCsv },
+  opml: { label: 'OPML', extension: 'opml', type: 'text/x-opml', read: sound(readOpml), print: printOpml },
+  csv: { label: 'CSV', extension: 'csv', type: 'text/csv', read: sound(readCsv), print: printCsv },
   sitemap: {
     label: 'Sitemap',
     extension: 'xml',
     type: 'application/xml',
-    read: readSitemapLinks,
+    read: sound(readSitemapLinks),
     print: null,
   },
 } as const satisfies Record<string, LinkFormat>;

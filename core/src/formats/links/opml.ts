@@ -17,7 +17,8 @@ export function readOpml(text: string): ReadLinks {
     open: (name, attributes) => {
       if (name.toLowerCase() !== 'outline') return;
       depth++;
-      if (links.length >= LIMITS.links) return;
+      // One more than a site may have tells that there are more.
+      if (links.length > LIMITS.links) return;
       const at = (wanted: string) =>
         Object.entries(attributes)
           .find(([key]) => key.toLowerCase() === wanted)?.[1]
@@ -40,7 +41,7 @@ export function readOpml(text: string): ReadLinks {
       links.push({
         label,
         href: refused === null && href !== '' ? href : null,
-        depth: Math.min(depth, LIMITS.depth),
+        depth,
         ...(Object.keys(fields).length > 0 ? { fields } : {}),
       });
     },

@@ -102,7 +102,7 @@ export function readOutline(text: string): ReadLinks {
     if (label.length > LIMITS.label) note(`The label was cut to ${LIMITS.label} characters.`);
     const refused = href === null ? null : refuseUrl(href);
     if (refused !== null) note(targetLeftOut(refused));
-    const depth = Math.min(depthOf(indents, indentOf(cut)), LIMITS.depth);
+    const depth = depthOf(indents, indentOf(cut));
     links.push({
       label: cutText(label, LIMITS.label),
       href: refused === null ? href : null,

@@ -1,4 +1,4 @@
-import { Gunzip, unzipSync } from 'fflate';
+import { Gunzip, Unzip, UnzipInflate, type UnzipFile } from 'fflate';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { LIMITS } from '../../values/limits.ts';
 
@@ -35,13 +35,7 @@ export function unpackGzip(bytes: Uint8Array, most: number = UNPACK_LIMITS.gzip)
   const claimed =
     bytes.length < 18 ? -1 : new DataView(bytes.buffer, bytes.byteOffset).getUint32(bytes.length - 4, true);
   if (members < 2 && claimed !== size % 2 ** 32) return fail('the gzip file is cut short');
-  const whole = new Uint8Array(size);
-  let at = 0;
-  for (const chunk of chunks) {
-    whole.set(chunk, at);
-    at += chunk.length;
-  }
-  return succeed(whole);
+  return succeed(joined(chunks, size));
 }
 
 /** A file of an archive: its path there, with `/` between folders. */
@@ -64,45 +58,69 @@ export function safePath(path: string): string | null {
   return parts.filter((part) => part !== '' && part !== '.').join('/');
 }
 
+/** Bytes of an archive that are unpacked before it is looked again whether that is too much. */
+const ZIP_STEP = 1 << 14;
+
+/** A file of an archive while it is being unpacked. */
+interface OpenFile {
+  readonly path: string;
+  readonly chunks: Uint8Array[];
+  size: number;
+  whole: boolean;
+}
+
 /**
- * Unpacks the files of a ZIP archive that `wanted` asks for. Sizes are summed up before anything is unpacked, paths
- * that lead out of the archive are left out and named.
+ * Unpacks the files of a ZIP archive that `wanted` asks for. What comes out is counted while it does, whatever the archive
+ * claims; paths that lead out of the archive are left out and named.
  */
 export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean): Result<Archive, string> {
   const skipped: string[] = [];
+  const files: OpenFile[] = [];
   let size = 0;
-  let entries = 0;
-  const refusals: string[] = [];
+  let refusal: string | null = null;
+  const take = (file: UnzipFile, path: string) => {
+    const open: OpenFile = { path, chunks: [], size: 0, whole: false };
+    files.push(open);
+    if (files.length > UNPACK_LIMITS.entries) refusal = `it holds more than ${UNPACK_LIMITS.entries} files`;
+    file.ondata = (error, chunk, final) => {
+      if (error) throw error;
+      open.size += chunk.length;
+      size += chunk.length;
+      open.whole = final;
+      if (open.size > LIMITS.file) refusal ??= `“${path}” in it is larger than ${megabytes(LIMITS.file)}`;
+      if (size > UNPACK_LIMITS.zip) refusal ??= `it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`;
+      if (refusal === null) open.chunks.push(chunk);
+    };
+    if (refusal === null) file.start();
+  };
+  const stream = new Unzip((file) => {
+    if (refusal !== null || file.name.endsWith('/')) return;
+    const path = safePath(file.name);
+    if (path === null) {
+      if (skipped.length < 20) skipped.push(file.name.slice(0, 80));
+    } else if (wanted(path)) take(file, path);
+  });
+  stream.register(UnzipInflate);
   try {
-    const unpacked = unzipSync(bytes, {
-      filter: ({ name, originalSize }) => {
-        if (refusals.length > 0 || name.endsWith('/')) return false;
-        const path = safePath(name);
-        if (path === null) {
-          if (skipped.length < 20) skipped.push(name.slice(0, 80));
-          return false;
-        }
-        if (!wanted(path)) return false;
-        size += originalSize;
-        entries++;
-        if (originalSize > LIMITS.file)
-          refusals.push(`“${path}” in it is larger than ${megabytes(LIMITS.file)}`);
-        else if (size > UNPACK_LIMITS.zip)
-          refusals.push(`it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`);
-        else if (entries > UNPACK_LIMITS.entries)
-          refusals.push(`it holds more than ${UNPACK_LIMITS.entries} files`);
-        return refusals.length === 0;
-      },
-    });
-    if (refusals[0] !== undefined) return fail(refusals[0]);
-    return succeed({
-      files: Object.entries(unpacked).map(([path, content]) => ({
-        path: safePath(path) ?? path,
-        bytes: content,
-      })),
-      skipped,
-    });
+    for (let at = 0; at < bytes.length && refusal === null; at += ZIP_STEP)
+      stream.push(bytes.subarray(at, at + ZIP_STEP), at + ZIP_STEP >= bytes.length);
   } catch (error) {
-    return fail(refusals[0] ?? `the archive is broken or cut short: ${(error as Error).message}`);
+    return fail(refusal ?? `the archive is broken or cut short: ${(error as Error).message}`);
   }
+  if (refusal !== null) return fail(refusal);
+  if (files.some(({ whole }) => !whole)) return fail('the archive is broken or cut short');
+  return succeed({
+    files: files.map(({ path, chunks, size: of }) => ({ path, bytes: joined(chunks, of) })),
+    skipped,
+  });
+}
+
+function joined(chunks: readonly Uint8Array[], size: number): Uint8Array {
+  const whole = new Uint8Array(size);
+  let at = 0;
+  for (const chunk of chunks) {
+    whole.set(chunk, at);
+    at += chunk.length;
+  }
+  return whole;
 }
