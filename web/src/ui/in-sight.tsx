@@ -43,37 +43,69 @@ function takeTurn(begin: () => void): () => void {
   return giveBack;
 }
 
+/** How far outside of what is seen a drawing that is not kept goes again, in px. */
+const FAR = '1500px';
+
+/** How long one that is not kept must stay in sight before it is drawn, in ms: what is scrolled past is not. */
+const SETTLED = 120;
+
 interface Props {
   /** Class of the room that stands empty before. */
   readonly room: string;
+  /** Whether it stays once it was drawn; else it goes when it is far out of sight, as a long list would fill the memory. */
+  readonly kept?: boolean;
   /** Draws it; `drawn` is called once it stands. */
   readonly children: (drawn: () => void) => ReactNode;
 }
 
-/** Draws its content once it comes into sight, a few at a time, and keeps it from then on. */
-export function InSight({ room, children }: Props) {
+/** Draws its content once it comes into sight, a few at a time. */
+export function InSight({ room, kept = true, children }: Props) {
   const box = useRef<HTMLSpanElement>(null);
   const [shown, setShown] = useState(false);
   const turn = useRef<(() => void) | null>(null);
   useEffect(() => {
-    const observer = new IntersectionObserver(
+    let settling: ReturnType<typeof setTimeout> | undefined;
+    const leave = () => {
+      clearTimeout(settling);
+      turn.current?.();
+      turn.current = null;
+    };
+    const draw = () => {
+      turn.current ??= takeTurn(() => {
+        setShown(true);
+      });
+    };
+    const near = new IntersectionObserver(
       (entries) => {
-        if (!entries.some((entry) => entry.isIntersecting)) return;
-        observer.disconnect();
-        turn.current = takeTurn(() => {
-          setShown(true);
-        });
+        clearTimeout(settling);
+        if (entries.at(-1)?.isIntersecting !== true) return;
+        if (kept) {
+          near.disconnect();
+          draw();
+        } else settling = setTimeout(draw, SETTLED);
       },
       { rootMargin: AHEAD },
     );
-    if (box.current) observer.observe(box.current);
+    const far = new IntersectionObserver(
+      (entries) => {
+        if (entries.at(-1)?.isIntersecting !== false) return;
+        leave();
+        setShown(false);
+      },
+      { rootMargin: FAR },
+    );
+    if (box.current) {
+      near.observe(box.current);
+      if (!kept) far.observe(box.current);
+    }
     return () => {
-      observer.disconnect();
-      turn.current?.();
+      near.disconnect();
+      far.disconnect();
+      leave();
     };
-  }, []);
+  }, [kept]);
   return (
-    <span ref={box} className={`block ${shown ? '' : room}`}>
+    <span ref={box} className={`block ${shown && kept ? '' : room}`}>
       {shown && children(() => turn.current?.())}
     </span>
   );

@@ -1,7 +1,11 @@
+import type { Site } from '@hamaca/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { useEffect, useRef } from 'react';
 import { useFindings } from '../../findings/use-findings.ts';
 import { Link, useNavigate } from 'react-router';
 import useSWR from 'swr';
 import { Button } from '../../ui/button.tsx';
+import { InSight } from '../../ui/in-sight.tsx';
 import { PlainBar } from '../../app/top-bar.tsx';
 import { Stage } from '../../stage/stage.tsx';
 import { firstPiece, useStagePage } from '../../stage/output.ts';
@@ -15,29 +19,36 @@ const NARROW = { width: 375, height: 480, scale: 0.26 } as const;
 
 const dateFormat = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
-function Miniature({ id }: { readonly id: string }) {
+function Miniature({ id, onDrawn }: { readonly id: string; readonly onDrawn: () => void }) {
   const { data } = useSWR(['site', id], () => fetchSite(id), { revalidateOnFocus: true });
   const fonts = useFonts(data?.site ?? null);
   const piece = data ? firstPiece(data.site) : null;
-  return data && fonts && piece ? <Drawn site={data.site} /> : <div className="h-[125px] bg-linen" />;
+  return data && fonts && piece ? (
+    <Drawn site={data.site} onDrawn={onDrawn} />
+  ) : (
+    <div className="h-[125px] bg-linen" />
+  );
 }
 
-function Drawn({ site }: { readonly site: Awaited<ReturnType<typeof fetchSite>>['site'] }) {
+function Drawn({ site, onDrawn }: { readonly site: Site; readonly onDrawn: () => void }) {
   const page = useStagePage(site, firstPiece(site), useFonts(site));
   const scene = site.scenes.find((entry) => entry.kind === 'article') ?? site.scenes[0];
   if (!page || !scene) return null;
   return (
     <div className="flex items-end gap-4 bg-surround p-4" aria-hidden="true">
-      <Stage site={site} page={page} scene={scene} label="Miniature, wide" {...WIDE} />
+      <Stage site={site} page={page} scene={scene} label="Miniature, wide" {...WIDE} onPainted={onDrawn} />
       <Stage site={site} page={page} scene={scene} label="Miniature, narrow" {...NARROW} />
     </div>
   );
 }
 
 /** How many problems the checks find in a site's links. */
-function OpenProblems({ id }: { readonly id: string }) {
+function OpenProblems({ id, onKnown }: { readonly id: string; readonly onKnown: () => void }) {
   const { data } = useSWR(['site', id], () => fetchSite(id));
   const count = useFindings(data?.site)?.length;
+  useEffect(() => {
+    if (count !== undefined) onKnown();
+  }, [count, onKnown]);
   if (count === undefined) return null;
   return (
     <Link to={`/sites/${id}/checks`} className="text-bench text-ink-faint tabular hover:underline">
@@ -46,31 +57,39 @@ function OpenProblems({ id }: { readonly id: string }) {
   );
 }
 
+/** Height of a card with the room below it, in px. */
+const CARD = 248;
+
 function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelete: () => void }) {
+  const action = 'inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen';
   return (
-    <li className="w-[740px] max-w-full border border-twine bg-white">
+    <article className="border border-twine bg-white">
       <Link to={`/sites/${site.id}/bench/header`} aria-label={`Open ${site.name}`} className="block">
-        <Miniature id={site.id} />
+        <InSight room="h-[157px] overflow-hidden bg-surround" kept={false}>
+          {(drawn) => <Miniature id={site.id} onDrawn={drawn} />}
+        </InSight>
       </Link>
-      <div className="flex items-center gap-4 px-4 py-2.5">
-        <Link to={`/sites/${site.id}/bench/header`} className="font-semibold hover:underline">
-          {site.name}
-        </Link>
-        <span className="text-bench text-ink-faint tabular">
-          last edit {dateFormat.format(new Date(site.updatedAt))}
-        </span>
-        <OpenProblems id={site.id} />
-        <span className="ml-auto flex gap-1">
+      <div className="flex h-[70px] items-center gap-4 px-4">
+        <div className="min-w-0 grow">
           <Link
-            to={`/sites/${site.id}/links`}
-            className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen"
+            to={`/sites/${site.id}/bench/header`}
+            className="block truncate font-semibold hover:underline"
+            title={site.name}
           >
+            {site.name}
+          </Link>
+          <div className="flex gap-4 text-bench whitespace-nowrap text-ink-faint tabular">
+            <span>last edit {dateFormat.format(new Date(site.updatedAt))}</span>
+            <InSight room="min-h-5" kept={false}>
+              {(drawn) => <OpenProblems id={site.id} onKnown={drawn} />}
+            </InSight>
+          </div>
+        </div>
+        <span className="flex shrink-0 gap-1 whitespace-nowrap">
+          <Link to={`/sites/${site.id}/links`} className={action}>
             Links
           </Link>
-          <Link
-            to={`/sites/${site.id}/hand-off`}
-            className="inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen"
-          >
+          <Link to={`/sites/${site.id}/hand-off`} className={action}>
             Hand-off
           </Link>
           <Button tone="quiet" onClick={onDelete}>
@@ -78,11 +97,11 @@ function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelet
           </Button>
         </span>
       </div>
-    </li>
+    </article>
   );
 }
 
-/** All sites, each drawn live. */
+/** All sites, each drawn while it is in sight. */
 export function SitesPlace() {
   const {
     data: sites,
@@ -90,6 +109,14 @@ export function SitesPlace() {
     mutate,
   } = useSWR('sites', fetchSites, { refreshInterval: (latest) => (latest ? 0 : 3000) });
   const navigate = useNavigate();
+  const scroller = useRef<HTMLElement>(null);
+  const virtual = useVirtualizer({
+    count: sites?.length ?? 0,
+    getScrollElement: () => scroller.current,
+    estimateSize: () => CARD,
+    overscan: 3,
+    getItemKey: (index) => sites?.[index]?.id ?? index,
+  });
   const remove = async (site: SiteSummary) => {
     await deleteSite(site.id);
     await mutate();
@@ -107,7 +134,7 @@ export function SitesPlace() {
   return (
     <div className="flex h-full flex-col">
       <PlainBar />
-      <main className="min-h-0 grow overflow-auto">
+      <main ref={scroller} className="min-h-0 grow overflow-auto">
         <div className="mx-auto max-w-[1180px] px-6 py-8">
           <div className="mb-5 flex items-center gap-4">
             <h1 className="text-[22px] font-semibold">Sites</h1>
@@ -130,10 +157,23 @@ export function SitesPlace() {
               No sites yet. Start one from an outline of its links or from its markup.
             </p>
           )}
-          <ul className="flex flex-wrap gap-5">
-            {sites?.map((site) => (
-              <Card key={site.id} site={site} onDelete={() => void remove(site)} />
-            ))}
+          <ul className="relative" style={{ height: virtual.getTotalSize() }}>
+            {virtual.getVirtualItems().map(({ key, index, start }) => {
+              const site = sites?.[index];
+              return (
+                site && (
+                  <li
+                    key={key}
+                    aria-setsize={sites.length}
+                    aria-posinset={index + 1}
+                    className="absolute top-0 left-0 w-[740px] max-w-full"
+                    style={{ transform: `translateY(${start}px)` }}
+                  >
+                    <Card site={site} onDelete={() => void remove(site)} />
+                  </li>
+                )
+              );
+            })}
           </ul>
         </div>
       </main>
