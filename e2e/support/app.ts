@@ -16,6 +16,8 @@ export interface App {
   readonly database: OwnDatabase;
   readonly killServer: () => Promise<void>;
   readonly startServer: () => Promise<void>;
+  /** One more server on the same database; answers its address. */
+  readonly startAnother: () => Promise<string>;
   readonly killDatabase: () => void;
   readonly stop: () => Promise<void>;
 }
@@ -40,20 +42,18 @@ export async function launchApp(
   const folder = mkdtempSync(join(tmpdir(), 'hamaca-e2e-'));
   const database = await startDatabase(folder, { mostDeaths: Infinity });
   const port = await freePort();
-  let server: ChildProcess | null = null;
-  const startServer = async () => {
+  const spawnServer = async (on: number): Promise<ChildProcess> => {
     const child = spawn(process.execPath, ['server/dist/main.js'], {
       cwd: ROOT,
       env: {
         ...process.env,
-        HAMACA_PORT: String(port),
+        HAMACA_PORT: String(on),
         HAMACA_DATABASE_URL: database.url,
         HAMACA_DATABASE_SECONDS: '30',
         ...settings,
       },
       stdio: ['ignore', 'pipe', 'pipe'],
     });
-    server = child;
     child.stderr.on('data', (data: Buffer) => {
       process.stderr.write(data);
       heard(data.toString());
@@ -66,6 +66,12 @@ export async function launchApp(
         reject(new Error('The server ended before it was ready.'));
       });
     });
+    return child;
+  };
+  let server: ChildProcess | null = null;
+  const others: ChildProcess[] = [];
+  const startServer = async () => {
+    server = await spawnServer(port);
   };
   const ended = async () =>
     new Promise<void>((resolve) => {
@@ -85,10 +91,16 @@ export async function launchApp(
     database,
     startServer,
     killServer,
+    startAnother: async () => {
+      const on = await freePort();
+      others.push(await spawnServer(on));
+      return `http://127.0.0.1:${on}`;
+    },
     killDatabase: () => {
       process.kill(database.pid(), 'SIGKILL');
     },
     stop: async () => {
+      for (const other of others) other.kill('SIGKILL');
       server?.kill('SIGTERM');
       await ended();
       await database.stop();
