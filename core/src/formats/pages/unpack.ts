@@ -77,24 +77,28 @@ export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean):
   const skipped: string[] = [];
   const files: OpenFile[] = [];
   let size = 0;
-  let refusal: string | null = null;
+  // In an object, as it changes while what is pushed comes out.
+  const found: { refusal: string | null } = { refusal: null };
   const take = (file: UnzipFile, path: string) => {
     const open: OpenFile = { path, chunks: [], size: 0, whole: false };
     files.push(open);
-    if (files.length > UNPACK_LIMITS.entries) refusal = `it holds more than ${UNPACK_LIMITS.entries} files`;
+    if (files.length > UNPACK_LIMITS.entries)
+      found.refusal = `it holds more than ${UNPACK_LIMITS.entries} files`;
     file.ondata = (error, chunk, final) => {
       if (error) throw error;
       open.size += chunk.length;
       size += chunk.length;
       open.whole = final;
-      if (open.size > LIMITS.file) refusal ??= `“${path}” in it is larger than ${megabytes(LIMITS.file)}`;
-      if (size > UNPACK_LIMITS.zip) refusal ??= `it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`;
-      if (refusal === null) open.chunks.push(chunk);
+      if (open.size > LIMITS.file)
+        found.refusal ??= `“${path}” in it is larger than ${megabytes(LIMITS.file)}`;
+      if (size > UNPACK_LIMITS.zip)
+        found.refusal ??= `it unpacks to more than ${megabytes(UNPACK_LIMITS.zip)}`;
+      if (found.refusal === null) open.chunks.push(chunk);
     };
-    if (refusal === null) file.start();
+    if (found.refusal === null) file.start();
   };
   const stream = new Unzip((file) => {
-    if (refusal !== null || file.name.endsWith('/')) return;
+    if (found.refusal !== null || file.name.endsWith('/')) return;
     const path = safePath(file.name);
     if (path === null) {
       if (skipped.length < 20) skipped.push(file.name.slice(0, 80));
@@ -102,12 +106,12 @@ export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean):
   });
   stream.register(UnzipInflate);
   try {
-    for (let at = 0; at < bytes.length && refusal === null; at += ZIP_STEP)
+    for (let at = 0; at < bytes.length && found.refusal === null; at += ZIP_STEP)
       stream.push(bytes.subarray(at, at + ZIP_STEP), at + ZIP_STEP >= bytes.length);
   } catch (error) {
-    return fail(refusal ?? `the archive is broken or cut short: ${(error as Error).message}`);
+    return fail(found.refusal ?? `the archive is broken or cut short: ${(error as Error).message}`);
   }
-  if (refusal !== null) return fail(refusal);
+  if (found.refusal !== null) return fail(found.refusal);
   if (files.some(({ whole }) => !whole)) return fail('the archive is broken or cut short');
   return succeed({
     files: files.map(({ path, chunks, size: of }) => ({ path, bytes: joined(chunks, of) })),
