@@ -3,12 +3,10 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { ensureBrowser } from './lib/browser.mjs';
-import { ensureBuilt, ownSources } from './lib/build.mjs';
-import { ensureDatabaseServer } from './lib/database.mjs';
-import { ensurePackages } from './lib/packages.mjs';
+import { ownSources } from './lib/build.mjs';
 import { ROOT } from './lib/paths.mjs';
 import { run } from './lib/run.mjs';
+import { setUp } from './lib/set-up.mjs';
 
 /** Sources read files beside them: each keeps its own address in the bundle. */
 const keepAddresses = {
@@ -24,12 +22,7 @@ const keepAddresses = {
   },
 };
 
-ensurePackages();
-ensureDatabaseServer();
-ensureBrowser();
-for (const made of ['fonts/build.mjs', 'core/build.mjs'])
-  run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
-await ensureBuilt();
+await setUp();
 // Built as it ships: what runs the sources as they are adds a call to every function.
 await build({
   entryPoints: [join(ROOT, 'benchmarks', 'run.ts')],

@@ -5,7 +5,8 @@ import { holdFolder } from './lib/hold-folder.mjs';
 import { ensurePackages } from './lib/packages.mjs';
 import { dataFolder } from './lib/paths.mjs';
 import { countDeaths, endProcess } from './lib/processes.mjs';
-import { plainReason, run, say, sleep, start } from './lib/run.mjs';
+import { plainReason, say, sleep, start } from './lib/run.mjs';
+import { ensureMade } from './lib/set-up.mjs';
 
 /** A server that dies more often within a minute is not started again. */
 const MOST_DEATHS = 5;
@@ -50,8 +51,7 @@ async function main() {
   const folder = dataFolder();
   const held = await holdFolder(folder);
   ensurePackages();
-  for (const made of ['fonts/build.mjs', 'core/build.mjs'])
-    run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
+  ensureMade();
   await ensureBuilt();
   let code = 0;
   // Ctrl-C reaches the server by itself; here it only must not end this process before the database is stopped.

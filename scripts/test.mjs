@@ -1,9 +1,6 @@
 /** `npm test`: sets itself up, then checks types, format, lint and boundaries, and runs unit and browser tests. */
-import { ensureBrowser } from './lib/browser.mjs';
-import { ensureBuilt } from './lib/build.mjs';
-import { ensureDatabaseServer } from './lib/database.mjs';
-import { ensurePackages } from './lib/packages.mjs';
 import { run, say } from './lib/run.mjs';
+import { setUp } from './lib/set-up.mjs';
 
 const STEPS = [
   ['types', ['run', '-s', 'types']],
@@ -14,12 +11,7 @@ const STEPS = [
   ['browser tests', ['run', '-s', 'browser']],
 ];
 
-ensurePackages();
-ensureDatabaseServer();
-ensureBrowser();
-for (const made of ['fonts/build.mjs', 'core/build.mjs'])
-  run(process.execPath, [made], { stdio: ['ignore', 2, 2] });
-await ensureBuilt();
+await setUp();
 
 const failed = [];
 for (const [name, args] of STEPS) {

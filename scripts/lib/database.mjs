@@ -20,7 +20,8 @@ import { commandOf, countDeaths, endProcess } from './processes.mjs';
 import { hasCommand, say, sleep, start } from './run.mjs';
 
 const POLL = 30;
-const READY_WITHIN = 30_000;
+/** Milliseconds a database may take to start: a busy machine is slow, not wrong. */
+const READY_WITHIN = 120_000;
 /** Longest path a Unix socket may have, less some room. */
 const LONGEST_SOCKET = 100;
 

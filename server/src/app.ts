@@ -1,4 +1,6 @@
+import { LIMITS } from '@hamaca/core';
 import { Hono } from 'hono';
+import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
 import { onlyWithKey } from './access/gate.ts';
@@ -70,6 +72,14 @@ export function createApp(deps: Deps): Hono {
     if (!headers.has('content-security-policy') && !context.req.path.startsWith('/assets/'))
       headers.set('content-security-policy', NOTHING);
   });
+  app.use(
+    bodyLimit({
+      maxSize: LIMITS.file,
+      onError: () => {
+        throw PROBLEMS.tooLarge();
+      },
+    }),
+  );
   const compressed = compress();
   app.use((context, next) =>
     context.req.path.endsWith('/events') ||

@@ -23,7 +23,7 @@ const ID_LENGTH = 12;
 const GRACE = 1500;
 
 /** Work beside requests: few threads, as they share the machine with whoever works on it. */
-const THREADS = { most: 2, limit: 10_000 } as const;
+const THREADS = { most: 2, limit: 60_000 } as const;
 
 const now = () => new Date();
 

@@ -1,7 +1,7 @@
 import { Hono, type Context } from 'hono';
 import { cutText, readPatch } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
-import { readJson, readText } from '../body.ts';
+import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { createEditQueue } from '../saving/edit-queue.ts';
@@ -84,7 +84,7 @@ export function siteRoutes(deps: Deps): Hono {
 
   routes.post('/', async (context) => {
     if (!/^application\/json\b/i.test(context.req.header('content-type') ?? '')) throw PROBLEMS.notJsonType();
-    const read = await deps.compute.run('read-site', await readText(context), context.req.raw.signal);
+    const read = await deps.compute.run('read-site', await context.req.text(), context.req.raw.signal);
     switch (read.kind) {
       case 'not-json':
         throw PROBLEMS.notJson(`${read.reason}.`);

@@ -37,10 +37,17 @@ function comeInAgain(): void {
   location.assign(`/enter?to=${encodeURIComponent(pathname + search)}`);
 }
 
-async function request(path: string, options: RequestInit = {}): Promise<Response> {
+/** Milliseconds an answer may take; one that has to be worked out may take longer. */
+const LIMIT = { answer: 15_000, work: 90_000 } as const;
+
+async function request(
+  path: string,
+  options: RequestInit = {},
+  limit: number = LIMIT.answer,
+): Promise<Response> {
   let response: Response;
   try {
-    response = await fetch(path, { ...options, signal: AbortSignal.timeout(15_000) });
+    response = await fetch(path, { ...options, signal: AbortSignal.timeout(limit) });
   } catch {
     // The browser does not tell why: no network, no server, or too long a wait.
     throw new ApiError(0, 'The server does not answer.');
@@ -83,21 +90,16 @@ export async function fetchChanges(
 
 /** Creates a site and answers its id. */
 export async function createSite(site: Site): Promise<string> {
-  const response = await request('/api/sites', {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(site),
-  });
+  const headers = { 'content-type': 'application/json' };
+  const body = JSON.stringify(site);
+  const response = await request('/api/sites', { method: 'POST', headers, body }, LIMIT.work);
   return ((await response.json()) as { id: string }).id;
 }
 
 /** Brings a font file along: the server checks, names and measures it. */
 export async function uploadFont(file: Blob): Promise<Typeface> {
-  const response = await request('/api/fonts', {
-    method: 'POST',
-    headers: { 'content-type': 'application/octet-stream' },
-    body: file,
-  });
+  const headers = { 'content-type': 'application/octet-stream' };
+  const response = await request('/api/fonts', { method: 'POST', headers, body: file }, LIMIT.work);
   return (await response.json()) as Typeface;
 }
 
