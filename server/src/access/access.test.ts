@@ -160,6 +160,7 @@ test('a pass leads to fonts and scripts alone, for a time', async () => {
   const pass = passPath(secret, clock);
   expect(passPath(secret, new Date(clock.getTime() + 3_600_000))).toBe(pass);
   expect((await ask(`${pass}/fonts/figtree.woff2`)).status).toBe(200);
+  expect((await ask(`${pass}/fonts/nothing.woff2`)).status).toBe(404);
   for (const path of ['/api/sites', '/fonts/../api/sites', '/', '/sites/marisma'])
     expect((await ask(`${pass}${path}`)).status).toBe(401);
   expect((await ask(`${pass.slice(0, -1)}x/fonts/figtree.woff2`)).status).toBe(401);

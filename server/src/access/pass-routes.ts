@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import type { Deps } from '../deps.ts';
-import { PROBLEMS } from '../problem.ts';
+import { HttpProblem, problemResponse, PROBLEMS } from '../problem.ts';
 import { fontRoutes } from '../routes/fonts.ts';
 import { assetRoutes } from '../routes/web.ts';
 import type { Access } from './access.ts';
@@ -9,6 +9,9 @@ import { behindPass, PASS } from './pass.ts';
 /** Scripts and fonts for the stage, by addresses that carry a pass. */
 export function passRoutes(deps: Deps, access: Access): Hono {
   const open = new Hono();
+  open.onError((error, context) =>
+    problemResponse(context, error instanceof HttpProblem ? error : PROBLEMS.internal()),
+  );
   open.route('/fonts', fontRoutes(deps));
   if (deps.webRoot !== null) open.route('/assets', assetRoutes(deps.webRoot));
   const routes = new Hono();
@@ -22,7 +25,7 @@ export function passRoutes(deps: Deps, access: Access): Hono {
     const found = await open.fetch(
       new Request(new URL(path, context.req.url), { method, headers: raw.headers }),
     );
-    if (found.status === 404) throw PROBLEMS.noRoute(`${PASS}/…${path}`);
+    if (!found.ok && found.status !== 304) throw PROBLEMS.noRoute(`${PASS}/…${path}`);
     return found;
   });
   return routes;

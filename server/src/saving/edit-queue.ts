@@ -28,13 +28,16 @@ const pause = (ms: number) =>
   });
 
 export function createEditQueue(database: Database, now: () => Date): EditQueue {
-  const known = rememberSites();
+  const sites = rememberSites();
   const queues = new Map<string, Waiting[]>();
 
-  const store = async (id: string, edits: readonly WantedEdit[]): Promise<SavedEdit[]> => {
+  const store = async (id: string, edits: readonly WantedEdit[]): Promise<readonly SavedEdit[]> => {
     for (let tries = 1; ; tries++) {
       try {
-        return await database.transact((connection) => saveEdits(connection, known, id, edits, now()));
+        const saved = await database.transact((connection) => saveEdits(connection, sites, id, edits, now()));
+        // Not before it is stored for good: what failed at the last moment never was.
+        if (saved.known) sites.keep(id, saved.known);
+        return saved.answers;
       } catch (error) {
         if (tries === MOST_TRIES || !isPassing(error)) throw error;
         await pause(Math.random() * LONGEST_PAUSE);

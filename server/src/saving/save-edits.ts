@@ -5,7 +5,7 @@ import { insertChanges, selectChangesById, selectPatchesAfter, type StoredChange
 import type { Connection } from '../store/database.ts';
 import { lockSite, selectDocument, updateSite } from '../store/sites.ts';
 import { keepVersion } from '../store/versions.ts';
-import type { KnownSites } from './known-sites.ts';
+import type { KnownSite, KnownSites } from './known-sites.ts';
 
 /** An edit as a client sends it: made on a revision, with an id that makes a repeated request harmless. */
 export interface WantedEdit {
@@ -61,20 +61,26 @@ function lay(ground: Ground, { expected, change, patch }: WantedEdit): SavedEdit
   };
 }
 
+/** What became of edits that were saved together, and the site they led to: to be remembered once it is stored for good. */
+export interface SavedEdits {
+  readonly answers: readonly SavedEdit[];
+  readonly known: KnownSite | null;
+}
+
 /**
  * Saves edits of one site in one transaction: the row is locked, each edit compared with what changed since the revision it
  * names, the results checked, the log extended. An edit that is refused leaves the others as they are.
  */
 export async function saveEdits(
   connection: Connection,
-  known: KnownSites,
+  sites: KnownSites,
   id: string,
   edits: readonly WantedEdit[],
   now: Date,
-): Promise<SavedEdit[]> {
+): Promise<SavedEdits> {
   const revision = await lockSite(connection, id);
-  if (revision === null) return edits.map(() => ({ refused: PROBLEMS.noSite(id) }));
-  const remembered = known.at(id, revision);
+  if (revision === null) return { answers: edits.map(() => ({ refused: PROBLEMS.noSite(id) })), known: null };
+  const remembered = sites.at(id, revision);
   const site = remembered?.site ?? loadStored(await selectDocument(connection, id));
   const repeated = await selectChangesById(
     connection,
@@ -100,12 +106,14 @@ export async function saveEdits(
     if ('saved' in answer) made.set(changeId, answer.saved);
     return answer;
   });
-  if (made.size > 0) {
-    const document = JSON.stringify(ground.site);
-    await keepVersion(connection, id, now);
-    await updateSite(connection, { id, revision: ground.revision, document, name: ground.site.name }, now);
-    await insertChanges(connection, id, [...made.values()], now);
-    known.keep(id, { revision: ground.revision, site: ground.site, length: document.length });
-  } else if (!remembered) known.keep(id, { revision, site, length: JSON.stringify(site).length });
-  return answers;
+  if (made.size === 0)
+    return { answers, known: remembered ?? { revision, site, length: JSON.stringify(site).length } };
+  const document = JSON.stringify(ground.site);
+  await keepVersion(connection, id, now);
+  await updateSite(connection, { id, revision: ground.revision, document, name: ground.site.name }, now);
+  await insertChanges(connection, id, [...made.values()], now);
+  return {
+    answers,
+    known: { revision: ground.revision, site: ground.site, length: document.length },
+  };
 }

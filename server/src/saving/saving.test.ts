@@ -87,6 +87,47 @@ test('many writers on two servers: every edit that was acknowledged stands, once
   );
 });
 
+test('what failed at the last moment is not remembered as saved', async () => {
+  let fails = false;
+  const failing = asker(
+    await world.serve({
+      database: {
+        ...world.database,
+        transact: (work) =>
+          world.database.transact(async (connection) => {
+            const answer = await work(connection);
+            if (fails) throw new Error('The disk went away.');
+            return answer;
+          }),
+      },
+    }),
+  );
+  const id = await failing.create();
+  fails = true;
+  expect((await failing.patch(id, 1, rename('Lost'))).status).toBe(500);
+  fails = false;
+  expect((await two.patch(id, 1, rename('Theirs'))).body).toEqual({ revision: 2 });
+  expect((await failing.patch(id, 2, relabel(0, 'Mine'))).body).toEqual({ revision: 3 });
+  expect((await one.ask(`/api/sites/${id}`)).body['name']).toBe('Theirs');
+});
+
+test('an edit is not compared with patches that would fill the memory', async () => {
+  const id = await one.create();
+  const links = (count: number) =>
+    Array.from({ length: 4000 }, (_, index) => ({
+      id: `wide-${count}-${index}`,
+      label: 'x'.repeat(490),
+      target: { kind: 'none' },
+      children: [],
+    }));
+  for (let count = 0; count < 2; count++)
+    await one.patch(id, count + 1, [
+      { op: 'add', path: '/menus/-', value: { id: `wide-${count}`, name: 'Wide', items: links(count) } },
+    ]);
+  expect((await two.patch(id, 1, rename('Late'))).status).toBe(412);
+  expect((await two.patch(id, 2, rename('In time'))).status).toBe(200);
+});
+
 describe('the log', () => {
   const changes = async (id: string, query: string) => {
     const { body } = await one.ask(`/api/sites/${id}/changes${query}`);

@@ -73,12 +73,20 @@ export async function selectChangesById(
   return new Map(rows.map((row) => [row.change_id, fromRow(row)]));
 }
 
-/** The patches after a revision by the revision they led to. */
+/** Most characters of patches that an edit is compared with. */
+const MOST_COMPARED = 4_000_000;
+
+/** The patches after a revision by the revision they led to; none where they are too long to be compared with. */
 export async function selectPatchesAfter(
   connection: Connection,
   siteId: string,
   revision: number,
 ): Promise<Map<number, JsonPatch>> {
+  const [[sum]] = await connection.execute<Row<{ size: number | string | null }>[]>(
+    'SELECT SUM(LENGTH(patch)) AS size FROM site_change WHERE site_id = ? AND revision > ?',
+    [siteId, revision],
+  );
+  if (Number(sum?.size ?? 0) > MOST_COMPARED) return new Map();
   const [rows] = await connection.execute<Row<Pick<ChangeRow, 'revision' | 'patch'>>[]>(
     'SELECT revision, patch FROM site_change WHERE site_id = ? AND revision > ?',
     [siteId, revision],
