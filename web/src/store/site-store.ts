@@ -241,23 +241,6 @@ export function openSite(id: string): SiteStore {
     if (foreign.length > 0) notify({ tone: 'info', text: WORDS.otherTab(foreign) });
   };
 
-  /** Takes the site as it is now, where the log does not tell any more how it came to be so. */
-  const takeAnew = async () => {
-    const { site, revision } = await fetchSite(id);
-    Object.assign(book, { base: site, revision, log: [], from: revision + 1, older: false });
-    rebase();
-  };
-
-  const catchUp = async () => {
-    for (let more = true; more && !book.closed;) {
-      const page = await fetchChanges(id, { after: book.revision });
-      const next = page.changes[0];
-      if (next && next.revision !== book.revision + 1) return takeAnew();
-      take(page.changes);
-      ({ more } = page);
-    }
-  };
-
   /** Asks for older pages of the log until undo reaches back far enough. */
   const reachBack = async () => {
     for (let page = 0; page < REACH.pages && book.older && !book.closed; page++) {
@@ -269,6 +252,24 @@ export function openSite(id: string): SiteStore {
       book.from = changes[0]?.revision ?? book.from;
       book.older = more && changes.length > 0;
       showHistory();
+    }
+  };
+
+  /** Takes the site as it is now, where the log does not tell any more how it came to be so. */
+  const takeAnew = async () => {
+    const { site, revision } = await fetchSite(id);
+    Object.assign(book, { base: site, revision, log: [], from: revision + 1, older: true });
+    rebase();
+    await reachBack();
+  };
+
+  const catchUp = async () => {
+    for (let more = true; more && !book.closed;) {
+      const page = await fetchChanges(id, { after: book.revision });
+      const next = page.changes[0];
+      if (next && next.revision !== book.revision + 1) return takeAnew();
+      take(page.changes);
+      ({ more } = page);
     }
   };
 
