@@ -29,7 +29,7 @@ test('pastes of any garbage give a clear answer, never live markup, never a cras
   await markup.fill('<nav><a href="javascript:alert(3)">&lt;script&gt;</a><svg onload=alert(4)></nav>');
   await expect(understood(page).getByText('<script>', { exact: true })).toBeVisible();
   await markup.fill(`<nav>${'<a href="/x">Link</a>'.repeat(25_000)}</nav>`);
-  await expect(understood(page).getByText('20000 links')).toBeVisible();
+  await expect(understood(page).getByText('20000 links, 1 remark')).toBeVisible();
   await markup.fill('<<<>>> \u0000 ]]>');
   await expect(understood(page).getByText(/No links were found/)).toBeVisible();
   expect(alerts).toEqual([]);

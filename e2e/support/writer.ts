@@ -26,7 +26,11 @@ export function labelPaths(site: Site): string[] {
 }
 
 /** Asks until there is an answer; a server that is away is asked again. */
-async function answerOf(url: string, init: RequestInit, stop: AbortSignal): Promise<Response> {
+export async function answerOf(
+  url: string,
+  init: RequestInit = {},
+  stop: AbortSignal = AbortSignal.timeout(300_000),
+): Promise<Response> {
   for (;;) {
     try {
       const response = await fetch(url, init);
@@ -92,7 +96,7 @@ interface Logged {
 export async function wholeLog(url: string, site: string): Promise<Logged[]> {
   const log: Logged[] = [];
   for (let after = 1; ; after = log.at(-1)?.revision ?? after) {
-    const response = await fetch(`${url}/api/sites/${site}/changes?after=${after}`);
+    const response = await answerOf(`${url}/api/sites/${site}/changes?after=${after}`);
     const { changes, more } = (await response.json()) as { changes: Logged[]; more: boolean };
     log.push(...changes);
     if (!more) return log;

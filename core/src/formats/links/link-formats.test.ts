@@ -261,7 +261,10 @@ describe('packed files', () => {
       ok: true,
       value: { files: [{ path: 'site/index.html' }], skipped: ['../evil.html'] },
     });
-    expect(unpackZip(zip.slice(0, 60), () => true).ok).toBe(false);
+    for (const cut of [60, zip.length - 30]) expect(unpackZip(zip.slice(0, cut), () => true).ok).toBe(false);
+    expect(unpackZip(Uint8Array.from([0x50, 0x4b, 3, 4, ...Array<number>(200).fill(0)]), () => true).ok).toBe(
+      false,
+    );
   });
   test.each([
     ['ten gigabytes', 0xfffffff0],

@@ -61,6 +61,17 @@ export function safePath(path: string): string | null {
 /** Bytes of an archive that are unpacked before it is looked again whether that is too much. */
 const ZIP_STEP = 1 << 14;
 
+/** Longest end of an archive: the record that ends it and its comment (APPNOTE 6.3, section 4.3.16). */
+const LONGEST_END = 22 + 0xffff;
+
+/** Whether an archive has the record that ends it; one that was cut short has none. */
+function hasEnd(bytes: Uint8Array): boolean {
+  for (let at = bytes.length - 22; at >= Math.max(0, bytes.length - LONGEST_END); at--)
+    if (bytes[at] === 0x50 && bytes[at + 1] === 0x4b && bytes[at + 2] === 5 && bytes[at + 3] === 6)
+      return true;
+  return false;
+}
+
 /** A file of an archive while it is being unpacked. */
 interface OpenFile {
   readonly path: string;
@@ -74,6 +85,7 @@ interface OpenFile {
  * claims; paths that lead out of the archive are left out and named.
  */
 export function unpackZip(bytes: Uint8Array, wanted: (path: string) => boolean): Result<Archive, string> {
+  if (!hasEnd(bytes)) return fail('the archive is broken or cut short');
   const skipped: string[] = [];
   const files: OpenFile[] = [];
   let size = 0;
