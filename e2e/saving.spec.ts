@@ -43,7 +43,11 @@ test('an edit of what another tab removed is not lost silently', async ({ page, 
       .getByRole('treegrid')
       .getByRole('row')
       .filter({ has: tab.locator(`input[value="${label}"]`) });
+  // It hears of nothing, neither from the server nor from the other tab.
   await page.route('**/api/sites/*/events', (route) => route.abort());
+  await page.addInitScript(() => {
+    Reflect.deleteProperty(window, 'BroadcastChannel');
+  });
   await page.reload();
   await row(page, 'Visit').getByLabel('Label').fill('Visit us');
   await row(other, 'Visit').getByRole('button', { name: 'Details of Visit' }).click();
