@@ -38,19 +38,18 @@ function listen(fetch: Parameters<typeof serve>[0]['fetch'], { host, port }: Con
   });
 }
 
-const HTTP = /^http:/;
+/** The address it listens on, without its port. */
+const listensOn = ({ host }: Config) => `http://${host.includes(':') ? `[${host}]` : host}`;
 
 /** Where it is reached from elsewhere: by its own names, or by the address it listens on. */
-function reachedAt({ origins, host, port }: Config): string {
-  return origins[0] ?? `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
-}
+const reachedAt = (config: Config) => config.origins[0] ?? `${listensOn(config)}:${config.port}`;
 
 /** Says who can reach it, and how to come in. */
 async function tellWhoComesIn(config: Config, database: Database): Promise<void> {
   const say = (text: string) => process.stderr.write(`hamaca: ${text}\n`);
   const at = reachedAt(config);
   say(`everybody who can reach ${at} can ask for its pages; the key decides who comes in`);
-  if (HTTP.test(at))
+  if (at.startsWith('http:'))
     say('the way there is not encrypted: put a proxy with https before it, and name that with HAMACA_ORIGIN');
   const { key, access } = makeKey();
   if (await insertAccess(database, access, now()))
@@ -66,10 +65,7 @@ async function start(config: Config): Promise<void> {
   await seedDemo(database, now());
   const standIn = config.standIn ? await startStandIn() : null;
   // A name it listens on by is one it is reached by.
-  const origins = new Set([
-    ...config.origins,
-    `http://${config.host.includes(':') ? `[${config.host}]` : config.host}`,
-  ]);
+  const origins = new Set([...config.origins, listensOn(config)]);
   const { forwarded } = config;
   const access = config.asksForKey ? createAccess({ database, log, now, origins, forwarded }) : null;
   const compute = createThreads({ script: new URL('./thread.js', import.meta.url), ...THREADS });

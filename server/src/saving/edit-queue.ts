@@ -1,3 +1,4 @@
+import { setTimeout as pause } from 'node:timers/promises';
 import { isPassing, type Database } from '../store/database.ts';
 import type { StoredChange } from '../store/changes.ts';
 import { rememberSites } from './known-sites.ts';
@@ -21,11 +22,6 @@ export interface EditQueue {
   /** Answers once the edit is stored for good; throws why it is refused. */
   readonly save: (id: string, edit: WantedEdit) => Promise<StoredChange>;
 }
-
-const pause = (ms: number) =>
-  new Promise((resolve) => {
-    setTimeout(resolve, ms);
-  });
 
 export function createEditQueue(database: Database, now: () => Date): EditQueue {
   const sites = rememberSites();

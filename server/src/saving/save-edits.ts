@@ -67,6 +67,11 @@ export interface SavedEdits {
   readonly known: KnownSite | null;
 }
 
+async function readSite(connection: Connection, id: string, revision: number): Promise<KnownSite> {
+  const document = await selectDocument(connection, id);
+  return { revision, site: loadStored(document), length: document.length };
+}
+
 /**
  * Saves edits of one site in one transaction: the row is locked, each edit compared with what changed since the revision it
  * names, the results checked, the log extended. An edit that is refused leaves the others as they are.
@@ -80,8 +85,7 @@ export async function saveEdits(
 ): Promise<SavedEdits> {
   const revision = await lockSite(connection, id);
   if (revision === null) return { answers: edits.map(() => ({ refused: PROBLEMS.noSite(id) })), known: null };
-  const remembered = sites.at(id, revision);
-  const site = remembered?.site ?? loadStored(await selectDocument(connection, id));
+  const before = sites.at(id, revision) ?? (await readSite(connection, id, revision));
   const repeated = await selectChangesById(
     connection,
     id,
@@ -89,7 +93,7 @@ export async function saveEdits(
   );
   const oldest = Math.max(Math.min(...edits.map(({ expected }) => expected)), revision - MOST_BETWEEN);
   const ground: Ground = {
-    site,
+    site: before.site,
     revision,
     patches:
       oldest < revision ? await selectPatchesAfter(connection, id, oldest) : new Map<number, JsonPatch>(),
@@ -97,17 +101,16 @@ export async function saveEdits(
   const made = new Map<string, StoredChange>();
   const answers = edits.map((edit): SavedEdit => {
     const { changeId } = edit.change;
-    const before = repeated.get(changeId) ?? made.get(changeId);
-    if (before)
-      return before.patch === JSON.stringify(edit.patch)
-        ? { saved: before }
+    const earlier = repeated.get(changeId) ?? made.get(changeId);
+    if (earlier)
+      return earlier.patch === JSON.stringify(edit.patch)
+        ? { saved: earlier }
         : { refused: PROBLEMS.idUsed(changeId) };
     const answer = lay(ground, edit);
     if ('saved' in answer) made.set(changeId, answer.saved);
     return answer;
   });
-  if (made.size === 0)
-    return { answers, known: remembered ?? { revision, site, length: JSON.stringify(site).length } };
+  if (made.size === 0) return { answers, known: before };
   const document = JSON.stringify(ground.site);
   await keepVersion(connection, id, now);
   await updateSite(connection, { id, revision: ground.revision, document, name: ground.site.name }, now);

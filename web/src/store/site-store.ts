@@ -2,6 +2,7 @@ import {
   applyPatch,
   EMPTY_HISTORY,
   guardPatch,
+  recordChange,
   redoChange,
   runEdit,
   undoChange,
@@ -30,7 +31,7 @@ export interface SiteState {
   readonly site: Site | null;
   /** Whether `site` shows a change that is still under way: a drag, or typing. */
   readonly previewing: boolean;
-  readonly history: History;
+  readonly history: History<DoneChange>;
   readonly saving: Saving;
   /** Whether the browser keeps what is not saved yet. */
   readonly kept: boolean;
@@ -136,7 +137,7 @@ export function openSite(id: string): SiteStore {
     current = site;
     book.preview = null;
     store.setState({
-      history: ownHistory(done()),
+      history: recordChange(store.getState().history, { ...change, own: true }),
       saving: store.getState().saving === 'saved' ? 'saving' : store.getState().saving,
     });
     show();
@@ -173,7 +174,7 @@ export function openSite(id: string): SiteStore {
   };
 
   const step = (kind: 'undo' | 'redo') => {
-    const history = ownHistory(done());
+    const { history } = store.getState();
     const entry = history[kind].at(-1);
     const change = kind === 'undo' ? undoChange(history) : redoChange(history);
     if (!entry || !change || !current) return;
@@ -244,7 +245,7 @@ export function openSite(id: string): SiteStore {
   /** Asks for older pages of the log until undo reaches back far enough. */
   const reachBack = async () => {
     for (let page = 0; page < REACH.pages && book.older && !book.closed; page++) {
-      if (ownHistory(done()).undo.length >= REACH.steps) return;
+      if (store.getState().history.undo.length >= REACH.steps) return;
       const { changes, more } = await fetchChanges(id, { before: book.from });
       // Meanwhile the site may have been taken anew; then this is no part of its log.
       if (changes.length > 0 && changes.at(-1)?.revision !== book.from - 1) return;

@@ -43,11 +43,12 @@ class Tester {
   }
 
   /** Tests an object unless it is known to be as `as` says, and remembers it where nothing is wrong. */
-  private once(value: object, as: Shape | string, test: () => void): void {
-    if (this.approved?.get(value) === as) return;
+  private once(value: unknown, as: Shape | string, test: () => void): void {
+    const approved = isRecord(value) ? this.approved : null;
+    if (approved?.get(value as object) === as) return;
     const before = this.violations.length;
     test();
-    if (this.violations.length === before) this.approved?.set(value, as);
+    if (this.violations.length === before) approved?.set(value as object, as);
   }
 
   record(shape: Shape, value: unknown): void {
@@ -95,11 +96,9 @@ class Tester {
         this.things(spec, value);
         return;
       case 'look':
-        if (isRecord(value))
-          this.once(value, spec.owner, () => {
-            this.look(spec.owner, value);
-          });
-        else this.look(spec.owner, value);
+        this.once(value, spec.owner, () => {
+          this.look(spec.owner, value);
+        });
         return;
       default: {
         const allowed = refuseValue(spec, value);
