@@ -5,7 +5,7 @@ import { startWorld, type World } from '../../test/world.ts';
 import { insertAccess, replaceAccess } from '../store/access.ts';
 import { createAccess } from './access.ts';
 import { isKey, makeKey } from './key.ts';
-import { behindPass, passPath } from './pass.ts';
+import { holdsPass, passPath } from './pass.ts';
 
 let world: World;
 let app: Hono;
@@ -164,6 +164,6 @@ test('a pass leads to fonts and scripts alone, for a time', async () => {
   for (const path of ['/api/sites', '/fonts/../api/sites', '/', '/sites/marisma'])
     expect((await ask(`${pass}${path}`)).status).toBe(401);
   expect((await ask(`${pass.slice(0, -1)}x/fonts/figtree.woff2`)).status).toBe(401);
-  expect(behindPass(`${pass}/fonts/a.woff2`, secret, new Date(clock.getTime() + 3 * 86_400_000))).toBeNull();
-  expect(behindPass(`${pass}/fonts/a.woff2`, makeKey().access.secret, clock)).toBeNull();
+  expect(holdsPass(`${pass}/fonts/a.woff2`, secret, new Date(clock.getTime() + 3 * 86_400_000))).toBe(false);
+  expect(holdsPass(`${pass}/fonts/a.woff2`, makeKey().access.secret, clock)).toBe(false);
 });

@@ -18,11 +18,11 @@ export function passPath(secret: string, now: Date): string {
   return `${PASS}/${until}.${sign(until, secret)}`;
 }
 
-/** The path behind a pass that holds; null where there is none. */
-export function behindPass(path: string, secret: string, now: Date): string | null {
-  const [, until = '', signature = '', rest = ''] =
-    /^\/pass\/(\d{1,15})\.([\w-]{43})(\/(?:assets|fonts)\/.*)$/.exec(path) ?? [];
-  if (rest === '' || Number(until) < now.getTime()) return null;
+/** Whether a path is one of a font or script and carries a pass that holds. */
+export function holdsPass(path: string, secret: string, now: Date): boolean {
+  const [, until = '', signature = ''] =
+    /^\/pass\/(\d{1,15})\.([\w-]{43})\/(?:assets|fonts)\//.exec(path) ?? [];
+  if (signature === '' || Number(until) < now.getTime()) return false;
   const expected = Buffer.from(sign(Number(until), secret));
-  return timingSafeEqual(expected, Buffer.from(signature)) ? rest : null;
+  return timingSafeEqual(expected, Buffer.from(signature));
 }

@@ -36,7 +36,9 @@ export function assetRoutes(webRoot: string): Hono {
     context.res.headers.set('access-control-allow-origin', '*');
     context.res.headers.set('cross-origin-resource-policy', 'cross-origin');
   });
-  routes.use('*', serveStatic({ root, precompressed: true }));
+  // They may stand behind a pass.
+  const rewriteRequestPath = (path: string) => path.slice(path.indexOf('/assets/'));
+  routes.use('*', serveStatic({ root, precompressed: true, rewriteRequestPath }));
   routes.get('*', (context) => {
     throw PROBLEMS.noRoute(context.req.path);
   });
