@@ -58,6 +58,17 @@ test('an edit of what another tab removed is not lost silently', async ({ page, 
   await expect(row(page, 'Visit')).toHaveCount(0);
 });
 
+test('letters typed into a link that another tab removes meanwhile are named', async ({ page, context }) => {
+  const id = await copyDemo(page);
+  const other = await context.newPage();
+  for (const tab of [page, other]) await tab.goto(`/sites/${id}/links`);
+  await page.getByRole('treegrid').locator('input[value="Visit"]').fill('Visit the reeds');
+  await other.getByRole('button', { name: 'Details of Visit' }).click();
+  await other.getByRole('button', { name: 'Remove Visit' }).click();
+  await saved(other);
+  await expect(page.getByText(/“Rename “Visit the reeds”” could not be kept/)).toBeVisible();
+});
+
 test('more tabs than a browser has connections to a host: each saves, and hears of the others', async ({
   page,
   context,

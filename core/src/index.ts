@@ -117,7 +117,7 @@ export type { NewItems } from './links/new-items.ts';
 export { partLinks } from './links/part-links.ts';
 export { shownDepth, unreachedPages } from './links/reach.ts';
 export { fetchAddress, formatTarget, parseTarget } from './links/target.ts';
-export { applyCheckedPatch } from './edit/checked-patch.ts';
+export { applyCheckedPatch, checkRanEdit } from './edit/checked-patch.ts';
 export { touchesSame } from './edit/conflict.ts';
 export {
   type Change,
@@ -128,6 +128,7 @@ export {
   replayHistory,
   undoChange,
 } from './edit/history.ts';
+export type { RanEdit } from './edit/draft.ts';
 export { applyPatch, guardPatch, type JsonPatch, readPatch } from './edit/json-patch.ts';
 export { type Edit, runEdit } from './edit/operations.ts';
 export { type ItemChange, type ItemPlace, type Step, topmostItems } from './edit/operations/items.ts';

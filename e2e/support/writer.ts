@@ -25,17 +25,23 @@ export function labelPaths(site: Site): string[] {
   return below(site.menus[0]?.items ?? [], '/menus/0/items');
 }
 
-/** Asks until there is an answer; a server that is away is asked again. */
+/** What a server answered, once all of it was heard. */
+interface Answer {
+  readonly status: number;
+  readonly body: unknown;
+}
+
+/** Asks until there is a whole answer; a server that is away, or goes while it answers, is asked again. */
 export async function answerOf(
   url: string,
   init: RequestInit = {},
   stop: AbortSignal = AbortSignal.timeout(300_000),
-): Promise<Response> {
+): Promise<Answer> {
   for (;;) {
     try {
       const response = await fetch(url, init);
-      if (response.status !== 503) return response;
-      await response.arrayBuffer();
+      const body: unknown = await response.json();
+      if (response.status !== 503) return { status: response.status, body };
     } catch {
       // Killed just now, or not back yet.
     }
@@ -59,7 +65,7 @@ export async function write(
     const label = `Label ${count}`;
     const sent = performance.now();
     for (let tries = 1; ; tries++) {
-      const response = await answerOf(
+      const answer = await answerOf(
         `${urls()}/api/sites/${site}`,
         {
           method: 'PATCH',
@@ -72,13 +78,13 @@ export async function write(
         },
         giveUp,
       );
-      const body = (await response.json()) as { revision: number };
-      if (response.status === 200) {
+      const body = answer.body as { revision: number };
+      if (answer.status === 200) {
         revision = Math.max(revision, body.revision);
         acknowledged.push({ id, label, revision: body.revision, ms: performance.now() - sent });
         break;
       }
-      if (response.status !== 412) throw new Error(`Answered with ${response.status}.`);
+      if (answer.status !== 412) throw new Error(`Answered with ${answer.status}.`);
       ({ revision } = body);
       await sleep(Math.random() * Math.min(400, 10 * 2 ** tries));
     }
@@ -96,8 +102,8 @@ interface Logged {
 export async function wholeLog(url: string, site: string): Promise<Logged[]> {
   const log: Logged[] = [];
   for (let after = 1; ; after = log.at(-1)?.revision ?? after) {
-    const response = await answerOf(`${url}/api/sites/${site}/changes?after=${after}`);
-    const { changes, more } = (await response.json()) as { changes: Logged[]; more: boolean };
+    const { body } = await answerOf(`${url}/api/sites/${site}/changes?after=${after}`);
+    const { changes, more } = body as { changes: Logged[]; more: boolean };
     log.push(...changes);
     if (!more) return log;
   }

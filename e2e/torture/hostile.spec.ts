@@ -58,7 +58,7 @@ test(`${DRAWINGS} hostile drawings and ${TEXTS} hostile texts run nowhere`, asyn
     const drawing = cleanDrawing(source);
     return drawing.ok ? [drawing.value] : [];
   });
-  expect(cleaned.length).toBeGreaterThan(DRAWINGS / 4);
+  expect(cleaned.length).toBeGreaterThan(DRAWINGS / 10);
   for (const svg of drawings.slice(0, 40)) {
     const answer = await create({
       ...demo,

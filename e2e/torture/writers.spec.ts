@@ -15,7 +15,7 @@ async function expectAllKept(url: string, id: string, acknowledged: readonly Ack
   const lost = acknowledged.filter((edit) => known.get(edit.id)?.revision !== edit.revision);
   expect(lost).toEqual([]);
   const last = new Map(log.flatMap(({ patch }) => patch.map(({ path, value }) => [path, value])));
-  const site = (await (await answerOf(`${url}/api/sites/${id}`)).json()) as Site;
+  const site = (await answerOf(`${url}/api/sites/${id}`)).body as Site;
   const at = (path: string) =>
     path
       .split('/')

@@ -18,18 +18,23 @@ function deepPlace(patch: JsonPatch): string | null {
 }
 
 /**
- * Applies a patch from outside to a checked site and checks the result: the server's way in. Only what the patch touches
- * is walked again.
+ * Checks what an edit made of a checked site, as the server will before it saves it. Only what the edit touched is walked.
  */
-export function applyCheckedPatch(site: Site, patch: JsonPatch): Result<RanEdit> {
+export function checkRanEdit(ran: RanEdit): Result<RanEdit> {
+  const { site, patch } = ran;
   const deep = deepPlace(patch);
   if (deep !== null) return refuseDepth(deep);
+  // What is put elsewhere may come to lie deeper than it did.
+  const puts = patch.some(({ op }) => op === 'copy' || op === 'move');
+  if (puts && jsonDepth(site, LIMITS.json) > LIMITS.json) return refuseDepth('');
+  const checked = checkEdited(site);
+  return checked.ok ? succeed({ ...ran, site: checked.value }) : checked;
+}
+
+/** Applies a patch from outside to a checked site and checks the result: the server's way in. */
+export function applyCheckedPatch(site: Site, patch: JsonPatch): Result<RanEdit> {
   const applied = applyPatch(site, patch);
   if (!applied.ok) return applied;
   const { document, inverse } = applied.value;
-  // What is put elsewhere may come to lie deeper than it did.
-  const puts = patch.some(({ op }) => op === 'copy' || op === 'move');
-  if (puts && jsonDepth(document, LIMITS.json) > LIMITS.json) return refuseDepth('');
-  const checked = checkEdited(document);
-  return checked.ok ? succeed({ site: checked.value, patch, inverse }) : checked;
+  return checkRanEdit({ site: document, patch, inverse });
 }

@@ -2,6 +2,7 @@ import { afterEach, beforeEach, describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../../core/test/demo.ts';
 import { applyPatch, type Edit, type JsonPatch, type Site } from '@hamaca/core';
 import type { LoggedChange } from './api.ts';
+import { loadChecks } from './check-edit.ts';
 import { noticeStore } from './notices.ts';
 import { openSite, type SiteStore } from './site-store.ts';
 
@@ -119,6 +120,7 @@ const until = async (holds: () => boolean) => {
   expect(holds()).toBe(true);
 };
 const open = async () => {
+  (store as SiteStore | undefined)?.close();
   store = openSite('marisma');
   await until(() => store.getState().status === 'ready' && store.getState().saving === 'saved');
 };
@@ -378,6 +380,16 @@ test('a label that ends in half a character is sent like any other', async () =>
   store.edit(swatch('#eeeeee', 'silt'), 'a\ud83db');
   await until(() => store.getState().saving === 'saved');
   expect(server.log.map((change) => change.label)).toEqual(['x'.repeat(59), 'a\ufffdb']);
+});
+
+test('an edit the server would refuse is refused before it is made, and nothing is sent', async () => {
+  await loadChecks(DEMO);
+  const before = store.getState().site;
+  const name = 'x'.repeat(501);
+  expect(store.edit({ name: 'set-site', args: { name } }, 'Name')).toBe(false);
+  expect(store.getState()).toMatchObject({ site: before, saving: 'saved' });
+  expect(notices()[0]).toMatch(/^“Name” could not be kept: \/name: found/);
+  expect(server.log).toEqual([]);
 });
 
 test('an edit the server refuses is taken back and said, and those after it are kept', async () => {

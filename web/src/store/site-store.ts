@@ -12,6 +12,7 @@ import {
 } from '@hamaca/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { WORDS } from '../words/words.ts';
+import { checkEdit, loadChecks } from './check-edit.ts';
 import { ApiError, fetchChanges, fetchSite, sendChange, type LoggedChange } from './api.ts';
 import { takeSite } from './early.ts';
 import { hearSite, type SiteEvent } from './site-events.ts';
@@ -55,6 +56,9 @@ const STALE_PAUSE = { first: 40, most: 1500 } as const;
 
 /** Undo should reach this far back; older pages of the log are asked for until it does, or so many were. */
 const REACH = { steps: 10, pages: 10 } as const;
+
+/** How long a site that was opened has to be drawn before the checks of its edits take their turn, in ms. */
+const AFTER_OPENING = 500;
 
 /** How often a change is sent to a server that fails at it before it is set aside. */
 const MOST_FAILURES = 3;
@@ -109,6 +113,7 @@ export function openSite(id: string): SiteStore {
   let current: Site | null = null;
   let stopHearing: () => void = () => undefined;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let checks: ReturnType<typeof setTimeout> | undefined;
   let delay: number = RETRY.first;
   /** How often the server has failed at a change, by its id. */
   const failures = new Map<string, number>();
@@ -132,10 +137,17 @@ export function openSite(id: string): SiteStore {
     if (kept !== store.getState().kept) store.setState({ kept });
   };
 
-  const push = (change: PendingChange, site: Site) => {
+  /** Takes a change up as made; answers false, and says why, where the server would refuse what it comes to. */
+  const push = (change: PendingChange, site: Site): boolean => {
+    book.preview = null;
+    const checked = checkEdit({ site, patch: change.patch, inverse: change.inverse });
+    if (!checked.ok) {
+      show();
+      notify({ tone: 'error', text: WORDS.lostEdit(change.label, checked.error[0]?.message ?? '') });
+      return false;
+    }
     book.pending = [...book.pending, change];
     current = site;
-    book.preview = null;
     store.setState({
       history: recordChange(store.getState().history, { ...change, own: true }),
       saving: store.getState().saving === 'saved' ? 'saving' : store.getState().saving,
@@ -143,6 +155,7 @@ export function openSite(id: string): SiteStore {
     show();
     remember();
     void send();
+    return true;
   };
 
   const edit: SiteStore['edit'] = (wanted, label) => {
@@ -159,18 +172,8 @@ export function openSite(id: string): SiteStore {
       show();
       return true;
     }
-    push(
-      {
-        id: randomId(),
-        kind: 'edit',
-        label,
-        edit: wanted,
-        patch: ran.value.patch,
-        inverse: ran.value.inverse,
-      },
-      ran.value.site,
-    );
-    return true;
+    const { patch, inverse, site } = ran.value;
+    return push({ id: randomId(), kind: 'edit', label, edit: wanted, patch, inverse }, site);
   };
 
   const step = (kind: 'undo' | 'redo') => {
@@ -398,6 +401,9 @@ export function openSite(id: string): SiteStore {
       void send();
       // Without it there is less to undo, and nothing else is missing.
       reachBack().catch(() => undefined);
+      // Where they cannot be fetched, the server alone checks.
+      if (!book.closed)
+        checks = setTimeout(() => void loadChecks(site).catch(() => undefined), AFTER_OPENING);
     } catch (error) {
       if (book.closed) return;
       store.setState({ status: error instanceof ApiError && error.status === 404 ? 'missing' : 'away' });
@@ -425,6 +431,7 @@ export function openSite(id: string): SiteStore {
       book.closed = true;
       stopHearing();
       clearTimeout(retry);
+      clearTimeout(checks);
     },
   };
 }

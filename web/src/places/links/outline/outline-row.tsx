@@ -1,5 +1,5 @@
 import { checkTypedLabel, type Finding, type Site } from '@hamaca/core';
-import { useState, type KeyboardEvent } from 'react';
+import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
 import { linksStore, selectTo, useLinks, type Column, type DropSide } from '../../../store/links-store.ts';
 import { FindingSign } from '../../../findings/finding-sign.tsx';
 import type { OutlineRow } from './outline-rows.ts';
@@ -28,10 +28,22 @@ function LabelField({ site, row, onCommit, onKeyDown, onFocus, onTyped }: LabelP
     setText(null);
     onTyped(null);
   };
-  const commit = () => {
+  const keep = () => {
     if (text !== null && text !== row.item.label) onCommit(text);
+  };
+  const commit = () => {
+    keep();
     if (text !== null) end();
   };
+  // The line may go while one types: scrolled out of sight, or removed by someone else, which is then said.
+  const latest = useRef(keep);
+  latest.current = keep;
+  useEffect(
+    () => () => {
+      latest.current();
+    },
+    [],
+  );
   return (
     <input
       value={text ?? row.item.label}
