@@ -1,5 +1,5 @@
 import type { Site } from '@hamaca/core';
-import { expect, launchApp, test as base } from '../support/app.ts';
+import { expect, launchApp, test as base, type App } from '../support/app.ts';
 import { answerOf, IS_LONG, labelPaths, wholeLog, write, type Acknowledged } from '../support/writer.ts';
 
 const WRITERS = IS_LONG ? 50 : 16;
@@ -77,6 +77,19 @@ base(`${WRITERS} writers on two servers: nothing that was acknowledged is lost`,
   }
 });
 
+/** Starts the server again, as the launcher does: one that finds the database killed ends, and is started once more. */
+async function startAgain(app: App, tries = 20): Promise<void> {
+  try {
+    await app.startServer();
+  } catch (error) {
+    if (tries === 0) throw error;
+    await new Promise((resolve) => {
+      setTimeout(resolve, 300);
+    });
+    await startAgain(app, tries - 1);
+  }
+}
+
 base(`${ROUNDS} rounds of kill -9 while it is written: nothing lost, nothing twice`, async () => {
   const app = await launchApp();
   try {
@@ -92,7 +105,7 @@ base(`${ROUNDS} rounds of kill -9 while it is written: nothing lost, nothing twi
       if (round % 3 === 2) app.killDatabase();
       else {
         await app.killServer();
-        await app.startServer();
+        await startAgain(app);
       }
     }
     stop.abort();
