@@ -17,6 +17,7 @@ export default {
       },
     ],
   },
+  setupFiles: ['<rootDir>/scripts/lib/unit-globals.mjs'],
   // A busy machine is slow, not wrong.
   testTimeout: 300_000,
 };

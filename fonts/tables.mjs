@@ -3,8 +3,8 @@
  * bundled typefaces are prepared, and by the server for those that are brought along.
  */
 
-/** Printable Latin of the bundled files: Basic Latin, Latin-1, and the punctuation menus use. */
-const CHARACTERS = [
+/** Printable Latin: Basic Latin, Latin-1, and the punctuation menus use. */
+const LATIN = [
   ...Array.from({ length: 95 }, (_, index) => 32 + index),
   ...Array.from({ length: 96 }, (_, index) => 160 + index),
   0x131,
@@ -25,7 +25,29 @@ const CHARACTERS = [
   0x2191,
   0x2193,
   0x2212,
-].map((code) => String.fromCodePoint(code));
+];
+
+/** The letters of other scripts, and of other languages in Latin, that stand in labels. */
+const OTHERS = [
+  [
+    [0x100, 0x17f],
+    [0x1a0, 0x1a1],
+    [0x1af, 0x1b0],
+    [0x218, 0x21b],
+    [0x1e80, 0x1e85],
+    [0x1e9e, 0x1e9e],
+    [0x1ea0, 0x1ef9],
+  ],
+  [[0x386, 0x3ce]],
+  [
+    [0x400, 0x45f],
+    [0x490, 0x491],
+    [0x2116, 0x2116],
+  ],
+  [[0x5d0, 0x5ea]],
+].map((ranges) =>
+  ranges.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, index) => from + index)),
+);
 
 /** Letter groups that Latin fonts join; longest first. */
 const LIGATURES = [
@@ -140,27 +162,44 @@ function buildTables(hb, face, [lightest, heaviest], characters) {
     .map((weight) => (full.get(weight) ?? make(weight, isKerned)).table);
 }
 
-/** A typeface's measures from its TrueType or OpenType bytes; `weights` is the range it has. */
-export async function measureFace(bytes, family, weights) {
-  const hb = await import('harfbuzzjs');
-  const face = new hb.Face(new hb.Blob(bytes), 0);
-  const extents = new hb.Font(face).hExtents();
+/** The tables of a file by script, each a list by weight: letters of two scripts seldom meet. */
+function tablesOf(hb, face, weights, scripts) {
   const known = new Set(face.collectUnicodes());
-  const characters = CHARACTERS.filter((character) => known.has(character.codePointAt(0)));
+  return scripts
+    .map((codes) => codes.filter((code) => known.has(code)).map((code) => String.fromCodePoint(code)))
+    .filter((characters) => characters.length > 0)
+    .map((characters) => buildTables(hb, face, weights, characters));
+}
+
+/**
+ * A typeface's measures from its TrueType or OpenType bytes; `weights` is the range it has, `subsets` are the bytes of
+ * further files that hold other letters of it.
+ */
+export async function measureFace(bytes, family, weights, subsets = []) {
+  const hb = await import('harfbuzzjs');
+  const faceOf = (file) => new hb.Face(new hb.Blob(file), 0);
+  const [others, ...scripts] = OTHERS;
+  const face = faceOf(bytes);
+  const [latin = [], ...further] = tablesOf(hb, face, weights, [[...LATIN, ...others], ...scripts]);
+  further.push(...subsets.flatMap((subset) => tablesOf(hb, faceOf(subset), weights, OTHERS)));
+  const extents = new hb.Font(face).hExtents();
   return {
     family,
     unitsPerEm: face.upem,
     ascent: extents.ascender,
     descent: -extents.descender,
     lineGap: extents.lineGap,
-    tables: buildTables(hb, face, weights, characters),
+    tables: latin.map((table, index) =>
+      further.length > 0 ? { ...table, others: further.map((tables) => tables[index]) } : table,
+    ),
   };
 }
 
 /** The TrueType or OpenType bytes in a WOFF2 file; throws where it is damaged. */
 export async function unfoldWoff2(bytes) {
   const { decompress } = await import('wawoff2');
-  return decompress(bytes);
+  // What it answers lies in memory that the next call writes over.
+  return Uint8Array.from(await decompress(bytes));
 }
 
 /** A WOFF2 file of TrueType or OpenType bytes. */

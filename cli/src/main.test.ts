@@ -1,3 +1,4 @@
+/* eslint-disable @typescript-eslint/no-explicit-any -- raw documents are changed */
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -190,6 +191,59 @@ describe('hamaca links', () => {
       'Visit -> /visit\n',
     );
     expect((await run('links', file('bytes.txt', new Uint8Array([0, 255, 254, 0, 10, 128])))).code).toBe(0);
+  });
+});
+
+describe('hamaca fit', () => {
+  const site = (change: (raw: any) => void) => {
+    const raw = JSON.parse(readFileSync(DEMO, 'utf8')) as unknown;
+    change(raw);
+    return file('fit.hamaca.json', JSON.stringify(raw));
+  };
+  test('prints what every row needs in every band, and ends with 1 where one breaks', async () => {
+    const { code, printed } = await run('fit', DEMO, '--json');
+    const fits = JSON.parse(printed) as { band: string; needed: number }[];
+    expect(code).toBe(1);
+    expect(fits).toEqual([
+      {
+        piece: 'header',
+        row: 'row-main',
+        band: 'wide',
+        from: 1000,
+        to: null,
+        needed: expect.any(Number),
+        certain: true,
+      },
+      {
+        piece: 'header',
+        row: 'row-main',
+        band: 'phone',
+        from: 0,
+        to: 999,
+        needed: expect.any(Number),
+        certain: true,
+      },
+    ]);
+    expect(fits.map(({ needed }) => Math.round(needed))).toEqual([950, 364]);
+    expect((await run('fit', DEMO)).printed).toContain(
+      'header row-main phone (0 to 999 px): needs 364 px, breaks',
+    );
+  });
+  test('ends with 0 where all fit, and says where a row never does', async () => {
+    const short = site((raw) => {
+      raw.pieces[0].rows[0].zones.end = raw.pieces[0].rows[0].zones.end.slice(1);
+    });
+    expect(await run('fit', short)).toMatchObject({ code: 0, warned: '' });
+    const held = site((raw) => {
+      raw.pieces[0].rows[0].contained = 300;
+    });
+    const never = await run('fit', held, '--json');
+    expect([never.code, (JSON.parse(never.printed) as { needed: unknown }[])[0]?.needed]).toEqual([1, null]);
+    expect((await run('fit', held)).printed).toContain('needs more than its content may take, breaks');
+  });
+  test('refuses what is no site', async () => {
+    expect((await run('fit', file('none.json', '{}'))).code).toBe(1);
+    expect((await run('fit')).code).toBe(2);
   });
 });
 

@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { runExport } from './export.ts';
+import { runFit } from './fit.ts';
 import { PREFIX, siteJsonSchema, type LinkFormatName } from '@hamaca/core';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
@@ -50,6 +51,10 @@ export async function main(args: readonly string[], output: Output = terminalOut
     if (file !== undefined) return misuse('schema takes no file');
     output.print(`${JSON.stringify(siteJsonSchema(), null, 1)}\n`);
     return 0;
+  }
+  if (command === 'fit') {
+    if (file === undefined) return misuse('fit needs a site file');
+    return runFit(file, values.json === true, output);
   }
   if (command === 'links') {
     if (file === undefined) return misuse('links needs a file');

@@ -17,13 +17,20 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       kind is menu, breadcrumb, pagination, contents, languages, social or legal. What
       could not be read goes to standard error.
 
+  hamaca fit FILE [--json]
+      Says for every row of every piece that stands in a page, band by band, the least window
+      width in px at which it stands on one line. With --json: [{"piece", "row", "band", "from",
+      "to", "needed", "certain"}]; "to" is null for the widest band, "needed" is null where the
+      row never stands on one line, "certain" is false where something could only be estimated.
+      Exit code 1 where a row breaks at a width of 320 px or more in its band.
+
   hamaca schema
       Prints the JSON Schema (2020-12) of a site file.
 
   hamaca --help
       This page.
 
-Exit codes: 0 done, 1 the input cannot be used, 2 the command line cannot be understood.
+Exit codes: 0 done, 1 the input cannot be used, or a row breaks, 2 the command line cannot be understood.
 `;
 
 /** A list of problems for the terminal, one a line. */

@@ -8,7 +8,9 @@ export { formatOklch, isInSrgb, type Oklch, oklchOf } from './colour/mix.ts';
 export type { FontMetrics } from './text/font-table.ts';
 export { createMeasurer, type Measurer } from './text/measure.ts';
 export { readSfnt } from './text/sfnt.ts';
+export { type Subset, SUBSETS } from './text/subsets.ts';
 export {
+  faceFile,
   findStack,
   findTypeface,
   OWN_PREFIX,
@@ -135,7 +137,7 @@ export { type ItemChange, type ItemPlace, type Step, topmostItems } from './edit
 export type { CellValue } from './edit/operations/look.ts';
 export { type Relink, swatchUses } from './edit/operations/palette.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
-export { type Fit, fitAt, fitLine, type FitSegment } from './layout/fit.ts';
+export { type Fit, fitAt, fitLine, type FitSegment, type RowFit, rowFits } from './layout/fit.ts';
 export { memoise } from './base/memo.ts';
 export { isSameBesideLooks } from './kinds/same-structure.ts';
 export { type Compiled, compileSite, createCompiler } from './output/compile-site.ts';

@@ -2,6 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import fc from 'fast-check';
 import { unzipSync } from 'fflate';
 import { DEMO, FONTS } from '../../test/demo.ts';
+import { runEdit } from '../edit/operations.ts';
+import { compileSite } from '../output/compile-site.ts';
 import { contrastOf } from '../resolve/backdrop.ts';
 import { ownersOf } from '../kinds/placed.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
@@ -241,6 +243,24 @@ describe('the hand-off', () => {
     const file = files.find((entry) => entry.name === name);
     return file && 'text' in file ? file.text : '';
   };
+  test('brings the further files of a typeface that its words need, and no others', () => {
+    const renamed = runEdit(DEMO, {
+      name: 'set-item',
+      args: { id: DEMO.menus[0]?.items[0]?.id ?? '', fields: { label: 'Návštěva' } },
+    });
+    if (!renamed.ok) throw new Error(renamed.error[0]?.message);
+    const named = (handOffFiles(renamed.value.site, FONTS) ?? []).map(({ name }) => name);
+    expect(named.filter((name) => name.endsWith('.woff2'))).toEqual([
+      'fonts/figtree.woff2',
+      'fonts/figtree-latin-ext.woff2',
+      'fonts/fraunces.woff2',
+      'fonts/fraunces-latin-ext.woff2',
+    ]);
+    const { stylesheet } = compileSite(renamed.value.site, { fonts: FONTS });
+    expect(stylesheet).toMatch(
+      /src: url\(fonts\/figtree-latin-ext\.woff2\)[^}]*unicode-range: U\+0100-02BA,/,
+    );
+  });
   test('holds every file it promises', () => {
     expect(files.map((file) => file.name)).toEqual([
       'index.html',
@@ -248,8 +268,8 @@ describe('the hand-off', () => {
       'menu.css',
       'menu.js',
       'fonts/figtree.woff2',
-      'fonts/figtree-LICENSE.txt',
       'fonts/fraunces.woff2',
+      'fonts/figtree-LICENSE.txt',
       'fonts/fraunces-LICENSE.txt',
       'tokens.json',
       'site.hamaca.json',

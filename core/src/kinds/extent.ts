@@ -16,6 +16,8 @@ export interface SlotReader {
   readonly pixels: (property: PropertyId) => number;
   /** Room before and behind: lines and margins. */
   readonly around: () => number;
+  /** Lines before and behind alone. */
+  readonly lines: () => number;
   /** Width of a line value, 0 where there is none. */
   readonly line: (property: PropertyId) => number;
 }
@@ -25,11 +27,19 @@ export interface PartExtents {
   readonly site: Site;
   /** Id of the band. */
   readonly band: string;
+  /** Which half of it is meant, where its section asked it to stand in two. */
+  readonly half: 0 | 1 | null;
   readonly slot: (slot: string, level?: Level | null, states?: readonly State[]) => SlotReader;
-  /** A label in a slot's type, with the slot's padding, least width, lines and margins. */
-  readonly label: (text: string, slot: string, level?: Level | null, states?: readonly State[]) => Extent;
-  /** The words alone in a slot's type. */
-  readonly words: (text: string, slot: string) => Extent;
+  /** A control of a slot that holds some things side by side: with the slot's gaps, padding, least width, lines and margins. */
+  readonly control: (content: readonly Extent[], slot: string, level?: Level | null) => Extent;
+  /** The words alone in a slot's type; `holder` is the slot it stands in, where that may be one of several. */
+  readonly words: (
+    text: string,
+    slot: string,
+    level?: Level | null,
+    states?: readonly State[],
+    holder?: string | null,
+  ) => Extent;
 }
 
 /** What a section asks to tell its width. */
@@ -38,9 +48,10 @@ export interface SectionExtents {
   readonly piece: Piece;
   readonly regions: readonly Region[];
   readonly slot: (slot: string) => SlotReader;
-  /** The parts of a region that stand in their place in the band. */
-  readonly shown: (region: Region) => readonly Part[];
-  readonly part: (part: Part) => Extent;
+  /** Whether a part stands in its place in the band. */
+  readonly stands: (part: Part) => boolean;
+  /** The room a part takes, or one half of it; null where it comes to nothing. */
+  readonly part: (part: Part, half?: 0 | 1) => Extent | null;
   readonly section: Section;
 }
 
@@ -56,15 +67,16 @@ export function sumExtents(extents: readonly Extent[], gap: number, more = 0): E
   };
 }
 
+/** A picture's width at a height in px; uncertain where its shape is not known. */
+export function pictureExtent(height: number, ratio: number | null, what: string): Extent {
+  return { width: height * (ratio ?? 1), certain: ratio !== null, unmeasured: ratio === null ? [what] : [] };
+}
+
+/** What browsers draw a line of some px at: whole px, and at least one (CSS Backgrounds 3, section 4.3). */
+export const drawnLine = (width: number) => (width > 0 ? Math.max(1, Math.floor(width)) : 0);
+
 /** The least side of a control that is only an icon, in px (WCAG 2.2, success criterion 2.5.8). */
 export const LEAST_TARGET = 24;
 
 /** Side of a finger's target on folded menus, in px (WCAG 2.2, success criterion 2.5.5). */
 export const TOUCH_TARGET = 44;
-
-/** What a drawing is wide at its height, read from its view box; null where it has none. */
-export function svgRatio(svg: string): number | null {
-  const box = /viewBox\s*=\s*["']\s*[-\d.e]+[\s,]+[-\d.e]+[\s,]+([\d.e]+)[\s,]+([\d.e]+)/i.exec(svg);
-  const ratio = Number(box?.[1]) / Number(box?.[2]);
-  return Number.isFinite(ratio) && ratio > 0 ? ratio : null;
-}

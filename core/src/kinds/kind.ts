@@ -81,8 +81,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly box?: (part: PartOf<Id, S>) => string;
   readonly behind?: (part: PartOf<Id, S>, slot: string, level: number | null) => Behind;
   readonly compile: (part: PartOf<Id, S>, out: PartOut) => Fragment;
-  /** The width it takes in a row, in px. */
-  readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent;
+  /** The width it takes in a row, in px; null where it comes to nothing. */
+  readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent | null;
   /** The custom property that goes before a slot's value at rest; null where the look decides alone. */
   readonly variable?: (part: PartOf<Id, S>, slot: string, property: string) => string | null;
   /** The words it shows: what fallback faces are fitted to. */
@@ -108,7 +108,7 @@ export type SectionOf<S extends Shape> = SectionBase & Infer<S>;
 /** A sort of section: a row of a header, a block of a panel. It holds regions, and regions hold parts. */
 export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id, S> {
   readonly compile: (section: SectionOf<S>, out: SectionOut) => Fragment;
-  /** The least width it takes on one line, in px; left out where it never stands on one line. */
+  /** The least width it takes on one line, in px, Infinity where it never does; left out where it is not to stand on one. */
   readonly extent?: (section: SectionOf<S>, at: SectionExtents) => Extent;
   /** The width in px its content keeps to while its fill goes on to the edges; null where it grows. */
   readonly contained?: (section: SectionOf<S>) => number | null;

@@ -93,6 +93,8 @@ export interface SectionOut extends Out {
   /** Rules for the widths at which a part stands in its place here, and for those at which it has folded away. */
   readonly inPlace: (part: Part, rules: Rules) => ConditionalRule[];
   readonly awayFrom: (part: Part, rules: Rules) => ConditionalRule[];
+  /** Rules for the widths at which none of some parts stands here. */
+  readonly whereNone: (parts: readonly Part[], rules: Rules) => ConditionalRule[];
 }
 
 export interface PieceOut extends Out {
@@ -123,6 +125,17 @@ export const DRAWN: readonly Declaration[] = [
   ['overflow', 'hidden'],
 ];
 
+/** The least shape, width to height, of a drawing that could be wider than a phone. */
+const WIDE = 3.5;
+
+const WITHIN_WINDOW: Declaration = ['max-inline-size', 'calc(100vw - 64px)'];
+
+/** A picture or drawing in a part: one that may be wide keeps within the window, with room at its sides. */
+export const drawnWithin = (ratio: number | null): readonly Declaration[] =>
+  ratio !== null && ratio < WIDE
+    ? DRAWN
+    : [...DRAWN.map((own) => (own[0] === WITHIN_WINDOW[0] ? WITHIN_WINDOW : own)), ['object-fit', 'contain']];
+
 /** An icon as large as its type. */
 export const DRAWN_AS_TYPE: readonly Declaration[] = [
   ...DRAWN,
@@ -130,11 +143,10 @@ export const DRAWN_AS_TYPE: readonly Declaration[] = [
   ['block-size', '1em'],
 ];
 
-/** A control beside others: its content in a line, its label on one. */
+/** A control beside others: its content in a line. */
 export const IN_LINE: readonly Declaration[] = [
   ['display', 'flex'],
   ['align-items', 'center'],
-  ['white-space', 'nowrap'],
 ];
 export const CLICKABLE: Declaration = ['cursor', 'pointer'];
 

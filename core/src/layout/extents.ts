@@ -1,17 +1,32 @@
-import { sectionKind, partKind } from '../kinds/catalogue.ts';
-import { exact, type Extent, type PartExtents, type SlotReader } from '../kinds/extent.ts';
-import { standsIn } from '../kinds/folds.ts';
-import type { Part, Site } from '../kinds/site.ts';
-import { findPlaced, type PlacedSection } from '../kinds/placed.ts';
+import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
+import {
+  drawnLine,
+  exact,
+  sumExtents,
+  type Extent,
+  type PartExtents,
+  type SlotReader,
+} from '../kinds/extent.ts';
+import { neededBelow, standsIn } from '../kinds/folds.ts';
+import type { Part, Piece, Site } from '../kinds/site.ts';
+import { findPlaced, slotKind, type PlacedSection } from '../kinds/placed.ts';
+import type { SlotKind } from '../model/slot.ts';
 import type { Level, State } from '../model/states.ts';
+import { baseText } from '../resolve/base-text.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Measurer } from '../text/measure.ts';
-import { isLength, toPixels } from '../values/length.ts';
+import { isLength, ROOT_SIZE, toPixels } from '../values/length.ts';
 
-/** The page's width that lengths which grow with it are judged at: the narrowest of a band, where a row is tightest. */
-export function widthOf(site: Site, band: number): number {
-  return Math.max(320, site.bands[band]?.min ?? 0);
+/** The narrowest page in px that anything is judged at (WCAG 2.2, success criterion 1.4.10). */
+const NARROWEST = 320;
+
+/** Where widths are asked for: a band by its index, and the page's width in px that fluid lengths follow. */
+interface Ground {
+  readonly site: Site;
+  readonly band: number;
+  readonly width: number;
+  readonly measure: Measurer;
 }
 
 /** Capitals take other room than what was typed. */
@@ -33,37 +48,54 @@ function shownText(text: string, letters: unknown): string {
 
 /** A reader of a slot that knows its type too. */
 interface TypeReader extends SlotReader {
-  readonly words: (label: string, measure: Measurer) => Extent;
+  readonly words: (label: string) => Extent;
 }
 
-/** Reads numbers of one slot in one band, in px. */
+/** The size of the type that a slot without a size of its own takes over: that of the slot around it, or the pieces' own. */
+function inheritedSize(ground: Ground, owner: string, kind: SlotKind | null): number {
+  const around = kind?.inside ?? kind?.inherits;
+  if (around !== undefined) return readSlot(ground, owner, around, null, []).size;
+  const base = baseText(ground.site, ground.site.pieces, 'size');
+  return isLength(base) ? toPixels(base, { fontSize: ROOT_SIZE, width: ground.width }) : ROOT_SIZE;
+}
+
+/** Reads numbers of one slot in one band, in px; `holder` is the slot it really stands in, where there are several. */
 function readSlot(
-  site: Site,
+  ground: Ground,
   owner: string,
   slot: string,
-  band: number,
   level: Level | null,
   states: readonly State[],
+  holder: string | null = null,
 ): TypeReader {
-  const value = (property: PropertyId) =>
-    resolve(site, { owner, slot, property, level, states, band })?.value;
-  const width = widthOf(site, band);
-  const found = value('size');
-  const size = isLength(found) ? toPixels(found, { fontSize: 16, width }) : 16;
+  const { site, band, width, measure } = ground;
+  const value = (property: PropertyId) => {
+    const found = resolve(site, { owner, slot, property, level, states, band });
+    return found?.origin.kind === 'holder' && holder !== null
+      ? resolve(site, { owner, slot: holder, property, level, states, band })?.value
+      : found?.value;
+  };
+  const kind = slotKind(site, { owner, slot });
+  const own = kind?.properties.includes('size') ? value('size') : null;
+  const size = isLength(own)
+    ? toPixels(own, { fontSize: ROOT_SIZE, width })
+    : inheritedSize(ground, owner, kind);
   const pixels = (property: PropertyId) => {
     const length = value(property);
     return isLength(length) ? toPixels(length, { fontSize: size, width }) : 0;
   };
   const line = (property: PropertyId) => {
     const drawn = value(property);
-    return typeof drawn === 'object' && 'line' in drawn ? (drawn.line?.width ?? 0) : 0;
+    return typeof drawn === 'object' && 'line' in drawn ? drawnLine(drawn.line?.width ?? 0) : 0;
   };
+  const lines = () => line('lineStart') + line('lineEnd');
   return {
     size,
     pixels,
     line,
-    around: () => line('lineStart') + line('lineEnd') + 2 * pixels('marginInline'),
-    words: (label, measure) => {
+    lines,
+    around: () => lines() + 2 * pixels('marginInline'),
+    words: (label) => {
       const family = value('family');
       const measured = measure(shownText(label, value('letters')), {
         family: typeof family === 'string' ? family : 'system',
@@ -81,50 +113,91 @@ function readSlot(
   };
 }
 
-function partExtents(site: Site, owner: string, band: number, measure: Measurer): PartExtents {
+function partExtents(ground: Ground, owner: string, half: 0 | 1 | null): PartExtents {
   const read = (slot: string, level: Level | null = null, states: readonly State[] = []) =>
-    readSlot(site, owner, slot, band, level, states);
+    readSlot(ground, owner, slot, level, states);
   return {
-    site,
-    band: site.bands[band]?.id ?? '',
+    site: ground.site,
+    band: ground.site.bands[ground.band]?.id ?? '',
+    half,
     slot: read,
-    words: (text, slot) => read(slot).words(text, measure),
-    label: (text, slot, level = null, states = []) => {
-      const reader = read(slot, level, states);
-      const words = reader.words(text, measure);
-      const inside = Math.max(words.width + 2 * reader.pixels('paddingInline'), reader.pixels('minWidth'));
-      return { ...words, width: inside + reader.around() };
+    words: (text, slot, level = null, states = [], holder = null) =>
+      readSlot(ground, owner, slot, level, states, holder).words(text),
+    control: (content, slot, level) => {
+      const own = read(slot, level);
+      const inside = sumExtents(content, own.pixels('gap'), 2 * own.pixels('paddingInline') + own.lines());
+      const width = Math.max(inside.width, own.pixels('minWidth')) + 2 * own.pixels('marginInline');
+      return { ...inside, width };
     },
   };
 }
 
-/** The width a part takes in a row of one band, unfolded, in px. */
-export function partExtent(site: Site, part: Part, band: number, measure: Measurer): Extent {
-  return partKind(part).extent(part as never, partExtents(site, part.id, band, measure));
+/** Whether a part never shows, as nothing folds that would ask for it. */
+function isNeverNeeded(site: Site, part: Part): boolean {
+  const piece = findPlaced(site, part.id)?.piece;
+  const needed = (panel: string) => (piece ? neededBelow(site, piece, panel) : null);
+  return partKind(part).shownBelow?.(part as never, needed) === null;
 }
 
-/** The least width in px at which a section stands on one line in a band; null where it never does. */
+const extentOf = (ground: Ground, part: Part, half: 0 | 1 | null): Extent | null =>
+  isNeverNeeded(ground.site, part)
+    ? null
+    : partKind(part).extent(part as never, partExtents(ground, part.id, half));
+
+/** The page's width that a band is judged at: its narrowest, where a row is tightest. */
+const narrowest = (site: Site, band: number) => Math.max(NARROWEST, site.bands[band]?.min ?? 0);
+
+/** The width a part takes in a row of one band, unfolded, in px; 0 where it comes to nothing. */
+export function partExtent(site: Site, part: Part, band: number, measure: Measurer): Extent {
+  return extentOf({ site, band, width: narrowest(site, band), measure }, part, null) ?? exact(0);
+}
+
+/** The room that the piece around its sections takes at its sides. */
+function aroundSections(ground: Ground, piece: Piece): number {
+  const own = readSlot(ground, piece.id, pieceKind(piece).rootSlot, null, []);
+  return 2 * own.pixels('paddingInline') + own.around();
+}
+
+/** What a section needs on a page of one width, that of its piece's sides included. */
+function sectionAt(ground: Ground, { section, kind, piece, regions }: PlacedSection): Extent | null {
+  const { site, band } = ground;
+  const inside = sectionKind(kind).extent?.(section as never, {
+    site,
+    piece,
+    section,
+    regions,
+    slot: (slot) => readSlot(ground, section.id, slot, null, []),
+    stands: (part) => {
+      const found = findPlaced(site, part.id);
+      return found !== null && standsIn(site, found, band);
+    },
+    part: (part, half) => extentOf(ground, part, half ?? null),
+  });
+  return inside ? sumExtents([inside], 0, aroundSections(ground, piece)) : null;
+}
+
+/** How often a width is asked for again where what is needed grows with it, and how near two answers are the same, in px. */
+const SETTLING = { times: 30, near: 0.05 } as const;
+
+/**
+ * The least page width in px at which a section stands on one line in a band; null where it is not to, Infinity where it
+ * never does. Where lengths grow with the page, what is needed does too: the least width that is enough is approached from
+ * below.
+ */
 export function sectionExtent(
   site: Site,
   placed: PlacedSection,
   band: number,
   measure: Measurer,
 ): Extent | null {
-  const { section, kind, piece, regions } = placed;
-  const { extent } = sectionKind(kind);
-  if (!extent) return null;
-  if (section.bands?.includes(site.bands[band]?.id ?? '') === false) return exact(0);
-  return extent(section as never, {
-    site,
-    piece,
-    section,
-    regions,
-    slot: (slot) => readSlot(site, section.id, slot, band, null, []),
-    shown: (region) =>
-      region.parts.filter((part) => {
-        const found = findPlaced(site, part.id);
-        return found !== null && standsIn(site, found, band);
-      }),
-    part: (part) => partExtent(site, part, band, measure),
-  });
+  if (placed.section.bands?.includes(site.bands[band]?.id ?? '') === false)
+    return sectionKind(placed.kind).extent ? exact(0) : null;
+  let width = narrowest(site, band);
+  let needed = sectionAt({ site, band, width, measure }, placed);
+  for (let time = 0; needed && needed.width > width + SETTLING.near; time++) {
+    if (time === SETTLING.times || needed.width === Infinity) return { ...needed, width: Infinity };
+    ({ width } = needed);
+    needed = sectionAt({ site, band, width, measure }, placed);
+  }
+  return needed;
 }

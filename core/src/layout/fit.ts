@@ -1,7 +1,7 @@
 import type { Extent } from '../kinds/extent.ts';
 import { foldsBelow } from '../kinds/folds.ts';
 import type { Piece, Site } from '../kinds/site.ts';
-import { sectionsOf } from '../kinds/placed.ts';
+import { sectionsOf, standingPieces } from '../kinds/placed.ts';
 import { bandEnd } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
 import { sectionExtent } from './extents.ts';
@@ -22,9 +22,38 @@ export interface FitLine {
   readonly segments: readonly FitSegment[];
   /** By band, widest first: the least width at which every row stands on one line. */
   readonly needed: readonly Extent[];
-  /** The smallest width from which the unfolded piece fits with room to spare; null where it never folds. */
+  /** The smallest width from which the unfolded piece fits with room to spare; null where it never does. */
   readonly safeBreakpoint: number | null;
   readonly certain: boolean;
+}
+
+/** How one row stands in one band: widths in px, `needed` the least page width at which it stands on one line. */
+export interface RowFit {
+  readonly piece: string;
+  readonly row: string;
+  readonly band: string;
+  /** The band's widths, both included; `to` is null for the widest. */
+  readonly from: number;
+  readonly to: number | null;
+  /** Infinity where it never stands on one line. */
+  readonly needed: number;
+  readonly certain: boolean;
+}
+
+/** How every row of the pieces that stand in pages fits in every band it is shown in. */
+export function rowFits(site: Site, measure: Measurer): RowFit[] {
+  const pieces = standingPieces(site);
+  return sectionsOf(site).flatMap((placed) => {
+    const { piece, section } = placed;
+    if (!pieces.includes(piece)) return [];
+    return site.bands.flatMap((entry, band): RowFit[] => {
+      if (section.bands?.includes(entry.id) === false) return [];
+      const extent = sectionExtent(site, placed, band, measure);
+      if (!extent) return [];
+      const at = { from: entry.min, to: bandEnd(site, band), needed: extent.width, certain: extent.certain };
+      return [{ piece: piece.id, row: section.id, band: entry.id, ...at }];
+    });
+  });
 }
 
 /** The least width of the row of a piece that needs the most, in one band. */
@@ -75,12 +104,12 @@ export function fitLine(
   };
 }
 
-/** The band just wider than the folded ones decides: its start is the breakpoint. */
+/** The band just wider than the folded ones decides: its start is the breakpoint. Where nothing folds it is the widest. */
 function safeBreakpoint(site: Site, piece: Piece, needed: readonly Extent[]): number | null {
   const below = foldsBelow(site, piece);
-  const unfolded = site.bands.findIndex((band) => band.min === below);
-  const extent = needed[unfolded];
-  return unfolded >= 0 && extent ? Math.ceil(extent.width) + TIGHT_ROOM : null;
+  const unfolded = below === null ? 0 : site.bands.findIndex((band) => band.min === below);
+  const width = needed[unfolded]?.width ?? Infinity;
+  return width === Infinity ? null : Math.ceil(width) + TIGHT_ROOM;
 }
 
 /** The fit at one width, in px. */

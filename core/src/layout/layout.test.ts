@@ -60,10 +60,17 @@ describe('the fit of the demo’s header', () => {
       line.needed[0]?.width ?? 0,
     );
   });
-  test('a header that never folds has no breakpoint to suggest', () => {
+  test('a header that never folds is told the width from which it fits; one whose content is held too narrow is not', () => {
     const stays = runEdit(DEMO, { name: 'fold-part', args: { id: 'menu-main', from: null } });
     if (!stays.ok) throw new Error(stays.error[0]?.message);
     const { site } = stays.value;
-    expect(fitLine(site, headerOf(site), RANGE, measure).safeBreakpoint).toBeNull();
+    expect(fitLine(site, headerOf(site), RANGE, measure).safeBreakpoint).toBe(
+      Math.ceil(line.needed[0]?.width ?? 0) + TIGHT_ROOM,
+    );
+    const held = runEdit(DEMO, { name: 'set-owner', args: { id: 'row-main', fields: { contained: 400 } } });
+    if (!held.ok) throw new Error(held.error[0]?.message);
+    const never = fitLine(held.value.site, headerOf(held.value.site), RANGE, measure);
+    expect(never.safeBreakpoint).toBeNull();
+    expect(never.segments.at(-1)).toEqual({ from: 1000, to: RANGE.to, fit: 'breaks' });
   });
 });

@@ -12,10 +12,10 @@ import {
 } from '../../test/demo.ts';
 import { furnish } from '../../test/furnished.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
-import { rowColumns } from '../kinds/sections/row/compile.ts';
-import { ARRANGEMENT_IDS, type Arrangement } from '../kinds/sections/row/shape.ts';
+import { ARRANGEMENT_IDS, type Arrangement, type Row } from '../kinds/sections/row/shape.ts';
+import { layoutOf, type ZoneBox } from '../kinds/sections/row/zones.ts';
 import { PROPERTIES, PROPERTY_IDS } from '../kinds/properties/properties.ts';
-import type { Site } from '../kinds/site.ts';
+import type { Part, Site } from '../kinds/site.ts';
 import { runEdit, type Edit } from '../edit/operations.ts';
 import { loadSite } from '../load/load-site.ts';
 import { valueDeclarations } from './values.ts';
@@ -73,23 +73,29 @@ describe('rows', () => {
         (match) => match[1],
       ),
     ).toEqual(['Visit', 'Birds', 'Learn', 'Join in', 'News', 'Contact']);
-    expect(stylesheet).toContain('grid-template-columns');
+    expect(ruleOf(stylesheet, '.hm-row')).toContain('flex-wrap: wrap');
   });
-  test('columns grow where the arrangement lets them', () => {
+  test('parts stand in boxes from start to end; one alone needs none, and what comes to nothing has none', () => {
     const row = DEMO_HEADER.rows[0];
     if (!row) throw new Error('no row');
-    const empty = { start: [], middle: [], end: [] };
-    expect(rowColumns(row)).toEqual({ template: 'auto 1fr auto', column: { start: 1, middle: 2, end: 3 } });
-    expect(rowColumns({ ...row, arrangement: 'centre' }).template).toBe('1fr auto 1fr');
-    expect(rowColumns({ ...row, zones: { ...row.zones, middle: [] } })).toEqual({
-      template: '1fr auto',
-      column: { start: 1, end: 2 },
-    });
-    expect(rowColumns({ ...row, zones: { ...empty, end: row.zones.end } })).toEqual({
-      template: '1fr',
-      column: { end: 1 },
-    });
-    expect(rowColumns({ ...row, zones: empty }).template).toBe('');
+    const boxes = (changed: Row, isThere: (part: Part) => boolean = () => true) => {
+      const { start, middle, end, even } = layoutOf(changed, isThere);
+      const say = (box: ZoneBox | null) => box && `${box.parts.length}${box.isWrapped ? ' in a box' : ''}`;
+      return [say(start), say(middle), say(end), even];
+    };
+    const { start, middle, end } = row.zones;
+    expect(boxes(row)).toEqual(['1', '1', '2 in a box', false]);
+    expect(boxes({ ...row, arrangement: 'centre' })).toEqual(['1 in a box', '1', '2 in a box', true]);
+    expect(boxes({ ...row, arrangement: 'centre', zones: { start: [], middle, end: [] } })).toEqual([
+      null,
+      '1',
+      null,
+      false,
+    ]);
+    expect(boxes(row, (part) => part.kind !== 'opener')).toEqual(['1', '1', '1', false]);
+    // What is no menu would grow with the middle.
+    expect(boxes({ ...row, zones: { start, middle: start, end } })[1]).toBe('1 in a box');
+    expect(boxes({ ...row, arrangement: 'around' })).toEqual([null, null, '2 in a box', true]);
   });
   test('the last links stand apart, the first ones centred', () => {
     expect(compile(arranged('last-apart')).stylesheet).toContain('.hm-list>:nth-last-child(1)');
@@ -114,12 +120,16 @@ describe('rows', () => {
     });
     expect(bytesOf(compile(shown))).toEqual(bytesOf(compile(DEMO)));
   });
-  test('need more room where both sides must be alike', () => {
-    const need = (arrangement: Arrangement) => {
-      return rowNeeds(arranged(arrangement), 0);
-    };
-    expect(need('centre')).toBeGreaterThan(need('between'));
+  test('need the room of what stands in them, however it is arranged; a contained one never more than it has', () => {
+    const need = (arrangement: Arrangement) => rowNeeds(arranged(arrangement), 0);
     expect(need('beside')).toBe(need('between'));
+    expect(need('centre')).toBe(need('between'));
+    // Two halves have a gap more, and an empty side keeps its place.
+    expect(need('around')).toBeGreaterThan(need('between'));
+    const contained = (most: number) =>
+      rowNeeds(run(DEMO, { name: 'set-owner', args: { id: 'row-main', fields: { contained: most } } }), 0);
+    expect(contained(1200)).toBe(need('between'));
+    expect(contained(600)).toBe(Infinity);
   });
 });
 

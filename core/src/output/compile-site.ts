@@ -10,7 +10,7 @@ import { styleRule, type ConditionalRule, type HtmlNode } from '../print/trees.t
 import type { Typeface } from '../text/typefaces.ts';
 import { createContext, type CompileContext, type CompileOptions } from './context.ts';
 import { createElementMap, type ElementMap } from './elements.ts';
-import { fontRules, typefacesOf } from './fonts.ts';
+import { makeFaces, typefacesOf, type Faces } from './fonts.ts';
 import { usedIconSets } from './icons.ts';
 import { lookRules, lookRulesAgain, type InheritedBase, type LookRules } from './look-rules.ts';
 import { compilePiece, leastHeights } from './out.ts';
@@ -32,6 +32,8 @@ export interface Compiled {
   readonly prefix: string;
   readonly root: string;
   readonly typefaces: readonly Typeface[];
+  /** The files the stylesheet loads them from, by name without their ending. */
+  readonly fontFiles: readonly string[];
   /** Icon libraries that drawings in the markup come from. */
   readonly iconSets: readonly string[];
   /** What the script does. */
@@ -79,9 +81,8 @@ interface Made {
   readonly merged: MergedRules;
 }
 
-interface MadeFaces {
+interface MadeFaces extends Faces {
   readonly typefaces: readonly Typeface[];
-  readonly rules: readonly ConditionalRule[];
 }
 
 /** What markup does not depend on, besides looks. */
@@ -138,7 +139,7 @@ function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
   };
 }
 
-function makeFaces(
+function facesOf(
   { context, fragments }: MadeMarkup,
   families: ReadonlySet<string>,
   last: Made | undefined,
@@ -147,7 +148,7 @@ function makeFaces(
   const known = last?.markup.fragments === fragments ? last.faces : null;
   const isSame = known?.typefaces.every((typeface, index) => typeface === typefaces[index]);
   if (known && isSame && known.typefaces.length === typefaces.length) return known;
-  return { typefaces, rules: fontRules(context, typefaces) };
+  return { typefaces, ...makeFaces(context, typefaces) };
 }
 
 function make(site: Site, options: CompileOptions, last: Made | undefined): Made {
@@ -162,7 +163,7 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   return {
     markup,
     rules,
-    faces: makeFaces(markup, families, last),
+    faces: facesOf(markup, families, last),
     merged: mergeRules(all, last?.merged),
   };
 }
@@ -181,6 +182,7 @@ function finish({ markup, rules, faces, merged }: Made): Compiled {
     prefix: context.names.prefix,
     root: context.names.root,
     typefaces: faces.typefaces,
+    fontFiles: faces.files,
     iconSets: markup.iconSets,
     behaviours: [...needed],
   };

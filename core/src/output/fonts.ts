@@ -1,9 +1,10 @@
 import { partKind } from '../kinds/catalogue.ts';
 import { partsOf } from '../kinds/placed.ts';
 import { cssString } from '../print/css.ts';
-import { styleRule, type ConditionalRule, type Declaration } from '../print/trees.ts';
+import { styleRule, type ConditionalRule } from '../print/trees.ts';
 import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
-import { findTypeface, type Typeface } from '../text/typefaces.ts';
+import { neededSubsets, SUBSETS, type Subset } from '../text/subsets.ts';
+import { faceFile, findTypeface, subsetsOf, type Typeface } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
 import { fallbackName, familyName } from './values.ts';
 
@@ -15,13 +16,16 @@ export function typefacesOf(context: CompileContext, families: ReadonlySet<strin
     .filter((typeface) => typeface !== null);
 }
 
-/** The words of the pieces: the sample their fallback faces are fitted to. */
-function sample({ site, pieces }: CompileContext): string {
+/** The words of the pieces. */
+function wordsOf({ site, pieces }: CompileContext): string {
   const texts = pieces.flatMap((piece) =>
     partsOf(site, piece).flatMap((part) => partKind(part).texts(part as never, site)),
   );
-  return texts.join(' ').slice(0, 5000);
+  return texts.join(' ');
 }
+
+/** How much of the words fallback faces are fitted to, in characters. */
+const SAMPLE = 5000;
 
 function fallbackFace(
   context: CompileContext,
@@ -43,16 +47,43 @@ function fallbackFace(
   ];
 }
 
-/** The faces a site uses, each with a system face scaled to its measures, so that nothing moves when it arrives. */
-export function fontRules(context: CompileContext, typefaces: readonly Typeface[]): ConditionalRule[] {
-  const letters = countLetters(sample(context));
-  return typefaces.flatMap((typeface) => {
-    const face: Declaration[] = [
-      ['font-family', familyName(context, typeface.id)],
-      ['src', `url(${context.fontBase}${typeface.id}.woff2) format("woff2")`],
-      ['font-weight', typeface.weights.join(' ')],
-      ['font-display', 'swap'],
-    ];
-    return [styleRule('@font-face', face), ...fallbackFace(context, typeface, letters)];
-  });
+/** A face of one file: Latin, or a subset for the letters of its range alone. */
+function faceRule(
+  context: CompileContext,
+  { id, weights }: Typeface,
+  subset: Subset | null,
+): ConditionalRule {
+  return styleRule('@font-face', [
+    ['font-family', familyName(context, id)],
+    ['src', `url(${context.fontBase}${faceFile(id, subset)}.woff2) format("woff2")`],
+    ['font-weight', weights.join(' ')],
+    ['font-display', 'swap'],
+    ...(subset === null ? [] : [['unicode-range', SUBSETS[subset]] as const]),
+  ]);
+}
+
+/** The faces of a site and the files they load, by name without their ending. */
+export interface Faces {
+  readonly rules: readonly ConditionalRule[];
+  readonly files: readonly string[];
+}
+
+/**
+ * The faces a site uses, with the subsets its words need, each typeface with a system face scaled to its measures, so that
+ * nothing moves when it arrives.
+ */
+export function makeFaces(context: CompileContext, typefaces: readonly Typeface[]): Faces {
+  const words = wordsOf(context);
+  const letters = countLetters(words.slice(0, SAMPLE));
+  const faces = typefaces.map((typeface) => ({
+    typeface,
+    subsets: [null, ...neededSubsets(words, subsetsOf(typeface.id))],
+  }));
+  return {
+    rules: faces.flatMap(({ typeface, subsets }) => [
+      ...subsets.map((subset) => faceRule(context, typeface, subset)),
+      ...fallbackFace(context, typeface, letters),
+    ]),
+    files: faces.flatMap(({ typeface, subsets }) => subsets.map((subset) => faceFile(typeface.id, subset))),
+  };
 }

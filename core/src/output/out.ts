@@ -1,5 +1,5 @@
 import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
-import { arrivingAt, foldsBelow, neededBelow } from '../kinds/folds.ts';
+import { arrivingAt, foldsBelow, neededBelow, standsIn } from '../kinds/folds.ts';
 import type { Fragment, Out, PartOut, PieceOut, SectionOut } from '../kinds/out.ts';
 import type { Part, Piece, Section } from '../kinds/site.ts';
 import { findPlaced, opensOver, sectionsOf, type PlacedPart } from '../kinds/placed.ts';
@@ -11,7 +11,7 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
 import { placeOf, under } from './place.ts';
-import { below, hiddenClasses } from './shown.ts';
+import { bandsWhere, below, hiddenClasses } from './shown.ts';
 
 /** What everything in a piece is told; `owner` is whose slots are meant. */
 function outFor(context: CompileContext, piece: Piece, owner: string): Out {
@@ -122,6 +122,10 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       const { fold } = placeOf(context, placedOf(part));
       return under(rules, fold ? below(fold.below) : null);
     },
+    whereNone: (parts, rules) =>
+      bandsWhere(site, (band) => parts.every((part) => !standsIn(site, placedOf(part), band))).flatMap(
+        (width) => under(rules, [`@media ${width === '' ? '' : `${width} and `}(scripting: enabled)`]),
+      ),
   });
 
   const out: PieceOut = {

@@ -1,29 +1,13 @@
-import { MENU_SLOTS } from '../kinds/parts/menu/slots.ts';
-import type { Value } from '../values/values.ts';
 import { FORCED_COLOURS } from '../kinds/out.ts';
-import { partsOf } from '../kinds/placed.ts';
 import { styleRule, type ConditionalRule } from '../print/trees.ts';
-import { fallbackValue, resolve } from '../resolve/resolve.ts';
+import { BASE_TEXT, baseText } from '../resolve/base-text.ts';
 import { within, type CompileContext } from './context.ts';
 import type { InheritedBase } from './look-rules.ts';
 import { valueDeclarations } from './values.ts';
 
-/** The text every slot inherits: the first menu's links at rest, as they are the most. */
+/** The text every slot inherits. */
 export function inheritedBase({ site, pieces }: CompileContext): InheritedBase {
-  const menu = pieces.flatMap((piece) => partsOf(site, piece)).find((part) => part.kind === 'menu');
-  const answer = (property: 'colour' | 'family' | 'size' | 'weight' | 'tracking'): Value => {
-    const fallback = fallbackValue(site, MENU_SLOTS.link, property).value;
-    if (!menu) return fallback;
-    const question = { owner: menu.id, slot: 'link', property, level: null, states: [], band: 0 };
-    return resolve(site, question)?.value ?? fallback;
-  };
-  return {
-    colour: answer('colour'),
-    family: answer('family'),
-    size: answer('size'),
-    weight: answer('weight'),
-    tracking: answer('tracking'),
-  };
+  return Object.fromEntries(BASE_TEXT.map((property) => [property, baseText(site, pieces, property)]));
 }
 
 /**
@@ -43,6 +27,8 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
       ['font-weight', css('weight')],
       ...(tracking === '0' ? [] : [['letter-spacing', tracking] as const]),
       ['line-height', '1.4'],
+      // A word longer than its box breaks rather than pushing the page aside.
+      ['overflow-wrap', 'anywhere'],
     ]),
     styleRule(within(context, ':not(svg, svg *)'), [
       ['all', 'unset'],

@@ -28,13 +28,28 @@ export const below = (width: number): readonly string[] =>
 export const from = (width: number): readonly string[] | null =>
   width === Infinity ? null : [`@media (width >= ${width}px)`];
 
-/** The widths of one band alone. */
-function bandQuery(site: Site, id: string): string {
+/** The widths in px from `start` on and below `end`, as a condition of a media query; empty where that is every width. */
+function widths(start: number, end: number | undefined): string {
+  if (end === undefined) return start === 0 ? '' : `(width >= ${start}px)`;
+  return start === 0 ? `(width < ${end}px)` : `(${start}px <= width < ${end}px)`;
+}
+
+/** The widths of one band alone, as conditions. */
+function bandQuery(site: Site, id: string): readonly string[] {
   const index = site.bands.findIndex((band) => band.id === id);
-  const start = site.bands[index]?.min ?? 0;
-  const end = site.bands[index - 1]?.min;
-  if (end === undefined) return `@media (width >= ${start}px)`;
-  return start === 0 ? `@media (width < ${end}px)` : `@media (${start}px <= width < ${end}px)`;
+  const query = widths(site.bands[index]?.min ?? 0, site.bands[index - 1]?.min);
+  return query === '' ? [] : [`@media ${query}`];
+}
+
+/** The widths of the bands for which something holds, neighbours as one: conditions of media queries. */
+export function bandsWhere(site: Site, holds: (band: number) => boolean): readonly string[] {
+  const found: string[] = [];
+  let end: number | undefined;
+  site.bands.forEach(({ min }, band) => {
+    if (!holds(band)) end = min;
+    else if (band === site.bands.length - 1 || !holds(band + 1)) found.push(widths(min, end));
+  });
+  return found;
 }
 
 /** Hides what is not shown in a band. The class is written twice so that nothing that arranges a part shows it again. */
@@ -46,7 +61,7 @@ export function hidingRules(context: CompileContext, used: ReadonlySet<string>):
       return styleRule(
         within(context, hidden + hidden),
         [['display', 'none']],
-        bandQuery(context.site, band.id),
+        ...bandQuery(context.site, band.id),
       );
     });
 }

@@ -88,7 +88,9 @@ export const STARTERS: readonly Starter[] = [
             }),
           }),
         ],
-        look: { row: slot({ rest: { height: 68 } }, { rest: { paddingInline: 16, gap: 8 } }) },
+        look: {
+          row: slot({ rest: { height: 68 } }, { rest: { paddingInline: 16, paddingBlock: 6, gap: 8 } }),
+        },
       },
     ],
     panel: { side: 'end', look: quietPanel },
@@ -136,7 +138,7 @@ export const STARTERS: readonly Starter[] = [
         look: {
           row: slot(
             { rest: { height: 76 }, scrolled: { height: 60 } },
-            { rest: { paddingInline: 16, gap: 8 } },
+            { rest: { paddingInline: 16, paddingBlock: 6, gap: 8 } },
           ),
         },
       },
@@ -193,7 +195,10 @@ export const STARTERS: readonly Starter[] = [
           }),
         ],
         look: {
-          row: slot({ rest: { height: 72, lineBottom: line(1) } }, { rest: { paddingInline: 16, gap: 8 } }),
+          row: slot(
+            { rest: { height: 72, lineBottom: line(1) } },
+            { rest: { paddingInline: 16, paddingBlock: 6, gap: 8 } },
+          ),
         },
       },
     ],
@@ -230,7 +235,10 @@ export const STARTERS: readonly Starter[] = [
           }),
         ],
         look: {
-          row: slot({ rest: { height: 92, gap: 20 } }, { rest: { height: 68, paddingInline: 12, gap: 8 } }),
+          row: slot(
+            { rest: { height: 92, gap: 20 } },
+            { rest: { height: 68, paddingInline: 12, paddingBlock: 6, gap: 8 } },
+          ),
         },
       },
     ],
@@ -291,7 +299,7 @@ export const STARTERS: readonly Starter[] = [
         look: {
           row: slot(
             { rest: { height: 84 }, scrolled: { height: 64 } },
-            { rest: { height: 64, paddingInline: 16, gap: 8 } },
+            { rest: { height: 64, paddingInline: 16, paddingBlock: 6, gap: 8 } },
           ),
         },
       },
@@ -310,7 +318,7 @@ export const STARTERS: readonly Starter[] = [
       bar: slot(
         {
           rest: {
-            marginInline: 24,
+            marginInline: 16,
             marginBlock: 14,
             radius: 999,
             shadow: shadow(4, 22, 0.16),
@@ -355,7 +363,7 @@ export const STARTERS: readonly Starter[] = [
         look: {
           row: slot(
             { rest: { height: 60, paddingInline: 22, gap: 20 } },
-            { rest: { paddingInline: 16, gap: 8 } },
+            { rest: { paddingInline: 16, paddingBlock: 6, gap: 8 } },
           ),
         },
       },
@@ -387,7 +395,9 @@ export const STARTERS: readonly Starter[] = [
           button({ letters: 'capitals', tracking: 0.6, paddingInline: 16, paddingBlock: 10, radius: 0 }),
           opener(),
         ],
-        look: { row: slot({ rest: { height: 72 } }, { rest: { paddingInline: 16, gap: 8 } }) },
+        look: {
+          row: slot({ rest: { height: 72 } }, { rest: { paddingInline: 16, paddingBlock: 6, gap: 8 } }),
+        },
       },
       {
         name: 'Columns',
@@ -435,7 +445,12 @@ export const STARTERS: readonly Starter[] = [
         arrangement: 'centre',
         middle: [logo({}, { size: 20 })],
         end: [opener()],
-        look: { row: slot({ rest: { height: 96 } }, { rest: { height: 68, paddingInline: 12, gap: 6 } }) },
+        look: {
+          row: slot(
+            { rest: { height: 96 } },
+            { rest: { height: 68, paddingInline: 12, paddingBlock: 6, gap: 6 } },
+          ),
+        },
       },
       {
         name: 'Links',
@@ -489,7 +504,9 @@ export const STARTERS: readonly Starter[] = [
             }),
           }),
         ],
-        look: { row: slot({ rest: { height: 70 } }, { rest: { paddingInline: 16, gap: 8 } }) },
+        look: {
+          row: slot({ rest: { height: 70 } }, { rest: { paddingInline: 16, paddingBlock: 6, gap: 8 } }),
+        },
       },
     ],
     panel: {
@@ -548,7 +565,12 @@ export const STARTERS: readonly Starter[] = [
           },
           opener(),
         ],
-        look: { row: slot({ rest: { height: 72, gap: 20 } }, { rest: { paddingInline: 16, gap: 4 } }) },
+        look: {
+          row: slot(
+            { rest: { height: 72, gap: 20 } },
+            { rest: { paddingInline: 16, paddingBlock: 6, gap: 4 } },
+          ),
+        },
       },
       {
         name: 'Links',
@@ -624,7 +646,10 @@ export const STARTERS: readonly Starter[] = [
           }),
         ],
         look: {
-          row: slot({ rest: { height: 70, paddingBlock: 0 } }, { rest: { paddingInline: 16, gap: 8 } }),
+          row: slot(
+            { rest: { height: 70, paddingBlock: 0 } },
+            { rest: { paddingInline: 16, paddingBlock: 6, gap: 8 } },
+          ),
         },
       },
     ],
@@ -679,7 +704,12 @@ export const STARTERS: readonly Starter[] = [
             }),
           }),
         ],
-        look: { row: slot({ rest: { height: 80 } }, { rest: { height: 64, paddingInline: 16, gap: 8 } }) },
+        look: {
+          row: slot(
+            { rest: { height: 80 } },
+            { rest: { height: 64, paddingInline: 16, paddingBlock: 6, gap: 8 } },
+          ),
+        },
       },
     ],
     panel: { side: 'end', look: quietPanel },

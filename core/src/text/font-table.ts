@@ -1,5 +1,5 @@
 /**
- * Advances, kerning and ligatures of one typeface at one weight, in font units: enough to measure a line of Latin text
+ * Advances, kerning and ligatures of one typeface at one weight, in font units: enough to measure a line of text
  * as a browser sets it. Made from the font file by `fonts/build.mjs`.
  */
 export interface FontTable {
@@ -13,6 +13,8 @@ export interface FontTable {
   readonly kerning: readonly (readonly number[])[];
   /** What a ligature is wider (or narrower) than its kerned letters, longest first. */
   readonly ligatures: readonly (readonly [string, number])[];
+  /** Tables of other letters, which are never kerned with these: other scripts, or what stands in another file. */
+  readonly others?: readonly FontTable[];
 }
 
 /** The measures of one typeface: vertical metrics in font units and a table a weight. */

@@ -22,9 +22,15 @@ describe('measuring', () => {
   test('white space collapses as in a page', () => {
     expect(measure('  Join \n in ', style)).toEqual(measure('Join in', style));
   });
-  test('unknown letters, weights and families are estimated and say so', () => {
-    expect(measure('鳥', style)).toEqual({ width: 16 * 0.56, certain: false });
-    expect(measure('Birds', { ...style, weight: 550 }).certain).toBe(false);
+  test('a weight between two measured ones lies between them, by its share', () => {
+    const at = (weight: number) => measure('Birds', { ...style, weight });
+    expect(at(550).width).toBeCloseTo((at(500).width + at(600).width) / 2);
+    expect(at(525).width).toBeCloseTo(at(500).width * 0.75 + at(600).width * 0.25);
+    expect(at(550).certain).toBe(true);
+  });
+  test('unknown letters and families are estimated, those drawn in squares at one em, and say so', () => {
+    expect(measure('鳥かハ한', style)).toEqual({ width: 4 * 16, certain: false });
+    expect(measure('ญ', style)).toEqual({ width: 16 * 0.56, certain: false });
     expect(measure('Birds', { ...style, family: 'system' }).certain).toBe(false);
     expect(measure('', style).width).toBe(0);
   });

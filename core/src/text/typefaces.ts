@@ -1,3 +1,5 @@
+import type { Subset } from './subsets.ts';
+
 /** A typeface with files of its own, bundled or brought along. */
 export interface Typeface {
   readonly id: string;
@@ -11,9 +13,10 @@ export interface Typeface {
 
 /** A typeface that comes with Hamaca, free under the SIL Open Font License 1.1. */
 export interface BundledTypeface extends Typeface {
-  /** npm package and file that hold it. */
+  /** npm package that holds it. */
   readonly package: string;
-  readonly file: string;
+  /** The subsets it has besides Latin. */
+  readonly subsets: readonly Subset[];
 }
 
 const variable = (
@@ -22,29 +25,40 @@ const variable = (
   fallback: Typeface['fallback'],
   from: number,
   to: number,
+  ...subsets: readonly Subset[]
 ): BundledTypeface => ({
   id,
   name,
   fallback,
   weights: [from, to],
   package: `@fontsource-variable/${id}`,
-  file: `${id}-latin-wght-normal.woff2`,
+  subsets,
 });
 
-/** The bundled typefaces, all variable in weight and covering Latin. */
+/** The bundled typefaces, all variable in weight and covering Latin; each with the subsets it has besides. */
 export const TYPEFACES: readonly BundledTypeface[] = [
-  variable('archivo', 'Archivo', 'sans', 100, 900),
-  variable('bricolage-grotesque', 'Bricolage Grotesque', 'sans', 200, 800),
-  variable('commissioner', 'Commissioner', 'sans', 100, 900),
-  variable('figtree', 'Figtree', 'sans', 300, 900),
-  variable('karla', 'Karla', 'sans', 200, 800),
-  variable('outfit', 'Outfit', 'sans', 100, 900),
-  variable('rubik', 'Rubik', 'sans', 300, 900),
-  variable('work-sans', 'Work Sans', 'sans', 100, 900),
-  variable('fraunces', 'Fraunces', 'serif', 100, 900),
-  variable('literata', 'Literata', 'serif', 200, 900),
-  variable('newsreader', 'Newsreader', 'serif', 200, 800),
-  variable('source-serif-4', 'Source Serif 4', 'serif', 200, 900),
+  variable('archivo', 'Archivo', 'sans', 100, 900, 'latin-ext', 'vietnamese'),
+  variable('bricolage-grotesque', 'Bricolage Grotesque', 'sans', 200, 800, 'latin-ext', 'vietnamese'),
+  variable('commissioner', 'Commissioner', 'sans', 100, 900, 'latin-ext', 'vietnamese', 'greek', 'cyrillic'),
+  variable('figtree', 'Figtree', 'sans', 300, 900, 'latin-ext'),
+  variable('karla', 'Karla', 'sans', 200, 800, 'latin-ext'),
+  variable('outfit', 'Outfit', 'sans', 100, 900, 'latin-ext'),
+  variable('rubik', 'Rubik', 'sans', 300, 900, 'latin-ext', 'cyrillic', 'hebrew'),
+  variable('work-sans', 'Work Sans', 'sans', 100, 900, 'latin-ext', 'vietnamese'),
+  variable('fraunces', 'Fraunces', 'serif', 100, 900, 'latin-ext', 'vietnamese'),
+  variable('literata', 'Literata', 'serif', 200, 900, 'latin-ext', 'vietnamese', 'greek', 'cyrillic'),
+  variable('newsreader', 'Newsreader', 'serif', 200, 800, 'latin-ext', 'vietnamese'),
+  variable(
+    'source-serif-4',
+    'Source Serif 4',
+    'serif',
+    200,
+    900,
+    'latin-ext',
+    'vietnamese',
+    'greek',
+    'cyrillic',
+  ),
 ];
 
 /** Typefaces that visitors have already: nothing to load, and nothing that could be measured. */
@@ -86,6 +100,14 @@ export const STACKS: readonly Stack[] = [
 export function findStack(id: string): Stack | null {
   return STACKS.find((stack) => stack.id === id) ?? null;
 }
+
+/** The subsets a typeface has besides Latin; one that was brought along is one file. */
+export const subsetsOf = (id: string): readonly Subset[] =>
+  TYPEFACES.find((typeface) => typeface.id === id)?.subsets ?? [];
+
+/** The name of a typeface's file without its ending: Latin, or one of its subsets. */
+export const faceFile = (id: string, subset: Subset | null): string =>
+  subset === null ? id : `${id}-${subset}`;
 
 export function isBundled(id: string): boolean {
   return TYPEFACES.some((typeface) => typeface.id === id);

@@ -1,6 +1,6 @@
 import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
-import { TYPEFACES } from '@hamaca/core';
+import { faceFile, TYPEFACES } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { MOST_FONT_BYTES } from '../read-font.ts';
@@ -13,7 +13,11 @@ const CONTENT_TYPES: Readonly<Record<string, string>> = {
 };
 
 const BUNDLED_FILES = new Set(
-  TYPEFACES.flatMap(({ id }) => [`${id}.woff2`, `${id}.metrics.json`, `${id}-LICENSE.txt`]),
+  TYPEFACES.flatMap(({ id, subsets }) => [
+    ...[null, ...subsets].map((subset) => `${faceFile(id, subset)}.woff2`),
+    `${id}.metrics.json`,
+    `${id}-LICENSE.txt`,
+  ]),
 );
 
 /** A file of a typeface: bundled, or brought along; null where there is none. */

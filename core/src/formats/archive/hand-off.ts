@@ -105,10 +105,10 @@ export function handOffFiles(
     ...markup.map(({ suffix, markup: own }) => ({ name: `menu${suffix}.html`, text: own })),
     { name: 'menu.css', text: compiled.stylesheet },
     { name: 'menu.js', text: compiled.script },
-    ...compiled.typefaces.flatMap(({ id }): HandOffFile[] => [
-      { name: `fonts/${id}.woff2`, font: `${id}.woff2` },
-      ...(isBundled(id) ? [{ name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` }] : []),
-    ]),
+    ...compiled.fontFiles.map((file) => ({ name: `fonts/${file}.woff2`, font: `${file}.woff2` })),
+    ...compiled.typefaces
+      .filter(({ id }) => isBundled(id))
+      .map(({ id }) => ({ name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` })),
     ...(compiled.iconSets.includes('tabler') ? [{ name: 'icons-LICENSE.txt', text: TABLER_LICENCE }] : []),
     { name: 'tokens.json', text: printDesignTokens(site) },
     { name: 'site.hamaca.json', text: printSiteFile(site) },

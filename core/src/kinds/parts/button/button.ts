@@ -46,6 +46,6 @@ export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
         styleRule(out.at('button'), [['outline', '1px solid']], FORCED_COLOURS),
       ],
     ),
-  extent: (part, at) => at.label(part.label, 'button'),
+  extent: (part, at) => at.control([at.words(part.label, 'button')], 'button'),
   texts: (part) => [part.label],
 };

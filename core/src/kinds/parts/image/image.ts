@@ -2,9 +2,10 @@ import { element, styleRule, type HtmlNode } from '../../../print/trees.ts';
 import { picture, svg, text } from '../../../model/shape/fields.ts';
 import { BOX_STATES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
-import { exact, svgRatio, type Extent, type PartExtents } from '../../extent.ts';
+import { ratioOf } from '../../../drawings/picture-ratio.ts';
+import { pictureExtent, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
-import { CLICKABLE, DRAWN, fragment, NOTHING, type Fragment, type PartOut } from '../../out.ts';
+import { CLICKABLE, drawnWithin, fragment, NOTHING, type Fragment, type PartOut } from '../../out.ts';
 
 const IMAGE_SHAPE = {
   image: picture({ label: 'picture', hint: 'a picture’s address or data' }),
@@ -40,20 +41,16 @@ function compile(part: Image, out: PartOut): Fragment {
     [node],
     [
       styleRule(out.at('image-box'), [['display', 'block'], ...(isLink ? [CLICKABLE] : [])]),
-      styleRule(out.at('image'), DRAWN),
+      styleRule(out.at('image'), drawnWithin(ratioOf(part))),
     ],
   );
 }
 
-function extent(part: Image, at: PartExtents): Extent {
-  if (part.svg === null && part.image === null) return exact(0);
-  const ratio = part.svg === null ? null : svgRatio(part.svg);
+function extent(part: Image, at: PartExtents): Extent | null {
+  if (part.svg === null && part.image === null) return null;
   const own = at.slot('image');
-  return {
-    width: own.pixels('drawnHeight') * (ratio ?? 1) + own.around(),
-    certain: ratio !== null,
-    unmeasured: ratio === null ? ['image'] : [],
-  };
+  const picture = pictureExtent(own.pixels('drawnHeight'), ratioOf(part), 'image');
+  return sumExtents([picture], 0, own.around());
 }
 
 export const IMAGE: PartKind<'image', typeof IMAGE_SHAPE> = {

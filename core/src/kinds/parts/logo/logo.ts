@@ -1,9 +1,17 @@
-import { element, styleRule, text, type ConditionalRule, type HtmlNode } from '../../../print/trees.ts';
+import {
+  element,
+  styleRule,
+  text,
+  type ConditionalRule,
+  type Declaration,
+  type HtmlNode,
+} from '../../../print/trees.ts';
 import { flag, picture, svg, text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES, LINK_STATES } from '../../../model/slot.ts';
-import { exact, sumExtents, svgRatio, type Extent, type PartExtents } from '../../extent.ts';
+import { ratioOf } from '../../../drawings/picture-ratio.ts';
+import { pictureExtent, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
-import { CLICKABLE, DRAWN, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
+import { CLICKABLE, drawnWithin, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
 
 const isDrawn = (part: { readonly svg?: unknown; readonly image?: unknown }) =>
   part.svg !== null || part.image !== null;
@@ -68,10 +76,23 @@ function drawings(part: Logo, out: PartOut): HtmlNode[] {
 /** A drawing of its own while the page is scrolled; null where the header never is. */
 const secondOf = (part: Logo, out: PartOut) => (out.scrolls && isDrawn(part) ? part.second : null);
 
+/** Where a row has no room, a name of several words stands on several lines before the row breaks. */
+const GIVES_WAY: readonly Declaration[] = [
+  ['flex', '99 1 min-content'],
+  ['min-inline-size', '0'],
+  ['max-inline-size', 'max-content'],
+  ['overflow-wrap', 'break-word'],
+];
+
+const showsText = (part: Logo) => !isDrawn(part) || part.textShown;
+
 function rules(part: Logo, out: PartOut): ConditionalRule[] {
-  const own = [styleRule(out.at('logo'), [...IN_LINE, CLICKABLE])];
+  const own = [
+    styleRule(out.at('logo'), [...IN_LINE, CLICKABLE]),
+    ...(showsText(part) && /\s/.test(part.text.trim()) ? out.inRow([[out.at('logo'), GIVES_WAY]]) : []),
+  ];
   if (!isDrawn(part)) return own;
-  const drawn = [...own, styleRule(out.at('drawing'), DRAWN)];
+  const drawn = [...own, styleRule(out.at('drawing'), drawnWithin(ratioOf(part)))];
   if (secondOf(part, out) === null) return drawn;
   const [first, second] = [`.${out.class('drawing')}`, `.${out.class('second')}`];
   const away = [['display', 'none']] as const;
@@ -101,17 +122,10 @@ function compile(part: Logo, out: PartOut): Fragment {
 }
 
 function extent(part: Logo, at: PartExtents): Extent {
-  const label = at.label(part.text, 'logo');
-  if (!isDrawn(part)) return label;
-  const ratio = part.svg === null ? null : svgRatio(part.svg);
-  const drawing: Extent = {
-    width: at.slot('drawing').pixels('drawnHeight') * (ratio ?? 1),
-    certain: ratio !== null,
-    unmeasured: ratio === null ? ['logo'] : [],
-  };
-  const own = at.slot('logo');
-  if (part.textShown) return sumExtents([drawing, label], own.pixels('gap'));
-  return sumExtents([drawing, exact(2 * own.pixels('paddingInline') + own.around())], 0);
+  const words = at.words(part.text, 'logo');
+  if (!isDrawn(part)) return at.control([words], 'logo');
+  const drawing = pictureExtent(at.slot('drawing').pixels('drawnHeight'), ratioOf(part), 'logo');
+  return at.control(part.textShown ? [drawing, words] : [drawing], 'logo');
 }
 
 export const LOGO: PartKind<'logo', typeof LOGO_SHAPE> = {

@@ -22,7 +22,7 @@ import {
   type PartOut,
 } from '../../out.ts';
 import { accessibleName, hasOwnTarget, ICON_SPACE, itemAttributes, itemContent } from './item.ts';
-import type { MenuPart } from './shape.ts';
+import { halfOf, type MenuPart } from './shape.ts';
 import { menuHasSlot, type MenuSlot } from './slots.ts';
 
 /** Whether a link has a submenu in this placement. */
@@ -90,8 +90,7 @@ function itemElement(
 /** A menu as a named navigation with nested lists: one, or two halves where it is split around the logo. */
 function markup(part: MenuPart, out: PartOut): HtmlElement {
   const items = shownItems(out.site, part).map((item, index) => itemElement(part, item, 1, index, out));
-  const half = Math.ceil(items.length / 2);
-  const lists = out.split ? [items.slice(0, half), items.slice(half)] : [items];
+  const lists = out.split ? [halfOf(items, 0), halfOf(items, 1)] : [items];
   const hover = part.opensOn === 'hover' && menuHasSlot(part, 'submenu', out.site);
   return element(
     'nav',
@@ -170,7 +169,6 @@ function panelRules(out: PartOut): ConditionalRule[] {
       [
         ['flex', '1'],
         ['align-self', 'stretch'],
-        ['white-space', 'normal'],
       ],
     ],
   ]);

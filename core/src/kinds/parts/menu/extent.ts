@@ -1,69 +1,76 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
+import type { State } from '../../../model/states.ts';
 import { shownItems } from '../../content.ts';
-import { exact, LEAST_TARGET, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
+import { drawnLine, exact, LEAST_TARGET, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
 import { hasOwnTarget, ICON_SPACE } from './item.ts';
-import type { MenuPart } from './shape.ts';
+import { halfOf, type MenuPart } from './shape.ts';
 
-/** The slot a link is drawn as. */
-function slotOf(item: MenuItem): 'link' | 'action' | 'heading' {
+/** The sign that says there is more, in shares of its type's size: its side, and the line along it. */
+const SIGN = { side: 0.5, line: 0.15 } as const;
+
+/** What a sign takes of a row, in px. */
+function signExtent(size: number): Extent {
+  return exact(Math.max(LEAST_TARGET, size * SIGN.side + drawnLine(size * SIGN.line)));
+}
+
+/** The slot a link is drawn as; a heading that opens something is drawn as a link. */
+function slotOf(item: MenuItem, opens: boolean): 'link' | 'action' | 'heading' {
   if (item.role === 'action') return 'action';
-  return item.role === 'heading' && item.children.length === 0 ? 'heading' : 'link';
+  return item.role === 'heading' && !opens ? 'heading' : 'link';
 }
 
-/** Icon and picture beside the label, with the space behind each. */
-function besideLabel(item: MenuItem, slot: string, at: PartExtents): number {
-  const shown = [
-    ...(item.icon === undefined ? [] : [at.slot('glyph', 1).size]),
-    ...(item.image === undefined ? [] : [at.slot('picture', 1).pixels('width')]),
+/** What a link shows: icon, picture, label with its description beneath. */
+function content(item: MenuItem, slot: string, at: PartExtents, states: readonly State[]): Extent[] {
+  const beside = [
+    ...(item.icon === undefined ? [] : [exact(at.slot('glyph', 1).size)]),
+    ...(item.image === undefined ? [] : [exact(at.slot('picture', 1).pixels('width'))]),
   ];
-  const pieces = shown.length + (item.labelHidden ? 0 : 1);
-  const spaces = item.labelHidden ? Math.max(0, shown.length - 1) : shown.length;
-  // A flex row sets its gap between icon, picture and label.
-  const gaps = Math.max(0, pieces - 1) * at.slot(slot, 1).pixels('gap');
-  return shown.reduce((sum, width) => sum + width, 0) + spaces * ICON_SPACE + gaps;
+  if (item.labelHidden)
+    return beside.map((one, index) => (index < beside.length - 1 ? sumExtents([one], 0, ICON_SPACE) : one));
+  const label = at.words(item.label, slot, 1, states);
+  const description =
+    item.description === undefined ? null : at.words(item.description, 'description', 1, [], slot);
+  const words =
+    description === null
+      ? label
+      : { ...sumExtents([label, description], 0), width: Math.max(label.width, description.width) };
+  return [...beside.map((one) => sumExtents([one], 0, ICON_SPACE)), words];
 }
 
-/** A link's label with what stands beside and beneath it. */
-function itemExtent(item: MenuItem, at: PartExtents): Extent {
+/** A link with the sign that it has more. */
+function itemExtent(part: MenuPart, item: MenuItem, at: PartExtents, states: readonly State[] = []): Extent {
   if (item.role === 'divider') return exact(1);
-  const slot = slotOf(item);
-  const padding = 2 * at.slot(slot, 1).pixels('paddingInline');
-  const label = item.labelHidden ? exact(padding) : at.label(item.label, slot, 1);
-  const description =
-    item.description === undefined || item.labelHidden
-      ? exact(0)
-      : sumExtents([at.label(item.description, 'description', 1), exact(padding)], 0);
-  const wider = description.width > label.width ? description : label;
-  return {
-    width: wider.width + besideLabel(item, slot, at),
-    certain: label.certain && description.certain,
-    unmeasured: [...label.unmeasured, ...description.unmeasured],
-  };
+  const opens = item.children.length > 0 && part.levels !== 1;
+  const slot = slotOf(item, opens);
+  const shown = content(item, slot, at, states);
+  if (!opens) return at.control(shown, slot, 1);
+  const sign = signExtent(at.slot('marker', 1).size);
+  // A parent without a target carries its sign inside, behind the link's own gap.
+  return hasOwnTarget(item)
+    ? sumExtents([at.control(shown, slot, 1), sign], 0)
+    : at.control([...shown, sign], slot, 1);
 }
 
 /** How much wider the widest-growing link gets as the current page: a bolder current link must still fit. */
-function currentGrowth(items: readonly MenuItem[], at: PartExtents): number {
+function currentGrowth(part: MenuPart, items: readonly MenuItem[], at: PartExtents): number {
   const growth = items
-    .filter((item) => item.role === undefined && !item.labelHidden)
-    .map(({ label }) => at.label(label, 'link', 1, ['current']).width - at.label(label, 'link', 1).width);
+    .filter((item) => item.role === undefined && !item.labelHidden && hasOwnTarget(item))
+    .map((item) => itemExtent(part, item, at, ['current']).width - itemExtent(part, item, at).width);
   return Math.max(0, ...growth);
 }
 
-/** The width of a placement's row of links. */
+/** The width of a placement's row of links, or of one half of it. */
 export function menuExtent(part: MenuPart, at: PartExtents): Extent {
-  const marker = Math.max(LEAST_TARGET, at.slot('marker', 1).size);
-  const items = shownItems(at.site, part).filter((item) => item.bands?.includes(at.band) !== false);
-  const extents = items.map((item): Extent => {
-    const extent = itemExtent(item, at);
-    if (item.children.length === 0 || part.levels === 1 || item.role === 'divider') return extent;
-    // A parent without a target carries its marker inside, behind the link's own gap.
-    return sumExtents([extent, exact(marker)], hasOwnTarget(item) ? 0 : at.slot('link', 1).pixels('gap'));
-  });
+  const all = shownItems(at.site, part);
+  const items = (at.half === null ? all : halfOf(all, at.half)).filter(
+    (item) => item.bands?.includes(at.band) !== false,
+  );
   const list = at.slot('list');
   const separators = list.line('separator') * Math.max(0, items.length - 1);
   const around = 2 * list.pixels('paddingInline') + list.around();
-  return sumExtents(
-    [sumExtents(extents, list.pixels('gap')), exact(currentGrowth(items, at) + separators + around)],
-    0,
+  const links = sumExtents(
+    items.map((item) => itemExtent(part, item, at)),
+    list.pixels('gap'),
   );
+  return sumExtents([links], 0, currentGrowth(part, items, at) + separators + around);
 }

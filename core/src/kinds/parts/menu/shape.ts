@@ -18,3 +18,9 @@ export const MENU_SHAPE = {
 
 /** A placement of one of the site's menus. */
 export type MenuPart = PartOf<'menu', typeof MENU_SHAPE>;
+
+/** One of the two halves a menu's links stand in where they are split; the first has the odd one. */
+export function halfOf<Entry>(entries: readonly Entry[], half: 0 | 1): readonly Entry[] {
+  const middle = Math.ceil(entries.length / 2);
+  return half === 0 ? entries.slice(0, middle) : entries.slice(middle);
+}

@@ -83,7 +83,7 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
       ['opacity', '0.7'],
     ]),
     styleRule(out.at('field'), [
-      ['flex', 'none'],
+      ['min-inline-size', '0'],
       ['cursor', 'text'],
     ]),
     styleRule(out.at('submit'), [['display', 'block'], ['flex', 'none'], CLICKABLE]),
@@ -142,8 +142,8 @@ function extent(part: Search, at: PartExtents): Extent {
   const own = at.slot('search');
   const field = at.slot('field');
   return exact(
-    field.pixels('width') +
-      field.around() +
+    Math.max(field.pixels('width'), 2 * field.pixels('paddingInline') + field.lines()) +
+      2 * field.pixels('marginInline') +
       own.pixels('gap') +
       button +
       2 * own.pixels('paddingInline') +

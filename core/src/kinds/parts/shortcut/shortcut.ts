@@ -2,7 +2,7 @@ import { styleRule, text } from '../../../print/trees.ts';
 import { flag, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES, ICON_PROPERTIES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
-import { exact, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
+import { exact, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, DRAWN_AS_TYPE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
 
@@ -43,12 +43,9 @@ function compile(part: Shortcut, out: PartOut): Fragment {
 }
 
 function extent(part: Shortcut, at: PartExtents): Extent {
-  const own = at.slot('shortcut');
-  const label = showsLabel(part)
-    ? at.label(part.label, 'shortcut')
-    : exact(2 * own.pixels('paddingInline') + own.around());
-  if (part.icon === null) return label;
-  return sumExtents([exact(at.slot('symbol').size), label], part.labelShown ? own.pixels('gap') : 0);
+  const symbol = part.icon === null ? [] : [exact(at.slot('symbol').size)];
+  const words = showsLabel(part) ? [at.words(part.label, 'shortcut')] : [];
+  return at.control([...symbol, ...words], 'shortcut');
 }
 
 export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {

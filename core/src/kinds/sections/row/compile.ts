@@ -7,70 +7,75 @@ import {
 } from '../../../print/trees.ts';
 import { fragment, type Fragment, type Rules, type SectionOut } from '../../out.ts';
 import type { Part } from '../../site.ts';
-import { ZONES, type Arrangement, type Row, type Zone } from './shape.ts';
-import { arrangedMenu, centredLogo, rowParts, usedZones, zoneParts } from './zones.ts';
+import type { Arrangement, Row } from './shape.ts';
+import { arrangedMenu, centredLogo, layoutOf, rowParts, type RowLayout, type ZoneBox } from './zones.ts';
 
-/** A zone with one part needs no element around it. */
-const isWrapped = (row: Row, zone: Zone) => zoneParts(row, zone).length > 1;
-
-/** The columns of a row, and the one each zone stands in. */
-export function rowColumns(row: Row): {
-  readonly template: string;
-  readonly column: Readonly<Partial<Record<Zone, number>>>;
-} {
-  const isAround = centredLogo(row) !== null;
-  if (row.arrangement === 'centre' || isAround)
-    return { template: '1fr auto 1fr', column: { start: 1, middle: isAround ? 1 : 2, end: 3 } };
-  const used = usedZones(row);
-  // What grows: the middle, without one the start.
-  const growing: Zone = used.includes('middle') ? 'middle' : used.includes('start') ? 'start' : 'end';
-  return {
-    template: used.map((zone) => (zone === growing ? '1fr' : 'auto')).join(' '),
-    column: Object.fromEntries(used.map((zone, index) => [zone, index + 1])),
-  };
-}
-
+/** Where the middle's parts stand in the room it takes; null where its links share that room. */
 const MIDDLE: Readonly<Record<Arrangement, string | null>> = {
   between: 'center',
-  beside: 'start',
+  beside: 'flex-start',
   centre: 'center',
-  far: 'end',
+  far: 'flex-end',
   'last-apart': null,
   'first-centred': null,
-  around: 'start',
+  around: 'flex-start',
   equal: null,
 };
 
-const alignOf = (row: Row, zone: Zone) => (zone === 'middle' ? MIDDLE[row.arrangement] : zone);
+/** As wide as others that say the same, and at least what it holds, as far as the row has room. */
+const EVEN: readonly Declaration[] = [
+  ['flex', '1 1 0'],
+  ['min-inline-size', 'fit-content'],
+];
 
-function zoneRules(row: Row, out: SectionOut): ConditionalRule[] {
-  const { column } = rowColumns(row);
-  return usedZones(row).flatMap((zone): ConditionalRule[] => {
-    const align = alignOf(row, zone);
-    const place: Declaration[] = [
-      ['grid-column', String(column[zone] ?? 1)],
-      ['grid-row', '1'],
-      ...(align === null ? [] : [['justify-self', align] as const]),
+const justified = (place: string | null): readonly Declaration[] =>
+  place === null ? [] : [['justify-content', place]];
+
+/** How a box of the row takes its room. */
+function boxDeclarations(row: Row, layout: RowLayout, { zone, isWrapped }: ZoneBox): readonly Declaration[] {
+  if (zone === 'middle')
+    return layout.even ? [] : [['flex', '1 1 auto'], ...justified(MIDDLE[row.arrangement])];
+  const own = zone === 'end' && isWrapped ? justified('flex-end') : [];
+  if (layout.even) return [...EVEN, ...own];
+  return zone === 'end' && isWrapped ? [['margin-inline-start', 'auto'], ...own] : own;
+}
+
+const HOLDER: readonly Declaration[] = [
+  ['display', 'flex'],
+  ['flex-wrap', 'wrap'],
+  ['align-items', 'center'],
+  ['gap', 'inherit'],
+];
+
+function boxRules(row: Row, layout: RowLayout, box: ZoneBox, out: SectionOut): ConditionalRule[] {
+  const declarations = boxDeclarations(row, layout, box);
+  if (box.isWrapped)
+    return [
+      styleRule(out.at(box.zone), [...HOLDER, ...declarations]),
+      ...(layout.even ? [] : out.whereNone(box.parts, [[out.at(box.zone), [['display', 'none']]]])),
     ];
-    if (isWrapped(row, zone))
-      return [
-        styleRule(out.at(zone), [
-          ['display', 'flex'],
-          ['align-items', 'center'],
-          ['gap', 'inherit'],
-          ...place,
-        ]),
-      ];
-    const [only] = zoneParts(row, zone);
-    return only ? out.inPlace(only, [[out.within(`.${out.boxOf(only)}`), place]]) : [];
-  });
+  const [only] = box.parts;
+  return only && declarations.length > 0
+    ? out.inPlace(only, [[out.within(`.${out.boxOf(only)}`), declarations]])
+    : [];
+}
+
+/** An empty side keeps its place where both are to be alike. */
+function spacers({ even, start, end }: RowLayout, out: SectionOut): ConditionalRule[] {
+  if (!even) return [];
+  const spacer = (side: string) =>
+    styleRule(out.at('row', `::${side}`), [
+      ['content', '""'],
+      ['flex', '1 1 0'],
+    ]);
+  return [...(start ? [] : [spacer('before')]), ...(end ? [] : [spacer('after')])];
 }
 
 /** Where the links of the arranged menu stand. */
 function spread(row: Row, menu: Part, out: SectionOut): Rules {
   const list = (rest = '') => out.atPart(menu, 'list', rest);
   const wide = [
-    [out.atPart(menu, 'nav'), [['flex', '1']]],
+    [out.atPart(menu, 'nav'), [['flex', '1 1 auto']]],
     [list(), [['flex', '1']]],
   ] as const;
   const pushed = [['margin-inline-start', 'auto']] as const;
@@ -82,7 +87,7 @@ function spread(row: Row, menu: Part, out: SectionOut): Rules {
     case 'equal':
       return [
         ...wide,
-        [list('>li'), [['flex', '1']]],
+        [list('>li'), EVEN],
         [
           list('>li>:first-child'),
           [
@@ -96,75 +101,83 @@ function spread(row: Row, menu: Part, out: SectionOut): Rules {
   }
 }
 
-/** The links in two halves at both sides of the logo. */
-function splitRules(row: Row, out: SectionOut): ConditionalRule[] {
-  const logo = centredLogo(row);
-  const menu = arrangedMenu(row);
-  if (!logo || !menu) return [];
-  const half = (rest: string, column: string, side: string) =>
+/** The links in two halves at both sides of the logo, each side as wide as the other where nothing else stands there. */
+function splitRules(layout: RowLayout, out: SectionOut): ConditionalRule[] {
+  if (!layout.split) return [];
+  const { logo, menu } = layout.split;
+  const half = (rest: string, order: string, side: string) =>
     [
       out.atPart(menu, 'list', rest),
-      [
-        ['grid-column', column],
-        ['grid-row', '1'],
-        ['justify-self', side],
-      ],
+      [['order', order], ...(layout.even ? [] : [...EVEN, ...justified(side)])],
     ] as const;
+  const ordered = (selector: string, order: string) => styleRule(selector, [['order', order]]);
   return [
-    styleRule(out.within(`.${out.boxOf(logo)}`), [
-      ['grid-column', '2'],
-      ['grid-row', '1'],
-    ]),
+    ordered(out.within(`.${out.boxOf(logo)}`), '2'),
+    ...(layout.end
+      ? [ordered(out.at('end'), '4')]
+      : layout.even
+        ? [ordered(out.at('row', '::after'), '4')]
+        : []),
     ...out.inPlace(menu, [
       [out.atPart(menu, 'nav'), [['display', 'contents']]],
-      half(':first-child', '1', 'end'),
-      half(':last-child', '3', 'start'),
+      half(':first-child', '1', 'flex-end'),
+      half(':last-child', '3', 'flex-start'),
     ]),
   ];
 }
 
-/** What arranges a row, whatever its look. */
-function rules(row: Row, out: SectionOut): ConditionalRule[] {
-  const menu = arrangedMenu(row);
+/** How the boxes share what is left where nothing between them grows. */
+function shared({ start, end, even, split }: RowLayout): readonly Declaration[] {
+  if (split) return justified('center');
+  if (even || !end || end.isWrapped) return [];
+  return justified(start ? 'space-between' : 'flex-end');
+}
+
+/** What arranges a row, whatever its look. Where it has no room it wraps, and nothing is wider than it is. */
+function rules(row: Row, layout: RowLayout, out: SectionOut): ConditionalRule[] {
+  const menu = layout.split ? null : arrangedMenu(row);
+  const boxes = [layout.start, layout.middle, layout.end].filter((box) => box !== null);
   return [
     styleRule(out.at('row'), [
-      ['display', 'grid'],
-      ['grid-template-columns', rowColumns(row).template],
+      ['display', 'flex'],
+      ['flex-wrap', 'wrap'],
       ['align-items', 'center'],
+      ...shared(layout),
     ]),
-    ...zoneRules(row, out),
+    ...spacers(layout, out),
+    ...boxes.flatMap((box) => boxRules(row, layout, box, out)),
     ...(menu ? out.inPlace(menu, spread(row, menu, out)) : []),
-    ...splitRules(row, out),
+    ...splitRules(layout, out),
     // Without a script what would fold stands in the row, beneath the rest.
     ...rowParts(row).flatMap((part) =>
-      out.awayFrom(part, [[`${out.at('row')}>.${out.boxOf(part)}`, [['grid-column', '1 / -1']]]]),
+      out.awayFrom(part, [[`${out.at('row')}>.${out.boxOf(part)}`, [['flex-basis', '100%']]]]),
     ),
   ];
 }
 
 /** A row with its zones. */
 export function compileRow(row: Row, out: SectionOut): Fragment {
-  const logo = centredLogo(row);
-  const menu = arrangedMenu(row);
-  const compiled = new Map(
-    rowParts(row).map((part) => [part, out.part(part, logo !== null && part === menu)]),
-  );
+  const halved = centredLogo(row) ? arrangedMenu(row) : null;
+  const compiled = new Map(rowParts(row).map((part) => [part, out.part(part, part === halved)]));
   const nodesOf = (part: Part): readonly HtmlNode[] => compiled.get(part)?.nodes ?? [];
-  const zones = ZONES.flatMap((zone): readonly HtmlNode[] => {
-    const nodes = zoneParts(row, zone).flatMap(nodesOf);
-    return isWrapped(row, zone) ? [element('div', { class: out.class(zone) }, ...nodes)] : nodes;
-  });
+  const layout = layoutOf(row, (part) => nodesOf(part).length > 0);
+  const boxNodes = (box: ZoneBox | null): readonly HtmlNode[] => {
+    const nodes = box?.parts.flatMap(nodesOf) ?? [];
+    return box?.isWrapped ? [element('div', { class: out.class(box.zone) }, ...nodes)] : nodes;
+  };
   const hidden = out.hidden(row.bands);
   const node = element(
     'div',
     { class: hidden === null ? out.class('row') : `${out.class('row')} ${hidden}` },
-    ...(logo === null ? [] : nodesOf(logo)),
-    ...zones,
+    ...(layout.split ? nodesOf(layout.split.logo) : []),
+    ...boxNodes(layout.start),
+    ...(layout.split ? nodesOf(layout.split.menu) : boxNodes(layout.middle)),
+    ...boxNodes(layout.end),
   );
   const fragments = [...compiled.values()];
   return fragment(
     [node],
-    [...fragments.flatMap((entry) => entry.rules), ...rules(row, out)],
+    [...fragments.flatMap((entry) => entry.rules), ...rules(row, layout, out)],
     fragments.flatMap((entry) => entry.behaviours),
   );
 }

@@ -1,60 +1,39 @@
-import { sumExtents, type Extent, type SectionExtents } from '../../extent.ts';
+import { exact, sumExtents, type Extent, type SectionExtents } from '../../extent.ts';
 import type { Part } from '../../site.ts';
-import { ZONES, type Row, type Zone } from './shape.ts';
+import type { Row } from './shape.ts';
+import { layoutOf, type RowLayout, type ZoneBox } from './zones.ts';
 
-const NOTHING: Extent = { width: 0, certain: true, unmeasured: [] };
-
-/** Two sides that are as wide as the wider one. */
-function evenSides(start: Extent, end: Extent): Extent {
-  return {
-    width: 2 * Math.max(start.width, end.width),
-    certain: start.certain && end.certain,
-    unmeasured: [...start.unmeasured, ...end.unmeasured],
+/** What stands in the row side by side: boxes, parts in none, and the room that empty sides keep. */
+function standing(layout: RowLayout, gap: number, at: SectionExtents): Extent[] {
+  const extentOf = (part: Part) => (at.stands(part) ? at.part(part) : null);
+  const box = (entry: ZoneBox | null): Extent[] => {
+    const parts = entry?.parts.map(extentOf).filter((extent) => extent !== null) ?? [];
+    if (parts.length > 0) return entry?.isWrapped ? [sumExtents(parts, gap)] : parts;
+    // A side that is to be as wide as the other one keeps its place.
+    return layout.even && entry?.zone !== 'middle' ? [exact(0)] : [];
   };
+  const { start, middle, end, split } = layout;
+  if (!split) {
+    const side = (entry: ZoneBox | null) => (entry || layout.even ? box(entry) : []);
+    return [...side(start), ...(middle ? box(middle) : []), ...side(end)];
+  }
+  const halves = at.stands(split.menu)
+    ? ([0, 1] as const).map((half) => at.part(split.menu, half)).filter((extent) => extent !== null)
+    : [];
+  return [
+    ...box(start),
+    ...halves,
+    ...[extentOf(split.logo)].filter((extent) => extent !== null),
+    ...box(end),
+  ];
 }
 
-type Shown = Readonly<Record<Zone, readonly Part[]>>;
-type Measure = (parts: readonly Part[]) => Extent;
-
-/** Links in halves at both sides of the logo: each side has to hold a half and what else stands there. */
-function aroundExtent(shown: Shown, extent: Measure, gap: number): Extent {
-  const all = ZONES.flatMap((zone) => shown[zone]);
-  const logo = all.find((part) => part.kind === 'logo');
-  const menu = shown.middle.find((part) => part.kind === 'menu');
-  const beside = (zone: Zone) => extent(shown[zone].filter((part) => part !== logo && part !== menu));
-  const half = menu ? extent([menu]) : NOTHING;
-  // The halves are about alike; the wider one may have a link more.
-  const side = (other: Extent) =>
-    sumExtents([{ ...half, width: half.width * 0.6 }, other], menu && other.width > 0 ? gap : 0);
-  return sumExtents(
-    [evenSides(side(beside('start')), side(beside('end'))), logo ? extent([logo]) : NOTHING],
-    0,
-    2 * gap,
-  );
-}
-
-/** What a row holds, without its padding. */
-function contentExtent(row: Row, shown: Shown, extent: Measure, gap: number): Extent {
-  if (row.arrangement === 'around') return aroundExtent(shown, extent, gap);
-  if (row.arrangement === 'centre')
-    return sumExtents([evenSides(extent(shown.start), extent(shown.end)), extent(shown.middle)], 0, 2 * gap);
-  // Empty columns keep their gap: a menu that folds away leaves it.
-  const columns = ZONES.filter((zone) => row.zones[zone].length > 0).length;
-  return sumExtents(
-    ZONES.map((zone) => extent(shown[zone])),
-    0,
-    gap * Math.max(0, columns - 1),
-  );
-}
-
-/** The least width in px at which a row stands on one line, its padding included. */
+/** The least width in px at which a row stands on one line, its padding and lines included; Infinity where it never does. */
 export function rowExtent(row: Row, at: SectionExtents): Extent {
   const own = at.slot('row');
   const gap = own.pixels('gap');
-  const shown = Object.fromEntries(
-    at.regions.map((region) => [region.name, at.shown(region)]),
-  ) as unknown as Shown;
-  const extent: Measure = (parts) => sumExtents(parts.map(at.part), gap);
-  const inside = contentExtent(row, shown, extent, gap);
-  return { ...inside, width: inside.width + 2 * own.pixels('paddingInline') };
+  const layout = layoutOf(row, (part) => at.part(part) !== null);
+  const inside = sumExtents(standing(layout, gap, at), gap);
+  if (row.contained !== null && inside.width > row.contained) return { ...inside, width: Infinity };
+  return sumExtents([inside], 0, 2 * own.pixels('paddingInline') + own.lines());
 }

@@ -336,8 +336,9 @@ function Numbers({ line, band, width, unfolding, suggested, onMove }: NumbersPro
       )}
       <dt className="text-ink-faint">row needs</dt>
       <dd data-testid="row-needs" className={left < 0 ? 'font-semibold text-brick' : ''}>
-        {extent?.certain === false ? 'about ' : ''}
-        {needed} px · {left < 0 ? `${-left} px missing` : `${left} px left`}
+        {needed === Infinity
+          ? 'more than its content may take'
+          : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
       </dd>
     </dl>
   );

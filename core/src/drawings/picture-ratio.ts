@@ -1,0 +1,38 @@
+import { GIF } from 'image-size/types/gif';
+import type { IImage } from 'image-size/types/interface';
+import { JPG } from 'image-size/types/jpg';
+import { PNG } from 'image-size/types/png';
+import { WEBP } from 'image-size/types/webp';
+import { memoiseText } from '../base/memo.ts';
+
+/** What a drawing is wide at its height, read from its view box; null where it has none. */
+export function svgRatio(svg: string): number | null {
+  const box = /viewBox\s*=\s*["']\s*[-\d.e]+[\s,]+[-\d.e]+[\s,]+([\d.e]+)[\s,]+([\d.e]+)/i.exec(svg);
+  const ratio = Number(box?.[1]) / Number(box?.[2]);
+  return Number.isFinite(ratio) && ratio > 0 ? ratio : null;
+}
+
+/** Formats of pictures that browsers draw and that tell their size. */
+const FORMATS: readonly IImage[] = [WEBP, PNG, JPG, GIF];
+
+function readRatio(bytes: Uint8Array): number | null {
+  const format = FORMATS.find((entry) => entry.validate(bytes));
+  const size = format?.calculate(bytes);
+  return size && size.width > 0 && size.height > 0 ? size.width / size.height : null;
+}
+
+/** What a picture kept as data is wide at its height; null where it stands elsewhere, or does not tell. */
+export const pictureRatio = memoiseText((image: string): number | null => {
+  const data = /^data:image\/(?:webp|png|jpeg|gif);base64,(.+)$/i.exec(image)?.[1];
+  if (data === undefined) return null;
+  try {
+    return readRatio(Uint8Array.from(atob(data), (character) => character.charCodeAt(0)));
+  } catch {
+    // Cut off or no picture at all: whoever asks counts it as unknown.
+    return null;
+  }
+});
+
+/** What a picture or drawing is wide at its height; null where that is not known. */
+export const ratioOf = ({ svg, image }: { readonly svg: string | null; readonly image: string | null }) =>
+  svg === null ? (image === null ? null : pictureRatio(image)) : svgRatio(svg);

@@ -1,0 +1,110 @@
+import { expect, test, type Page } from '@playwright/test';
+import { createMeasurer, loadSite, rowFits, type RowFit, type Site } from '@hamaca/core';
+import { randomHeader } from '../core/test/random-header.ts';
+import { seeded } from '../core/test/random-site.ts';
+import { dress } from '../core/test/dressed.ts';
+import { isOneLine, loadFaces, markCurrent } from './support/one-line.ts';
+import { demoSite, FONTS, handOff, startHost } from './support/output.ts';
+
+const HEADERS = Number(process.env['HAMACA_FIT_HEADERS'] ?? 40);
+const FIRST_SEED = Number(process.env['HAMACA_FIT_SEED'] ?? 1);
+const RANGE = { from: 320, to: 1920 } as const;
+
+const measure = createMeasurer(FONTS);
+
+interface Checked {
+  readonly seed: number;
+  readonly fit: RowFit;
+  readonly isRight: boolean;
+  readonly real: number | null;
+}
+
+async function at(page: Page, width: number, row: number): Promise<boolean> {
+  await page.setViewportSize({ width, height: 700 });
+  await markCurrent(page);
+  return isOneLine(page, row);
+}
+
+/** The least width of a band at which a row really stands on one line; null where it never does there. */
+async function realWidth(page: Page, row: number, from: number, to: number): Promise<number | null> {
+  if (!(await at(page, to, row))) return null;
+  let [low, high] = [from - 1, to];
+  while (high - low > 1) {
+    const middle = Math.floor((low + high) / 2);
+    if (await at(page, middle, row)) high = middle;
+    else low = middle;
+  }
+  return high;
+}
+
+/** Holds what is said of every row and band of a site against the browser. */
+async function checkSite(page: Page, site: Site, seed: number): Promise<Checked[]> {
+  const fits = rowFits(site, measure);
+  const rows = [...new Set(fits.map(({ row }) => row))];
+  const checked: Checked[] = [];
+  for (const fit of fits) {
+    const from = Math.max(RANGE.from, fit.from);
+    const to = fit.to ?? RANGE.to;
+    if (from > to) continue;
+    const row = rows.indexOf(fit.row);
+    const needed = Math.max(from, Math.ceil(fit.needed));
+    const standsAbove = needed + 1 > to ? null : await at(page, Math.min(to, needed + 1), row);
+    const breaksBelow = needed - 2 < from ? null : !(await at(page, Math.min(to, needed - 2), row));
+    const isRight = standsAbove !== false && breaksBelow !== false;
+    checked.push({ seed, fit, isRight, real: isRight ? null : await realWidth(page, row, from, to) });
+  }
+  return checked;
+}
+
+test('rows stand on one line from just the width that is said, on headers of every sort', async ({
+  page,
+}) => {
+  const host = await startHost();
+  const checked: Checked[] = [];
+  for (let seed = FIRST_SEED; seed < FIRST_SEED + HEADERS; seed++) {
+    const site = randomHeader(seeded(seed));
+    host.put(handOff(site));
+    await page.setViewportSize({ width: 1900, height: 700 });
+    await page.goto(host.url);
+    await loadFaces(page);
+    checked.push(...(await checkSite(page, site, seed)));
+  }
+  await host.close();
+  const certain = checked.filter(({ fit }) => fit.certain);
+  const wrong = certain.filter(({ isRight }) => !isRight);
+  process.stdout.write(
+    `  ${checked.length} rows and bands: ${certain.length} certain, ${wrong.length} of them off by more than 1 px\n`,
+  );
+  if (process.env['HAMACA_FIT_LIST'])
+    for (const { seed, fit, real } of checked.filter(({ isRight }) => !isRight))
+      process.stdout.write(
+        `  ${seed} ${fit.row} ${fit.band} said ${fit.needed} real ${real} ${fit.certain}\n`,
+      );
+  expect(certain.length / checked.length).toBeGreaterThanOrEqual(0.9);
+  expect(wrong.length / certain.length).toBeLessThanOrEqual(0.01);
+});
+
+function dressedSite(): Site {
+  const loaded = loadSite(dress(JSON.parse(JSON.stringify(demoSite()))));
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  return loaded.value;
+}
+
+for (const [what, site] of [
+  ['the demo', demoSite()],
+  ['links with everything', dressedSite()],
+] as const)
+  test(`the row of ${what} stands on one line from just the width that is said`, async ({ page }) => {
+    const host = await startHost();
+    // Unfolded at every width, so that the row's own limit shows.
+    const unfolded = {
+      ...site,
+      bands: site.bands.map((band) => (band.min > 0 ? { ...band, min: 330 } : band)),
+    };
+    host.put(handOff(unfolded));
+    await page.goto(host.url);
+    await loadFaces(page);
+    const [wide] = await checkSite(page, unfolded, 0);
+    expect(wide).toMatchObject({ isRight: true, fit: { band: 'wide', certain: true } });
+    await host.close();
+  });

@@ -1,0 +1,76 @@
+import type { Page } from '@playwright/test';
+
+/** Loads every face of a page, and takes all motion from it. */
+export async function loadFaces(page: Page): Promise<void> {
+  await page.addStyleTag({ content: '*{transition:none!important}' });
+  await page.evaluate(async () => {
+    await Promise.all([...document.fonts].map((face) => face.load().catch(() => null)));
+    await document.fonts.ready;
+  });
+}
+
+/** Whether a row stands on one line: everything in it side by side, every label on one line, nothing past its edges. */
+export async function isOneLine(page: Page, row: number): Promise<boolean> {
+  return page.evaluate((index) => {
+    const element = document.querySelectorAll('[class~=hm-row], [class*="hm-row-"]')[index];
+    if (!(element instanceof HTMLElement)) throw new Error('There is no such row.');
+    /** The boxes beside one another in a box. */
+    const beside = (box: Element): Element[] =>
+      [...box.children].flatMap((child) => {
+        const { display, position } = getComputedStyle(child);
+        if (display === 'none' || position === 'absolute') return [];
+        return display === 'contents' ? beside(child) : [child];
+      });
+    const isFlat = (boxes: readonly Element[]) => {
+      const middles = boxes
+        .map((box) => box.getBoundingClientRect())
+        .filter(({ width, height }) => width > 0 && height > 0)
+        .map(({ top, bottom }) => (top + bottom) / 2);
+      return Math.max(...middles) - Math.min(...middles) < 3;
+    };
+    const holds = (box: Element): boolean =>
+      (beside(box).length < 2 || isFlat(beside(box))) &&
+      beside(box).every((child) => !child.matches('div, ul, nav') || holds(child));
+    const walker = document.createTreeWalker(element, NodeFilter.SHOW_TEXT);
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const range = document.createRange();
+      range.selectNodeContents(node);
+      const tops = [...range.getClientRects()].filter(({ width }) => width > 0).map(({ top }) => top);
+      if (tops.length > 1 && Math.max(...tops) - Math.min(...tops) > 3) return false;
+    }
+    const style = getComputedStyle(element);
+    const sum = (...names: readonly string[]) =>
+      names.reduce((all, name) => all + parseFloat(style.getPropertyValue(name)), 0);
+    const tallest = Math.max(
+      0,
+      ...beside(element).map((child) => {
+        const own = getComputedStyle(child);
+        return (
+          child.getBoundingClientRect().height + parseFloat(own.marginTop) + parseFloat(own.marginBottom)
+        );
+      }),
+    );
+    const edges = sum('padding-top', 'padding-bottom', 'border-top-width', 'border-bottom-width');
+    const isOneLineTall = element.offsetHeight <= Math.max(parseFloat(style.minHeight), tallest + edges) + 1;
+    return holds(element) && isOneLineTall && element.scrollWidth <= element.clientWidth;
+  }, row);
+}
+
+/** Marks in every list the link that grows most as the current page: it is part of what is needed. */
+export async function markCurrent(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    for (const link of document.querySelectorAll('[aria-current]')) link.removeAttribute('aria-current');
+    for (const list of document.querySelectorAll('nav > ul')) {
+      const grown = [...list.querySelectorAll(':scope > li > a[href]')]
+        .map((link) => {
+          const before = link.getBoundingClientRect().width;
+          link.setAttribute('aria-current', 'page');
+          const growth = link.getBoundingClientRect().width - before;
+          link.removeAttribute('aria-current');
+          return { link, growth };
+        })
+        .sort((a, b) => b.growth - a.growth)[0];
+      if (grown && grown.growth > 0) grown.link.setAttribute('aria-current', 'page');
+    }
+  });
+}
