@@ -1,5 +1,16 @@
 import { expect, test, type Page } from '@playwright/test';
-import { createMeasurer, loadSite, rowFits, type RowFit, type Site } from '@hamaca/core';
+import {
+  applyStarter,
+  createMeasurer,
+  isHeader,
+  loadSite,
+  rowFits,
+  runEdit,
+  STARTERS,
+  type Edit,
+  type RowFit,
+  type Site,
+} from '@hamaca/core';
 import { randomHeader } from '../core/test/random-header.ts';
 import { seeded } from '../core/test/random-site.ts';
 import { dress } from '../core/test/dressed.ts';
@@ -37,6 +48,12 @@ async function realWidth(page: Page, row: number, from: number, to: number): Pro
   return high;
 }
 
+/** How far a page of 320 px is pushed aside, in px (WCAG 2.2, success criterion 1.4.10). */
+async function pushed(page: Page): Promise<number> {
+  await page.setViewportSize({ width: RANGE.from, height: 700 });
+  return page.evaluate(() => document.documentElement.scrollWidth - innerWidth);
+}
+
 /** Holds what is said of every row and band of a site against the browser. */
 async function checkSite(page: Page, site: Site, seed: number): Promise<Checked[]> {
   const fits = rowFits(site, measure);
@@ -68,6 +85,7 @@ test('rows stand on one line from just the width that is said, on headers of eve
     await page.goto(host.url);
     await loadFaces(page);
     checked.push(...(await checkSite(page, site, seed)));
+    expect([seed, await pushed(page)]).toEqual([seed, 0]);
   }
   await host.close();
   const certain = checked.filter(({ fit }) => fit.certain);
@@ -106,5 +124,50 @@ for (const [what, site] of [
     await loadFaces(page);
     const [wide] = await checkSite(page, unfolded, 0);
     expect(wide).toMatchObject({ isRight: true, fit: { band: 'wide', certain: true } });
+    await host.close();
+  });
+
+const LONG_WORD = 'Gruppenreiseermäßigungen';
+
+for (const design of [null, ...STARTERS])
+  test(`${design?.name ?? 'the demo'} stands within 320 px, with a name of 16 letters and long words`, async ({
+    page,
+  }) => {
+    const demo = demoSite();
+    const header = demo.pieces.find(isHeader);
+    if (!header) throw new Error('no header');
+    const edit: Edit = {
+      name: 'several',
+      args: {
+        edits: [
+          ...(design ? [{ name: 'set-design', args: applyStarter(demo, header, design) } as const] : []),
+          { name: 'set-owner', args: { id: 'logo', fields: { text: 'Meereslandschaft' } } },
+          { name: 'set-item', args: { id: demo.menus[0]?.items[0]?.id ?? '', fields: { label: LONG_WORD } } },
+        ],
+      },
+    };
+    const ran = runEdit(demo, edit);
+    if (!ran.ok) throw new Error(ran.error[0]?.message);
+    const host = await startHost();
+    host.put(handOff(ran.value.site));
+    await page.goto(host.url);
+    await loadFaces(page);
+    expect(await pushed(page)).toBe(0);
+    await expect(page.getByText('Meereslandschaft').first()).toBeInViewport({ ratio: 0.99 });
+    const opener = page.getByRole('button', { name: 'Menu' });
+    await expect(opener).toBeInViewport({ ratio: 0.99 });
+    await opener.click();
+    // The long word stands beside its sign, and the panel does not scroll sideways.
+    const word = page.getByRole('link', { name: LONG_WORD });
+    const sign = page.getByRole('button', { name: LONG_WORD });
+    const [wordBox, signBox] = [await word.boundingBox(), await sign.boundingBox()];
+    expect(
+      Math.abs(
+        (wordBox?.y ?? 0) + (wordBox?.height ?? 0) / 2 - (signBox?.y ?? 0) - (signBox?.height ?? 0) / 2,
+      ),
+    ).toBeLessThan(2);
+    expect(
+      await page.locator('dialog[open]').evaluate((panel) => panel.scrollWidth - panel.clientWidth),
+    ).toBe(0);
     await host.close();
   });

@@ -75,6 +75,7 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
     styleRule(out.at('search'), [
       ['display', 'flex'],
       ['align-items', 'center'],
+      ['min-inline-size', '0'],
     ]),
     // A host page may have its own idea of placeholders.
     styleRule(out.at('field', '::placeholder'), [

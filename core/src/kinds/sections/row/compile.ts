@@ -33,11 +33,14 @@ const justified = (place: string | null): readonly Declaration[] =>
 
 /** How a box of the row takes its room. */
 function boxDeclarations(row: Row, layout: RowLayout, { zone, isWrapped }: ZoneBox): readonly Declaration[] {
+  const shrinks = isWrapped ? [SHRINKS] : [];
   if (zone === 'middle')
-    return layout.even ? [] : [['flex', '1 1 auto'], ...justified(MIDDLE[row.arrangement])];
+    return layout.even ? shrinks : [['flex', '1 1 auto'], ...justified(MIDDLE[row.arrangement]), ...shrinks];
   const own = zone === 'end' && isWrapped ? justified('flex-end') : [];
   if (layout.even) return [...EVEN, ...own];
-  return zone === 'end' && isWrapped ? [['margin-inline-start', 'auto'], ...own] : own;
+  return zone === 'end' && isWrapped
+    ? [['margin-inline-start', 'auto'], ...own, SHRINKS]
+    : [...own, ...shrinks];
 }
 
 const HOLDER: readonly Declaration[] = [
@@ -46,6 +49,8 @@ const HOLDER: readonly Declaration[] = [
   ['align-items', 'center'],
   ['gap', 'inherit'],
 ];
+
+const SHRINKS: Declaration = ['min-inline-size', '0'];
 
 function boxRules(row: Row, layout: RowLayout, box: ZoneBox, out: SectionOut): ConditionalRule[] {
   const declarations = boxDeclarations(row, layout, box);
