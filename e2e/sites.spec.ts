@@ -33,6 +33,20 @@ test('of many sites only those in sight are drawn, each can be reached, and a de
     await expect(card('Lagoon 0')).toHaveCount(0);
     await page.getByRole('button', { name: 'Bring it back' }).click();
     await expect(card('Lagoon 0')).toHaveCount(1);
+
+    // Long after, the bin still has it.
+    await item.getByRole('button', { name: 'Delete' }).click();
+    await expect(card('Lagoon 0')).toHaveCount(0);
+    await page.reload();
+    await page.getByRole('button', { name: 'Deleted: 1' }).click();
+    await page.getByRole('button', { name: 'Bring back Lagoon 0' }).click();
+    await expect(page.getByText('Nothing is left in it.')).toBeVisible();
+    await page.keyboard.press('Escape');
+    await expect(page.getByRole('button', { name: 'Deleted:' })).toHaveCount(0);
+    await page.getByRole('main').evaluate((main) => {
+      main.scrollTop = main.scrollHeight;
+    });
+    await expect(card('Lagoon 0')).toHaveCount(1);
   } finally {
     await app.stop();
   }

@@ -56,6 +56,7 @@ describe('hamaca export', () => {
       'menu.css',
       'menu.html',
       'menu.js',
+      'page.css',
       'site.hamaca.json',
       'tokens.json',
     ]);

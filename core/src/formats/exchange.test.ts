@@ -266,6 +266,7 @@ describe('the hand-off', () => {
       'index.html',
       'menu.html',
       'menu.css',
+      'page.css',
       'menu.js',
       'fonts/figtree.woff2',
       'fonts/fraunces.woff2',

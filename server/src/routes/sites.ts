@@ -7,7 +7,14 @@ import { PROBLEMS } from '../problem.ts';
 import { createEditQueue } from '../saving/edit-queue.ts';
 import { currentDocument } from '../stored-site.ts';
 import { selectChanges, type ChangeRange, type StoredChange } from '../store/changes.ts';
-import { insertSite, selectRevision, selectSite, selectSites, setSiteDeleted } from '../store/sites.ts';
+import {
+  insertSite,
+  selectDeletedSites,
+  selectRevision,
+  selectSite,
+  selectSites,
+  setSiteDeleted,
+} from '../store/sites.ts';
 
 const etag = (revision: number) => `"${revision}"`;
 
@@ -80,6 +87,10 @@ export function siteRoutes(deps: Deps): Hono {
 
   routes.get('/', async (context) =>
     context.json({ sites: await selectSites(deps.database) }, 200, { 'cache-control': 'no-store' }),
+  );
+
+  routes.get('/deleted', async (context) =>
+    context.json({ sites: await selectDeletedSites(deps.database) }, 200, { 'cache-control': 'no-store' }),
   );
 
   routes.post('/', async (context) => {

@@ -1,20 +1,30 @@
 import type { Logger } from 'pino';
 import { foldChanges } from '../store/changes.ts';
 import type { Database } from '../store/database.ts';
+import { removeDeletedSites } from '../store/sites.ts';
 
 const DAY = 24 * 60 * 60 * 1000;
-/** Milliseconds single changes are kept, so that they can be undone. */
+/** Milliseconds single changes and deleted sites are kept, so that both can be undone. */
 const KEEP = 30 * DAY;
 
-/** Folds the logs of all sites once a day. Answers how to stop. */
+/** Removes what is kept no longer: changes older than 30 days, and sites that were deleted before that. */
+export async function removeOld(database: Database, now: Date): Promise<{ folded: number; removed: number }> {
+  const before = new Date(now.getTime() - KEEP);
+  return {
+    folded: await foldChanges(database, before),
+    removed: await removeDeletedSites(database, before),
+  };
+}
+
+/** Folds the logs of all sites and empties the bin of what is old, once a day. Answers how to stop. */
 export function foldDaily(database: Database, log: Logger, now: () => Date): () => void {
   const fold = () => {
-    foldChanges(database, new Date(now().getTime() - KEEP)).then(
-      (folded) => {
-        if (folded > 0) log.info({ folded }, 'old changes folded');
+    removeOld(database, now()).then(
+      (done) => {
+        if (done.folded + done.removed > 0) log.info(done, 'old changes folded, deleted sites removed');
       },
       (error: unknown) => {
-        // A day more of them does no harm; the next day folds both.
+        // A day more of them does no harm; the next day takes both.
         log.warn({ err: error }, 'old changes were not folded');
       },
     );

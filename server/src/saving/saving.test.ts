@@ -4,6 +4,8 @@ import { asker, rename, startWorld, type World } from '../../test/world.ts';
 import type { RowDataPacket } from 'mysql2/promise';
 import { foldChanges } from '../store/changes.ts';
 import { openDatabase } from '../store/database.ts';
+import { insertSite, selectDeletedSites, setSiteDeleted } from '../store/sites.ts';
+import { removeOld } from './fold.ts';
 import { rememberSites } from './known-sites.ts';
 
 let world: World;
@@ -192,6 +194,30 @@ describe('the log', () => {
     expect(
       (await old.patch(id, 2, [{ op: 'replace', path: '/menus/0/items/0/label', value: 'x' }])).status,
     ).toBe(412);
+  });
+});
+
+describe('the bin', () => {
+  const id = 'deleted-site';
+  const day = (date: string) => new Date(`${date}T12:00:00Z`);
+  test('lists what was deleted, gives it back, and is emptied of what is older than 30 days', async () => {
+    const { database } = world;
+    await insertSite(
+      database,
+      { id, name: 'Old pond', document: JSON.stringify({ name: 'Old pond' }) },
+      day('2026-01-01'),
+    );
+    await setSiteDeleted(database, id, day('2026-01-10'));
+    expect(await selectDeletedSites(database)).toMatchObject([
+      { id, name: 'Old pond', deletedAt: day('2026-01-10').toISOString() },
+    ]);
+    expect((await removeOld(database, day('2026-02-08'))).removed).toBe(0);
+    expect(await setSiteDeleted(database, id, null)).toBe(true);
+    expect(await selectDeletedSites(database)).toEqual([]);
+    await setSiteDeleted(database, id, day('2026-01-10'));
+    expect((await removeOld(database, day('2026-02-10'))).removed).toBe(1);
+    expect(await setSiteDeleted(database, id, null)).toBe(false);
+    expect((await one.ask('/api/sites/deleted')).body).toEqual({ sites: [] });
   });
 });
 

@@ -24,17 +24,55 @@ interface SiteRow {
   updated_at: Date;
 }
 
+const summaryOf = (row: SiteRow): SiteSummary => ({
+  id: row.id,
+  name: row.name,
+  revision: Number(row.revision),
+  updatedAt: row.updated_at.toISOString(),
+});
+
 /** All sites that are not deleted, the last edited first. */
 export async function selectSites(database: Database): Promise<SiteSummary[]> {
   const [rows] = await database.execute<Row<SiteRow>[]>(
     'SELECT id, name, revision, updated_at FROM site WHERE deleted_at IS NULL ORDER BY updated_at DESC, id',
   );
-  return rows.map((row) => ({
-    id: row.id,
-    name: row.name,
-    revision: Number(row.revision),
-    updatedAt: row.updated_at.toISOString(),
-  }));
+  return rows.map(summaryOf);
+}
+
+/** A deleted site, which can be brought back until it is removed for good. */
+export interface DeletedSite extends SiteSummary {
+  readonly deletedAt: string;
+}
+
+/** The deleted sites, the last deleted first. */
+export async function selectDeletedSites(database: Database): Promise<DeletedSite[]> {
+  const [rows] = await database.execute<Row<SiteRow & { deleted_at: Date }>[]>(
+    'SELECT id, name, revision, updated_at, deleted_at FROM site WHERE deleted_at IS NOT NULL ORDER BY deleted_at DESC, id',
+  );
+  return rows.map((row) => ({ ...summaryOf(row), deletedAt: row.deleted_at.toISOString() }));
+}
+
+/** Removes sites for good that were deleted before a moment, with all that is known of them; answers how many. */
+export async function removeDeletedSites(database: Database, before: Date): Promise<number> {
+  const [rows] = await database.execute<Row<{ id: string }>[]>('SELECT id FROM site WHERE deleted_at < ?', [
+    before,
+  ]);
+  let removed = 0;
+  for (const { id } of rows) {
+    removed += await database.transact(async (connection) => {
+      // Whoever brings it back meanwhile waits, and then finds none.
+      const [locked] = await connection.execute<Row<{ id: string }>[]>(
+        'SELECT id FROM site WHERE id = ? AND deleted_at < ? FOR UPDATE',
+        [id, before],
+      );
+      if (locked.length === 0) return 0;
+      await connection.execute('DELETE FROM site_change WHERE site_id = ?', [id]);
+      await connection.execute('DELETE FROM site_version WHERE site_id = ?', [id]);
+      await connection.execute('DELETE FROM site WHERE id = ?', [id]);
+      return 1;
+    });
+  }
+  return removed;
 }
 
 export async function selectSite(database: Database, id: string): Promise<StoredSite | null> {

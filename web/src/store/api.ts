@@ -68,6 +68,15 @@ export async function fetchSites(): Promise<SiteSummary[]> {
   return ((await (await request('/api/sites')).json()) as { sites: SiteSummary[] }).sites;
 }
 
+export interface DeletedSite extends SiteSummary {
+  readonly deletedAt: string;
+}
+
+/** The sites in the bin, the last deleted first. */
+export async function fetchDeletedSites(): Promise<DeletedSite[]> {
+  return ((await (await request('/api/sites/deleted')).json()) as { sites: DeletedSite[] }).sites;
+}
+
 export async function fetchSite(id: string): Promise<{ site: Site; revision: number }> {
   const response = await request(`/api/sites/${id}`);
   return { site: (await response.json()) as Site, revision: revisionOf(response) };

@@ -17,6 +17,7 @@ export const WORDS = {
   menuRemoved: (name: string, placed: readonly string[]) =>
     `${name} was deleted${placed.length > 0 ? `, and taken out of ${[...new Set(placed)].join(', ')}` : ''}.`,
   restore: 'Bring it back',
+  deletedKept: 'Kept for 30 days, with everything that was done in them.',
   cannotUndo: (label: string, since: readonly string[]) =>
     `“${label}” cannot be taken back any more: what it changed was changed since in another tab${since.length > 0 ? ` (${since.slice(0, 3).join(', ')})` : ''}.`,
   notLoaded: (reason: string) =>

@@ -34,6 +34,12 @@ function pieceFiles(site: Site): PieceFiles[] {
   });
 }
 
+/** The example page's own stylesheet: in a file, as a strict content security policy refuses styles in the markup. */
+const EXAMPLE_STYLE = `body {
+  margin: 0;
+}
+`;
+
 /** An otherwise empty page that uses the three files as any page would. */
 function printExamplePage(site: Site, markup: string): string {
   const indented = markup
@@ -47,10 +53,11 @@ function printExamplePage(site: Site, markup: string): string {
     <meta charset="utf-8">
     <meta name="viewport" content="width=device-width, initial-scale=1">
     <title>${escapeText(site.name || 'Example page')}</title>
+    <link rel="stylesheet" href="page.css">
     <link rel="stylesheet" href="menu.css">
     <script src="menu.js" defer></script>
   </head>
-  <body style="margin: 0">
+  <body>
 ${indented}  </body>
 </html>
 `;
@@ -77,7 +84,8 @@ function printReadme(site: Site, compiled: Compiled, pages: readonly PieceFiles[
 menu.html        the markup: paste it as the first thing in your page's body
 ${more}menu.css         the stylesheet: load it in the page's head, before or after your own
 menu.js          the behaviour: load it with defer, in the head or at the end of the body
-${fonts}${icons}index.html       an empty page that does all of this, to look at and to copy from
+${fonts}${icons}index.html       an empty page that does all of this, to look at and to copy from; page.css is
+                 its own and needs no copying
 tokens.json      colours and type as design tokens
 site.hamaca.json the site itself: open it in Hamaca to go on
 
@@ -104,6 +112,7 @@ export function handOffFiles(
     })),
     ...markup.map(({ suffix, markup: own }) => ({ name: `menu${suffix}.html`, text: own })),
     { name: 'menu.css', text: compiled.stylesheet },
+    { name: 'page.css', text: EXAMPLE_STYLE },
     { name: 'menu.js', text: compiled.script },
     ...compiled.fontFiles.map((file) => ({ name: `fonts/${file}.woff2`, font: `${file}.woff2` })),
     ...compiled.typefaces

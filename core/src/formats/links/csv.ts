@@ -81,7 +81,7 @@ export function readCsv(text: string): ReadLinks {
   const depths = new Map<string, number>();
   data.slice(header ? 1 : 0).forEach((row, index) => {
     const line = index + (header ? 2 : 1);
-    const cell = (column: Column) => row[columns.get(column) ?? -1] ?? '';
+    const cell = (column: Column) => unguard(row[columns.get(column) ?? -1] ?? '');
     const label = cell('label').trim() || cell('target').trim();
     const fields = readFields(cell);
     const note = (reason: string) => {
@@ -159,8 +159,9 @@ function underParents(links: readonly LinkLine[], parents: readonly string[]): L
   return ordered;
 }
 
-/** Formulas in cells would run in a table program; a quote keeps them text (they read back without it). */
-const guard = (cell: string) => (/^[=@\t\r]/.test(cell) ? `'${cell}` : cell);
+/** Formulas in cells would run in a table program; a quote keeps them text, and is taken off again when they are read. */
+const guard = (cell: string) => (/^'*[=@\t\r]/.test(cell) ? `'${cell}` : cell);
+const unguard = (cell: string) => (/^'+[=@\t\r]/.test(cell) ? cell.slice(1) : cell);
 
 /** Links as a table with a header row (RFC 4180). */
 export function printCsv(links: readonly LinkLine[]): string {

@@ -1,5 +1,6 @@
 import { cutText } from '../../base/well-formed.ts';
 import { escapeAttribute, escapeText } from '../../print/html.ts';
+import { ITEM_ROLES } from '../../model/menu-item.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
@@ -8,7 +9,7 @@ import { targetLeftOut } from './target-note.ts';
 
 const ADDRESSES = ['url', 'htmlurl', 'link', 'href', 'xmlurl'];
 
-/** Reads an outline in OPML 2.0 (opml.org/spec2.opml): `text` is the label, `url` or `htmlUrl` the target. */
+/** Reads an outline in OPML 2.0 (opml.org/spec2.opml): `text` is the label, `url` or `htmlUrl` the target; our own exports say more of a link. */
 export function readOpml(text: string): ReadLinks {
   const links: LinkLine[] = [];
   const notes: ImportNote[] = [];
@@ -25,7 +26,7 @@ export function readOpml(text: string): ReadLinks {
           ?.trim() ?? '';
       const href = ADDRESSES.map(at).find((address) => address !== '') ?? '';
       const label = cutText((at('text') || at('title') || href).replace(/<[^>]*>/g, ''), LIMITS.label);
-      if (label === '' && at('role') !== 'divider') {
+      if (label === '' && at('role').toLowerCase() !== 'divider') {
         notes.push({ line: 0, text: '', reason: 'An outline without text was left out.' });
         return;
       }
@@ -33,10 +34,16 @@ export function readOpml(text: string): ReadLinks {
       if (refused !== null) notes.push({ line: 0, text: cutText(label, 80), reason: targetLeftOut(refused) });
       const description = cutText(at('description'), LIMITS.label);
       const tooltip = at('text') && at('title') !== at('text') ? cutText(at('title'), LIMITS.label) : '';
+      const role = ITEM_ROLES.find((own) => own === at('role').toLowerCase());
+      const words = (wanted: string) => cutText(at(wanted).replace(/\s+/g, ' '), LIMITS.label);
       const fields = {
+        ...(role ? { role } : {}),
         ...(description ? { description } : {}),
         ...(tooltip ? { title: tooltip } : {}),
         ...(at('newtab') === 'true' ? { newTab: true as const } : {}),
+        ...(words('name') ? { name: words('name') } : {}),
+        ...(words('rel') ? { rel: words('rel') } : {}),
+        ...(words('class') ? { className: words('class') } : {}),
       };
       links.push({
         label,
@@ -73,7 +80,7 @@ export function printOpml(links: readonly LinkLine[], title: string): string {
     const { href, fields = {} } = link;
     const attribute = (name: string, value: string | null | undefined) =>
       value == null || value === '' ? '' : ` ${name}="${escapeAttribute(value)}"`;
-    const start = `${'  '.repeat(1 + link.depth)}<outline text="${escapeAttribute(link.label)}"${href === null ? '' : ' type="link"'}${attribute('url', href)}${attribute('description', fields.description)}${attribute('title', fields.title)}${attribute('newTab', fields.newTab ? 'true' : null)}`;
+    const start = `${'  '.repeat(1 + link.depth)}<outline text="${escapeAttribute(link.label)}"${href === null ? '' : ' type="link"'}${attribute('url', href)}${attribute('description', fields.description)}${attribute('title', fields.title)}${attribute('newTab', fields.newTab ? 'true' : null)}${attribute('name', fields.name)}${attribute('rel', fields.rel)}${attribute('class', fields.className)}${attribute('role', fields.role)}`;
     const opens = (links[index + 1]?.depth ?? 0) > link.depth;
     lines.push(`${start}${opens ? '>' : '/>'}`);
     if (opens) open = link.depth;

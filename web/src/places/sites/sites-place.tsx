@@ -3,7 +3,7 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import { useFindings } from '../../findings/use-findings.ts';
 import { Link, useNavigate } from 'react-router';
-import useSWR from 'swr';
+import useSWR, { useSWRConfig } from 'swr';
 import { Button } from '../../ui/button.tsx';
 import { InSight } from '../../ui/in-sight.tsx';
 import { PlainBar } from '../../app/top-bar.tsx';
@@ -13,6 +13,7 @@ import { deleteSite, fetchSite, fetchSites, restoreSite, type SiteSummary } from
 import { useFonts } from '../../media/fonts.ts';
 import { notify } from '../../store/notices.ts';
 import { WORDS } from '../../words/words.ts';
+import { DELETED_SITES, DeletedSites } from './deleted-sites.tsx';
 
 const WIDE = { width: 1180, height: 250, scale: 0.5 } as const;
 const NARROW = { width: 375, height: 480, scale: 0.26 } as const;
@@ -117,16 +118,24 @@ export function SitesPlace() {
     overscan: 3,
     getItemKey: (index) => sites?.[index]?.id ?? index,
   });
+  const { mutate: refresh } = useSWRConfig();
+  const showAgain = async () => {
+    await Promise.all([mutate(), refresh(DELETED_SITES)]);
+  };
+  const restore = async (id: string) => {
+    await restoreSite(id);
+    await showAgain();
+  };
   const remove = async (site: SiteSummary) => {
     await deleteSite(site.id);
-    await mutate();
+    await showAgain();
     notify({
       tone: 'info',
       text: WORDS.deleted(site.name),
       action: {
         label: WORDS.restore,
         run: () => {
-          void restoreSite(site.id).then(() => mutate());
+          void restore(site.id);
         },
       },
     });
@@ -136,7 +145,7 @@ export function SitesPlace() {
       <PlainBar />
       <main ref={scroller} className="min-h-0 grow overflow-auto">
         <div className="mx-auto max-w-[1180px] px-6 py-8">
-          <div className="mb-5 flex items-center gap-4">
+          <div className="mb-5 flex max-w-[740px] items-center gap-4">
             <h1 className="text-[22px] font-semibold">Sites</h1>
             <Button
               tone="strong"
@@ -146,6 +155,9 @@ export function SitesPlace() {
             >
               New site
             </Button>
+            <span className="ml-auto">
+              <DeletedSites onRestore={restore} />
+            </span>
           </div>
           {error !== undefined && sites === undefined && (
             <p role="alert" className="text-brick">

@@ -206,10 +206,13 @@ function markerRules(out: PartOut): ConditionalRule[] {
 function thirdLevelRules(out: PartOut): ConditionalRule[] {
   const box = out.at('submenu');
   return [
-    styleRule(`${box} li`, [['flex-wrap', 'wrap']]),
+    // Beneath one another, so that the box is as wide as its widest link and not as two of them.
+    styleRule(`${box} li`, [
+      ['flex-direction', 'column'],
+      ['align-items', 'stretch'],
+    ]),
     styleRule(`${box} ul`, [
       ['display', 'block'],
-      ['flex-basis', '100%'],
       ['padding-inline-start', '12px'],
     ]),
   ];

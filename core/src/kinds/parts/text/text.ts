@@ -4,7 +4,7 @@ import type { Infer } from '../../../model/shape/field.ts';
 import { id, list, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
 import { BOX_STATES, BUTTON_STATES, OUTLINE_PROPERTIES, TEXT_PROPERTIES } from '../../../model/slot.ts';
 import { NO_TARGET, target } from '../../../model/target.ts';
-import { exact, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
+import { exact, LEAST_TARGET, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, DRAWN, fragment, type Fragment, type PartOut } from '../../out.ts';
 
@@ -37,7 +37,9 @@ function rules(part: Text, out: PartOut): ConditionalRule[] {
       ['display', 'flex'],
       ['align-items', 'center'],
     ]),
-    ...(leads(part) ? [styleRule(out.at('contact'), [CLICKABLE])] : []),
+    ...(leads(part)
+      ? [styleRule(out.at('contact'), [['min-block-size', `${LEAST_TARGET}px`], CLICKABLE])]
+      : []),
     ...(part.entries.some((entry) => entry.icon !== null)
       ? [
           styleRule(out.at('text-icon'), [
