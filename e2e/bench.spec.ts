@@ -131,6 +131,38 @@ test('cells are walked, stepped and cleared by keyboard', async ({ page }) => {
   expect(site).not.toContain('"paddingInline":18');
 });
 
+test('what is typed fills the range that is taken; what cannot be used is named, and holds nobody', async ({
+  page,
+}) => {
+  const cell = (id: string, state = 'rest') => page.locator(`[data-cell="${id} ${state}"]`);
+  await page
+    .getByRole('navigation', { name: 'Parts' })
+    .getByRole('button', { name: 'Call to action', exact: true })
+    .click();
+  await cell('paddingInline').click();
+  await page.keyboard.press('Shift+ArrowDown');
+  await page.keyboard.type('21');
+  await page.keyboard.press('Enter');
+  await expect(cell('paddingInline')).toContainText('21');
+  await expect(cell('paddingBlock')).toContainText('21');
+  await page.keyboard.press('Control+z');
+  await expect(cell('paddingInline')).toContainText('18');
+  await expect(cell('paddingBlock')).toContainText('10');
+
+  await cell('paddingInline').click();
+  await page.keyboard.type('wide');
+  await page.keyboard.press('Tab');
+  await expect(page.getByText(/“wide” was not taken for padding, sides/)).toBeVisible();
+  await expect(cell('paddingInline')).toContainText('18');
+  await page.keyboard.press('ArrowDown');
+  await page.keyboard.type('nor this');
+  await cell('paddingInline', 'hover').click();
+  await expect(page.getByText(/“nor this” was not taken for padding, ends/)).toBeVisible();
+  await page.keyboard.type('12');
+  await page.keyboard.press('Enter');
+  await expect(cell('paddingInline', 'hover')).toContainText('12');
+});
+
 test('states are frozen on the stage, and selecting what is in the panel opens it', async ({ page }) => {
   const stage = await stageFrame(page);
   const button = stage.getByRole('link', { name: 'Book a hide' });

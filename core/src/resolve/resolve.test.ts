@@ -188,6 +188,7 @@ describe('typing values', () => {
   test('colours by swatch, role, literal, with a share', () => {
     expect(typed('colour', 'Reed')).toEqual({ swatch: 'reed' });
     expect(typed('colour', 'deep water 60%')).toEqual({ swatch: 'deep-water', alpha: 0.6 });
+    expect(typed('colour', '#7c3aed 40%')).toEqual({ literal: '#7c3aed66' });
     expect(typed('colour', 'accent')).toEqual({ role: 'accent' });
     expect(typed('fill', 'none')).toEqual({ literal: 'transparent' });
     expect(typed('fill', '#256')).toEqual({ literal: '#256' });

@@ -16,6 +16,8 @@ export const WORDS = {
   deleted: (name: string) => `${name} was deleted.`,
   menuRemoved: (name: string, placed: readonly string[]) =>
     `${name} was deleted${placed.length > 0 ? `, and taken out of ${[...new Set(placed)].join(', ')}` : ''}.`,
+  notTaken: (label: string, typed: string, reason: string) =>
+    `“${typed}” was not taken for ${label}, which is as it was: ${reason}.`,
   restore: 'Bring it back',
   deletedKept: 'Kept for 30 days, with everything that was done in them.',
   cannotUndo: (label: string, since: readonly string[]) =>

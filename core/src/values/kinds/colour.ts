@@ -61,7 +61,7 @@ function namedColour({ palette }: Palette, name: string): ColourValue | null {
   return isRole(wanted) ? { role: wanted } : null;
 }
 
-/** Reads a colour as a designer types it: a swatch or role, thinned by per cent if wished, or any CSS colour. */
+/** Reads a colour as a designer types it: a swatch, a role or any CSS colour, thinned by per cent if wished. */
 export function parseColourText(things: Palette, typed: string): Result<ColourValue, string> {
   const text = typed.trim();
   if (/^(none|transparent)$/i.test(text)) return succeed({ literal: 'transparent' });
@@ -73,6 +73,11 @@ export function parseColourText(things: Palette, typed: string): Result<ColourVa
     const percent = Number(thinned?.[2]);
     if (percent > 100) return fail(`${percent} % is more than the whole colour; at most 100 %`);
     return succeed(percent === 100 ? named : { ...named, alpha: percent / 100 });
+  }
+  const faded = thinned ? parseColour(thinned[1] ?? '') : null;
+  if (faded) {
+    const percent = Math.min(100, Number(thinned?.[2]));
+    return succeed({ literal: formatColour({ ...faded, a: (faded.a * percent) / 100 }) });
   }
   if (parseColour(text)) return succeed({ literal: text.toLowerCase() });
   const names = things.palette

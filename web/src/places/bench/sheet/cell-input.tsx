@@ -7,14 +7,18 @@ import {
   TYPEFACES,
   type PropertyId,
   type Site,
-  type Value,
 } from '@hamaca/core';
 import { startTransition, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { notify } from '../../../store/notices.ts';
 import { useSite, useSiteStore } from '../../../store/open-site.tsx';
+import { WORDS } from '../../../words/words.ts';
+import { fillEdit } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 interface Props {
   readonly cell: SheetCell;
+  /** The cells that take what is typed: this one, or all of the range it lies in. */
+  readonly fills: readonly SheetCell[];
   /** What was typed to open it; empty starts from the value. */
   readonly start: string;
   readonly onDone: (moveDown: boolean) => void;
@@ -38,7 +42,7 @@ function suggestionsFor(site: Site, id: PropertyId): readonly string[] {
 }
 
 /** Edits one cell in its place; a value that can be used shows on the stage while it is typed. */
-export function CellInput({ cell, start, onDone }: Props) {
+export function CellInput({ cell, fills, start, onDone }: Props) {
   const site = useSite();
   const store = useSiteStore();
   const id = cell.cell.property;
@@ -55,12 +59,10 @@ export function CellInput({ cell, start, onDone }: Props) {
     if (start === '') input.current?.select();
   }, [start]);
 
-  const asEdit = (value: Value) =>
-    ({ name: 'set-look', args: { cells: [{ ...cell.cell, value }] } }) as const;
   const show = (typed: string) => {
     newest.current = typed;
     const parsed = parseValue(site, id, typed);
-    store.preview(parsed.ok ? asEdit(parsed.value) : null);
+    store.preview(parsed.ok ? fillEdit(site, typed, fills) : null);
   };
   const type = (typed: string) => {
     show(typed);
@@ -86,13 +88,19 @@ export function CellInput({ cell, start, onDone }: Props) {
     const parsed = parseValue(site, id, newest.current);
     // What was not touched is not set; data of a picture could not be typed at all.
     if (unchanged && (leave || !parsed.ok)) return cancel();
+    if (!parsed.ok && leave) {
+      notify({ tone: 'error', text: WORDS.notTaken(property(id).label, newest.current, parsed.error) });
+      return cancel();
+    }
     if (!parsed.ok) {
-      if (leave) return cancel();
       setError(parsed.error);
+      // What is typed next takes the place of what could not be used.
+      input.current?.select();
       return;
     }
     ended.current = true;
-    store.edit(asEdit(parsed.value), `${property(id).label}, ${cell.cell.state}`);
+    const label = fills.length > 1 ? 'Fill cells' : `${property(id).label}, ${cell.cell.state}`;
+    store.edit(fillEdit(site, newest.current, fills), label);
     if (!leave) onDone(moveDown);
     else onDone(false);
   };
@@ -101,7 +109,7 @@ export function CellInput({ cell, start, onDone }: Props) {
     if (event.key === 'Enter') commit(true, false);
     else if (event.key === 'Tab') {
       event.preventDefault();
-      commit(false, false);
+      commit(false, true);
     } else if (event.key === 'Escape') cancel();
     else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       const parsed = parseValue(site, id, newest.current);

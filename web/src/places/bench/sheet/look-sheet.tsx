@@ -125,6 +125,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
       focus: (cell, extend) => latest.current?.focus(cell, extend),
       edit: () => latest.current?.edit(),
       done: (cell, down) => latest.current?.done(cell, down),
+      fills: (cell) => latest.current?.fills(cell) ?? [cell],
     }),
     [],
   );
@@ -172,6 +173,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
       setTyping(null);
       moveTo(down ? (rowIds[rowIds.indexOf(id) + 1] ?? id) : id, state);
     },
+    fills: (cell) => (taken.has(cell) ? [...taken] : [cell]),
   };
   const clear = () => {
     const made = clearRange(range);
@@ -254,7 +256,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
           onCopy={onCopy}
           onCut={onCopy}
           onPaste={onPaste}
-          className="w-full border-separate border-spacing-0 text-bench tabular"
+          className="group/sheet w-full border-separate border-spacing-0 text-bench tabular"
         >
           <thead>
             <tr>

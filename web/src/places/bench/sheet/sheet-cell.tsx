@@ -106,6 +106,8 @@ export interface CellActions {
   readonly focus: (cell: Cell, extend: boolean) => void;
   readonly edit: () => void;
   readonly done: (cell: Cell, down: boolean) => void;
+  /** The cells that take what is typed into one. */
+  readonly fills: (cell: SheetCell) => readonly SheetCell[];
 }
 
 /** Whether two documents call values by the same names and colours. */
@@ -156,11 +158,12 @@ export const SheetCellView = memo(function SheetCellView(props: CellProps) {
       onDoubleClick={() => {
         actions.edit();
       }}
-      className={`group relative h-[27px] max-w-[220px] border-r border-b border-linen p-0 ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-ochre' : taken ? 'bg-ochre-wash' : 'hover:bg-cotton'}`}
+      className={`group relative h-[27px] max-w-[220px] border-r border-b border-linen p-0 ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-twine group-focus-within/sheet:outline-ochre' : taken ? 'bg-ochre-wash' : 'hover:bg-cotton'}`}
     >
       {typing !== null ? (
         <CellInput
           cell={cell}
+          fills={actions.fills(cell)}
           start={typing}
           onDone={(down) => {
             actions.done(cell.cell, down);

@@ -32,6 +32,16 @@ export function clearRange(range: readonly (readonly SheetCell[])[]): Edit | nul
   return cells.length > 0 ? setCells(cells) : null;
 }
 
+/** Gives every cell the value a text is for it; those it is none for stay as they are. */
+export function fillEdit(site: Site, text: string, cells: readonly SheetCell[]): Edit {
+  return setCells(
+    cells.flatMap(({ cell }): CellValue[] => {
+      const parsed = parseValue(site, cell.property, text);
+      return parsed.ok ? [{ ...cell, value: parsed.value }] : [];
+    }),
+  );
+}
+
 export interface PastedRange {
   readonly edit: Edit | null;
   /** Texts that were refused, with the reason. */
