@@ -1,24 +1,15 @@
-import { createMeasurer, parseSiteFile, rowFits, type RowFit } from '@hamaca/core';
+import { createMeasurer, parseSiteFile, rowBreaks, rowFits, type RowFit } from '@hamaca/core';
 import { loadFontMetrics } from './fonts.ts';
 import { readInput } from './input.ts';
 import type { Output } from './output.ts';
 import { ERRORS } from './words.ts';
-
-/** The narrowest window that is judged, in px (WCAG 2.2, success criterion 1.4.10). */
-const NARROWEST = 320;
-
-/** Whether a row breaks somewhere in its band; one of windows narrower than any that is judged does not count. */
-function breaks({ from, to, needed }: RowFit): boolean {
-  const isJudged = to === null || to >= NARROWEST;
-  return isJudged && Math.ceil(needed) > Math.max(from, NARROWEST);
-}
 
 function sentence(fit: RowFit): string {
   const widths = fit.to === null ? `from ${fit.from} px` : `${fit.from} to ${fit.to} px`;
   const about = fit.certain ? '' : 'about ';
   const needs =
     fit.needed === Infinity ? 'more than its content may take' : `${about}${Math.ceil(fit.needed)} px`;
-  return `${fit.piece} ${fit.row} ${fit.band} (${widths}): needs ${needs}, ${breaks(fit) ? 'breaks' : 'fits'}\n`;
+  return `${fit.piece} ${fit.row} ${fit.band} (${widths}): needs ${needs}, ${rowBreaks(fit) ? 'breaks' : 'fits'}\n`;
 }
 
 /** `hamaca fit`: the least width of every row in every band; 1 where one breaks. */
@@ -30,5 +21,5 @@ export async function runFit(file: string, isJson: boolean, output: Output): Pro
   const fits = rowFits(site.value, createMeasurer(await loadFontMetrics()));
   // JSON has no Infinity: it prints null.
   output.print(isJson ? `${JSON.stringify(fits, null, 2)}\n` : fits.map(sentence).join(''));
-  return fits.some(breaks) ? 1 : 0;
+  return fits.some(rowBreaks) ? 1 : 0;
 }

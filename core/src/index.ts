@@ -137,7 +137,7 @@ export { type ItemChange, type ItemPlace, type Step, topmostItems } from './edit
 export type { CellValue } from './edit/operations/look.ts';
 export { type Relink, swatchUses } from './edit/operations/palette.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
-export { type Fit, fitAt, fitLine, type FitSegment, type RowFit, rowFits } from './layout/fit.ts';
+export { type Fit, fitAt, fitLine, type FitSegment, rowBreaks, type RowFit, rowFits } from './layout/fit.ts';
 export { memoise } from './base/memo.ts';
 export { isSameBesideLooks } from './kinds/same-structure.ts';
 export { type Compiled, compileSite, createCompiler } from './output/compile-site.ts';

@@ -1,8 +1,11 @@
 import type { SingleEdit } from '../edit/operations.ts';
 import type { PlacedItem } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
-import type { PlacedPart } from '../kinds/placed.ts';
+import type { Owner, PlacedPart } from '../kinds/placed.ts';
+import type { RowFit } from '../layout/fit.ts';
+import type { Cell } from '../model/look.ts';
 import type { Menu } from '../model/site-content.ts';
+import type { SlotKind } from '../model/slot.ts';
 
 /** How a check came out where it did not pass: it fails, it should be looked at, or it cannot be known. */
 export type Outcome = 'fail' | 'look' | 'unknown';
@@ -28,6 +31,16 @@ export interface Finding {
   /** What was found. */
   readonly evidence: string;
   readonly fix?: Fix;
+  readonly at?: Spot;
+}
+
+/** Where on the bench a finding is seen. */
+export interface Spot {
+  readonly piece: string;
+  /** The cell that says what is wrong. */
+  readonly cell?: Cell;
+  /** The page's width at which it shows, in px. */
+  readonly width?: number;
 }
 
 /** What fetching an address came to. */
@@ -69,12 +82,22 @@ export interface Objection {
   readonly reason: string;
   readonly evidence: string;
   readonly fix?: Fix;
+  readonly at?: Spot;
+}
+
+/** One slot of one owner. */
+export interface LookPlace {
+  readonly owner: Owner;
+  readonly slot: string;
+  readonly kind: SlotKind;
 }
 
 /** What is checked, by sort: the place a check looks at, and what it is told. */
 interface Places {
   readonly link: { readonly place: PlacedItem; readonly world: LinkWorld };
   readonly part: { readonly place: PlacedPart; readonly world: World };
+  readonly look: { readonly place: LookPlace; readonly world: World };
+  readonly row: { readonly place: RowFit; readonly world: World };
 }
 
 interface CheckOf<Sort extends keyof Places> {
@@ -84,8 +107,8 @@ interface CheckOf<Sort extends keyof Places> {
   readonly label: string;
   /** Why it matters. */
   readonly why: string;
-  /** Passes by itself until the addresses have been fetched. */
-  readonly asks?: 'addresses';
+  /** Passes by itself until the addresses have been fetched, or where no typeface can be measured. */
+  readonly asks?: 'addresses' | 'measures';
   /** Null where the place passes. */
   readonly check: (place: Places[Sort]['place'], world: Places[Sort]['world']) => Objection | null;
 }
@@ -95,4 +118,9 @@ export type LinkCheck = CheckOf<'link'>;
 /** A check of one part in its place. */
 export type PartCheck = CheckOf<'part'>;
 
-export type Check = LinkCheck | PartCheck;
+/** A check of one slot's look. */
+export type LookCheck = CheckOf<'look'>;
+/** A check of how one row fits in one band. */
+export type RowCheck = CheckOf<'row'>;
+
+export type Check = LinkCheck | PartCheck | LookCheck | RowCheck;

@@ -23,7 +23,9 @@ import { schemeMissing } from './links/scheme-missing.ts';
 import { sectionMissing } from './links/section-missing.ts';
 import { socialFrontPage } from './links/social-front-page.ts';
 import { unanswered } from './links/unanswered.ts';
+import { textContrast } from './looks/text-contrast.ts';
 import { placementEmpty } from './parts/placement-empty.ts';
+import { rowBreaksCheck } from './rows/row-breaks.ts';
 
 /** All checks, the gravest of a place first: the order in which findings of one place are told. */
 export const CHECKS: readonly Check[] = [
@@ -52,4 +54,6 @@ export const CHECKS: readonly Check[] = [
   unanswered,
   panelEmpty,
   placementEmpty,
+  textContrast,
+  rowBreaksCheck,
 ];

@@ -1,5 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO } from '../../test/demo.ts';
+import { DEMO, measure } from '../../test/demo.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import type { Site } from '../kinds/site.ts';
 import type { Target } from '../model/target.ts';
@@ -289,7 +289,57 @@ describe('a site as a whole', () => {
     expect(CHECKS.map((check) => check.id).filter((id) => !(id in SAMPLES))).toEqual([
       'panel-empty',
       'placement-empty',
+      'text-contrast',
+      'row-breaks',
     ]);
+  });
+  test('text that is hard to read is found in its state, once a slot, and mended where it fails', () => {
+    const cells = (
+      [
+        ['rest', 'all', { literal: '#e8e4da' }],
+        ['hover', 'phone', { literal: '#fdfbf4' }],
+      ] as const
+    ).map(([state, band, value]) => ({
+      owner: 'menu-main',
+      slot: 'link',
+      property: 'colour' as const,
+      level: '1' as const,
+      state,
+      band,
+      value,
+    }));
+    const pale = runEdit(DEMO, { name: 'set-look', args: { cells } });
+    if (!pale.ok) throw new Error(pale.error[0]?.message);
+    const found = runChecks(pale.value.site).filter(({ check }) => check === 'text-contrast');
+    expect(found.map(({ evidence, outcome }) => [evidence, outcome])).toEqual([
+      ['Header › Menu, link', 'fail'],
+    ]);
+    expect(found[0]?.reason).toMatch(
+      /^Menu, link: 1(\.\d)? : 1 at (rest|hover), where 4\.5 : 1 is needed, and fails in \d other states?\.$/,
+    );
+    expect(found[0]?.at).toMatchObject({
+      piece: 'header',
+      cell: { owner: 'menu-main', slot: 'link', level: '1' },
+    });
+    const mended = found[0]?.fix && runEdit(pale.value.site, found[0].fix.edit);
+    if (!mended?.ok) throw new Error('not mended');
+    expect(runChecks(mended.value.site).filter(({ evidence }) => evidence === found[0]?.evidence)).toEqual(
+      [],
+    );
+  });
+  test('rows without room are found where typefaces can be measured, each at its width', () => {
+    const rows = (site: Site) =>
+      runChecks(site, new Map(), measure).filter(({ check }) => check === 'row-breaks');
+    expect(rows(DEMO).map(({ reason, at }) => [reason, at])).toEqual([
+      [
+        'Main needs 364 px for one line, and Phone shows it from 320 px (320 to 363 px).',
+        expect.objectContaining({ piece: 'header', width: 320 }),
+      ],
+    ]);
+    expect(runChecks(DEMO).filter(({ check }) => check === 'row-breaks')).toEqual([]);
+    const held = runEdit(DEMO, { name: 'set-owner', args: { id: 'row-main', fields: { contained: 300 } } });
+    if (!held.ok) throw new Error(held.error[0]?.message);
+    expect(rows(held.value.site).map(({ outcome }) => outcome)).toEqual(['fail', 'fail']);
   });
   test('all of one sort are mended as one edit that one step takes back', () => {
     const site = siteWith([

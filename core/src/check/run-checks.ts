@@ -2,7 +2,10 @@ import { memoise } from '../base/memo.ts';
 import type { Edit } from '../edit/operations.ts';
 import { itemsOf, walkMenu, type PlacedItem } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
-import { placedParts } from '../kinds/placed.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
+import { hasSlot, ownersOf, placedParts } from '../kinds/placed.ts';
+import { rowFits } from '../layout/fit.ts';
+import type { Measurer } from '../text/measure.ts';
 import { partLinks, type PartLink } from '../links/part-links.ts';
 import { shownDepth } from '../links/reach.ts';
 import { targetKey } from '../links/target.ts';
@@ -54,6 +57,8 @@ const checksOf = <Sort extends Check['of']>(sort: Sort) =>
   CHECKS.filter((check): check is Extract<Check, { of: Sort }> => check.of === sort);
 const LINK_CHECKS = checksOf('link');
 const PART_CHECKS = checksOf('part');
+const LOOK_CHECKS = checksOf('look');
+const ROW_CHECKS = checksOf('row');
 
 function checkLink(placed: PlacedItem, world: LinkWorld, findings: Finding[] = []): Finding[] {
   for (const { id, check } of LINK_CHECKS) {
@@ -100,6 +105,36 @@ function checkParts(world: World): Finding[] {
       const objection = check(placed, world);
       const menu = placed.part.kind === 'menu' ? placed.part.menu : null;
       return objection ? [{ check: id, menu, item: null, path: placed.path, ...objection }] : [];
+    }),
+  );
+}
+
+/** Every slot that is there. */
+function checkLooks(world: World): Finding[] {
+  const { site } = world;
+  return [...ownersOf(site).values()].flatMap((owner) =>
+    Object.entries(slotsOf(owner.kind))
+      .filter(([slot]) => hasSlot(site, owner, slot))
+      .flatMap(([slot, kind]) =>
+        LOOK_CHECKS.flatMap(({ id, check }): Finding[] => {
+          const objection = check({ owner, slot, kind }, world);
+          return objection
+            ? [{ check: id, menu: null, item: null, path: `${owner.path}/look/${slot}`, ...objection }]
+            : [];
+        }),
+      ),
+  );
+}
+
+/** Every row in every band it is shown in, where typefaces can be measured. */
+function checkRows(world: World, measure: Measurer | null): Finding[] {
+  if (!measure) return [];
+  const { site } = world;
+  return rowFits(site, measure).flatMap((fit) =>
+    ROW_CHECKS.flatMap(({ id, check }): Finding[] => {
+      const objection = check(fit, world);
+      const path = `${ownersOf(site).get(fit.row)?.path ?? ''}#${fit.band}`;
+      return objection ? [{ check: id, menu: null, item: null, path, ...objection }] : [];
     }),
   );
 }
@@ -160,24 +195,38 @@ function checkPartLinks(world: World): Finding[] {
     });
 }
 
-const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED));
+const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED, null));
 
-function checkWith(site: Site, fetched: ReadonlyMap<string, FetchedLink>): Finding[] {
+function checkWith(
+  site: Site,
+  fetched: ReadonlyMap<string, FetchedLink>,
+  measure: Measurer | null,
+): Finding[] {
   const findings: Finding[] = [];
   const world = worldOf(site, fetched);
   for (const { world: around, items } of worldsOf(site).values()) {
     const asked = { ...around, fetched };
     for (const placed of items) checkLink(placed, asked, findings);
   }
-  return [...findings, ...checkPartLinks(world), ...checkParts(world)];
+  return [
+    ...findings,
+    ...checkPartLinks(world),
+    ...checkParts(world),
+    ...checkLooks(world),
+    ...checkRows(world, measure),
+  ];
 }
 
-/** Every finding about a site, menu by menu in document order, then its parts; within a place the gravest first. */
+/**
+ * Every finding about a site, menu by menu in document order, then its parts, their looks and its rows; within a place the
+ * gravest first. Rows are judged where there is a measurer.
+ */
 export function runChecks(
   site: Site,
   fetched: ReadonlyMap<string, FetchedLink> = NOTHING_FETCHED,
+  measure: Measurer | null = null,
 ): readonly Finding[] {
-  return fetched.size === 0 ? checkBare(site) : checkWith(site, fetched);
+  return fetched.size === 0 && !measure ? checkBare(site) : checkWith(site, fetched, measure);
 }
 
 /** Every fix of some findings as one edit, which is one step of undo; null where nothing can be mended. */

@@ -40,6 +40,16 @@ export interface RowFit {
   readonly certain: boolean;
 }
 
+/** The narrowest page that is judged, in px (WCAG 2.2, success criterion 1.4.10). */
+const NARROWEST = 320;
+
+/** The least width of a row's band that is judged, in px. */
+export const firstJudged = ({ from }: RowFit) => Math.max(from, NARROWEST);
+
+/** Whether a row breaks somewhere in its band; bands of narrower windows than any that is judged do not count. */
+export const rowBreaks = (fit: RowFit): boolean =>
+  (fit.to ?? Infinity) >= NARROWEST && Math.ceil(fit.needed) > firstJudged(fit);
+
 /** How every row of the pieces that stand in pages fits in every band it is shown in. */
 export function rowFits(site: Site, measure: Measurer): RowFit[] {
   const pieces = standingPieces(site);

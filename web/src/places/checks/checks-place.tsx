@@ -1,9 +1,10 @@
-import { CHECKS, itemsOf, mendAll, type Check, type Finding } from '@hamaca/core';
+import { CHECKS, itemsOf, mendAll, standingPieces, type Check, type Finding } from '@hamaca/core';
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { useEdit, useSite, useSiteState } from '../../store/open-site.tsx';
 import { FindingLine } from '../../findings/finding-line.tsx';
+import { openCell, setWidth } from '../../store/bench-store.ts';
 import { enterSite, showLink, useLinks } from '../../store/links-store.ts';
 import { FetchBar } from '../../findings/fetch-bar.tsx';
 import { useFindings } from '../../findings/use-findings.ts';
@@ -34,13 +35,16 @@ export function ChecksPlace() {
   const groups = useMemo(() => byCheck(findings), [findings]);
   const passed = CHECKS.filter(
     (check) =>
-      !groups.some((group) => group.check === check) && (fetched.size > 0 || check.asks === undefined),
+      !groups.some((group) => group.check === check) && (fetched.size > 0 || check.asks !== 'addresses'),
   );
   const menuName = (id: string | null) => site.menus.find((menu) => menu.id === id)?.name ?? '';
   const open = (finding: Finding) => {
     enterSite(siteId);
     if (finding.item !== null) showLink(site, finding.item);
-    void navigate(`/sites/${siteId}/${finding.item === null ? 'bench/header' : 'links'}`);
+    if (finding.at?.cell) openCell(finding.at.cell);
+    if (finding.at?.width !== undefined) setWidth(finding.at.width);
+    const bench = `bench/${finding.at?.piece ?? standingPieces(site)[0]?.id ?? ''}`;
+    void navigate(`/sites/${siteId}/${finding.item === null ? bench : 'links'}`);
   };
   return (
     <main className="h-full overflow-auto">
@@ -49,7 +53,7 @@ export function ChecksPlace() {
           <h1 className="text-[22px] font-semibold">
             {findings.length === 0
               ? 'Nothing found'
-              : `${findings.length} ${findings.length === 1 ? 'problem' : 'problems'} in the links`}
+              : `${findings.length} ${findings.length === 1 ? 'problem' : 'problems'}`}
           </h1>
           <span className="ml-auto">
             <FetchBar site={site} />

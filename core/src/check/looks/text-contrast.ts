@@ -1,0 +1,112 @@
+import { pieceKind } from '../../kinds/catalogue.ts';
+import type { Part, Site } from '../../kinds/site.ts';
+import type { CellValue } from '../../edit/operations/look.ts';
+import { runEdit, type SingleEdit } from '../../edit/operations.ts';
+import type { Level, LevelKey, State } from '../../model/states.ts';
+import { formatColour } from '../../colour/colour.ts';
+import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
+import { slotName } from '../../resolve/origin.ts';
+import { effectiveLook } from '../../resolve/resolve.ts';
+import type { Scene } from '../../model/site-content.ts';
+import type { LookCheck, LookPlace } from '../check.ts';
+
+/** A situation in which a text cannot be read well enough. */
+interface Failing extends ContrastReport {
+  readonly situation: Situation;
+  readonly scene: Scene;
+  readonly level: Level | null;
+  readonly state: State;
+}
+
+/** The bands in which an owner is shown, by index. */
+function bandsOf(site: Site, { owner }: LookPlace): number[] {
+  const shown = owner.sort === 'part' ? (owner.thing as Part).bands : undefined;
+  return [...site.bands.keys()].filter((band) => shown?.includes(site.bands[band]?.id ?? '') !== false);
+}
+
+function failingIn(site: Site, place: LookPlace): Failing[] {
+  const { owner, slot, kind } = place;
+  const levels: readonly (Level | null)[] = kind.levels.length > 0 ? kind.levels : [null];
+  const states = kind.states.filter((state) => pieceKind(owner.piece).comesTo(owner.piece as never, state));
+  const failing: Failing[] = [];
+  for (const band of bandsOf(site, place))
+    for (const level of levels)
+      for (const state of states)
+        for (const scene of site.scenes) {
+          const situation = { owner: owner.id, slot, level, states: state === 'rest' ? [] : [state], band };
+          const report = contrastOf(site, situation, scene);
+          if (report && !report.passes) failing.push({ ...report, situation, scene, level, state });
+        }
+  return failing;
+}
+
+/** Colours that pass where one failed, each set for the widths at which it did. */
+function mend(site: Site, { owner, slot }: LookPlace, failing: readonly Failing[]): SingleEdit | null {
+  const cells = new Map<string, CellValue>();
+  for (const { situation, scene, level, state } of failing) {
+    const colour = passingColour(site, situation, scene);
+    if (!colour) return null;
+    const bands = new Set(
+      failing.filter((one) => one.level === level && one.state === state).map((one) => one.situation.band),
+    );
+    const key: LevelKey = level === null ? 'all' : (String(level) as LevelKey);
+    const own = site.bands[situation.band]?.id ?? 'all';
+    const says = effectiveLook(site, { owner: owner.id, slot })[key]?.[state]?.[own]?.colour !== undefined;
+    // What fails at every width is mended for all of them, but where a band has a colour of its own.
+    const band = bands.size === site.bands.length && !says ? 'all' : own;
+    cells.set(`${key} ${state} ${band}`, {
+      owner: owner.id,
+      slot,
+      property: 'colour',
+      level: key,
+      state,
+      band,
+      value: { literal: formatColour(colour) },
+    });
+  }
+  return { name: 'set-look', args: { cells: [...cells.values()] } };
+}
+
+/** The mending, where nothing of the slot fails after it. */
+function sureMend(site: Site, place: LookPlace, failing: readonly Failing[]): SingleEdit | null {
+  const edit = mend(site, place, failing);
+  const ran = edit && runEdit(site, edit);
+  return ran?.ok && failingIn(ran.value.site, place).length === 0 ? edit : null;
+}
+
+const ratioText = (ratio: number) => `${Math.floor(ratio * 10) / 10} : 1`;
+
+/** Text and icons that do not stand out enough from what is really behind them (WCAG 2.2, 1.4.3 and 1.4.11). */
+export const textContrast: LookCheck = {
+  of: 'look',
+  id: 'text-contrast',
+  label: 'Text that is hard to read',
+  why: 'Who sees less well, or stands in the sun, cannot read it.',
+  check: (place, { site }) => {
+    const failing = failingIn(site, place);
+    const worst = failing.toSorted((a, b) => a.ratio / a.required - b.ratio / b.required)[0];
+    if (!worst) return null;
+    const ref = { owner: place.owner.id, slot: place.slot };
+    const name = slotName(site, ref);
+    const where = new Set(failing.map(({ level, state }) => `${level} ${state}`)).size - 1;
+    const level = worst.level === null || worst.level === 1 ? '' : `, level ${worst.level}`;
+    const others = where > 0 ? `, and fails in ${where} other ${where === 1 ? 'state' : 'states'}` : '';
+    const edit = sureMend(site, place, failing);
+    return {
+      outcome: worst.certain ? 'fail' : 'unknown',
+      reason: `${name}${level}: ${ratioText(worst.ratio)} at ${worst.state}, where ${worst.required} : 1 is needed${others}.`,
+      evidence: `${place.owner.piece.name} › ${name}`,
+      at: {
+        piece: place.owner.piece.id,
+        cell: {
+          ...ref,
+          property: 'colour',
+          level: worst.level === null ? 'all' : (String(worst.level) as LevelKey),
+          state: worst.state,
+          band: 'all',
+        },
+      },
+      ...(edit ? { fix: { label: 'Take colours that pass', edit } } : {}),
+    };
+  },
+};
