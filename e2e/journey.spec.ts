@@ -2,9 +2,9 @@ import { execFileSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { unzipSync } from 'fflate';
+import { strFromU8, unzipSync } from 'fflate';
 import type { FrameLocator, Locator, Page } from '@playwright/test';
-import { expect, ROOT, saved, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, ROOT, saved, stageFrame, test } from './support/app.ts';
 import { pasteInto, startHost } from './support/output.ts';
 
 const OUTLINE = `Visit /visit/
@@ -204,4 +204,24 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await expect(page).toHaveURL(/bench\/header/);
   expect(page.url()).not.toContain(id);
   await expect((await stageFrame(page)).getByRole('link', { name: 'Latest' })).toBeVisible();
+});
+
+test('the names of the hand-off begin with what is typed, here and in the zip', async ({ page }) => {
+  await page.goto(`/sites/${await copyDemo(page)}/hand-off`);
+  const field = page.getByLabel('Names begin with');
+  await field.fill('Reed');
+  await field.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('a small letter');
+  await field.fill('reed-');
+  await field.press('Enter');
+  const code = page.getByRole('region', { name: 'Code' });
+  await expect(code).toContainText('class="reed-row"');
+  await page.reload();
+  await expect(code).toContainText('class="reed-row"');
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Download the zip' }).click(),
+  ]);
+  const files = unzipSync(new Uint8Array(readFileSync(await download.path())));
+  expect(strFromU8(files['menu.css'] ?? new Uint8Array())).toContain('.reed-row');
 });

@@ -206,6 +206,7 @@ const taken = (computed: string) => ({
 const isMotion = (id: PropertyId) => property(id).group === 'motion' && id !== 'opacity';
 
 interface Case {
+  readonly slot: string;
   readonly site: Site;
   readonly id: PropertyId;
   readonly value: Value;
@@ -343,6 +344,8 @@ function agrees(sample: Case): boolean {
           first === '' || first === (typeof value === 'number' ? (value === 0 ? '0' : `${value}px`) : value)
         );
       const pixels = toPixels(value, { fontSize: size, width });
+      // A search field gives way where its row has no room.
+      if (id === 'width' && sample.slot === 'field') return parseFloat(first) <= pixels + 0.03;
       return near(first.replace('blur(', ''), pixels, 0.03);
     }
   }
@@ -424,7 +427,10 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
                     (reading.inside - contained) / 2,
                   )
                 : resolved?.value;
-            if (value === undefined || !agrees({ site, id, value, size, width, reading })) {
+            if (
+              value === undefined ||
+              !agrees({ site, slot: situation.slot, id, value, size, width, reading })
+            ) {
               disagreements.push({
                 seed,
                 width,

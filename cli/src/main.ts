@@ -1,7 +1,7 @@
 import { parseArgs } from 'node:util';
 import { runExport } from './export.ts';
 import { runFit } from './fit.ts';
-import { PREFIX, siteJsonSchema, type LinkFormatName } from '@hamaca/core';
+import { PREFIX, PREFIX_ALLOWED, siteJsonSchema, type LinkFormatName } from '@hamaca/core';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
@@ -44,7 +44,7 @@ export async function main(args: readonly string[], output: Output = terminalOut
     if (file === undefined || values.out === undefined)
       return misuse('export needs a site file and --out DIR');
     if (values.prefix !== undefined && !PREFIX.test(values.prefix))
-      return misuse('--prefix is a small letter, up to 15 small letters or digits, and a dash');
+      return misuse(`--prefix is ${PREFIX_ALLOWED}`);
     return runExport(file, values.out, values.prefix, output);
   }
   if (command === 'schema') {

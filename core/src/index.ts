@@ -142,7 +142,7 @@ export { memoise } from './base/memo.ts';
 export { isSameBesideLooks } from './kinds/same-structure.ts';
 export { type Compiled, compileSite, createCompiler } from './output/compile-site.ts';
 export type { ElementEntry, ElementMap } from './output/elements.ts';
-export { PREFIX } from './output/names.ts';
+export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED } from './output/names.ts';
 export type { Check, FetchedLink, Finding } from './check/check.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';

@@ -240,6 +240,13 @@ describe('the rest', () => {
       body: { status: 'ready', schemaVersion: 7 },
     });
   });
+  test('the zip’s names begin with what it is told, or it is refused', async () => {
+    const zip = await app.request('/api/sites/marisma/hand-off.zip?prefix=reed-');
+    const files = unzipSync(new Uint8Array(await zip.arrayBuffer()));
+    const markup = Buffer.from(files['menu.html'] ?? []).toString();
+    expect([markup.includes('class="reed-'), markup.includes('hm-')]).toEqual([true, false]);
+    expect((await app.request('/api/sites/marisma/hand-off.zip?prefix=Reed')).status).toBe(400);
+  });
   test('the zip holds the hand-off and is the same each time', async () => {
     const zip = async () =>
       new Uint8Array(await (await app.request('/api/sites/marisma/hand-off.zip')).arrayBuffer());

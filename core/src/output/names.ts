@@ -8,6 +8,9 @@ export const DEFAULT_PREFIX = 'hm-';
 /** What a prefix may be: short, and safe in class names, ids and attributes. */
 export const PREFIX = /^[a-z][a-z0-9]{0,15}-$/;
 
+/** The same in words. */
+export const PREFIX_ALLOWED = 'a small letter, up to 15 small letters or digits, and a dash';
+
 /** The output's names, given out once for all pieces of a site: the same site gives the same names. */
 export interface Names {
   readonly prefix: string;

@@ -33,17 +33,23 @@ function readSite(text: string): ReadSite {
     : { kind: 'invalid', problems: loaded.error };
 }
 
-/** A stored document, and the measures of typefaces that were brought along for it. */
+/** A stored document, the measures of typefaces that were brought along for it, and what all names begin with. */
 export interface HandOffInput {
   readonly document: string;
+  readonly prefix: string | null;
   readonly ownFonts: readonly FontMetrics[];
 }
 
 let bundled: Promise<FontMetrics[]> | null = null;
 
-async function makeHandOff({ document, ownFonts }: HandOffInput): Promise<ReturnType<typeof handOffFiles>> {
+async function makeHandOff({
+  document,
+  ownFonts,
+  prefix,
+}: HandOffInput): Promise<ReturnType<typeof handOffFiles>> {
   bundled ??= loadFontMetrics();
-  return handOffFiles(loadStored(document), [...(await bundled), ...ownFonts]);
+  const fonts = [...(await bundled), ...ownFonts];
+  return handOffFiles(loadStored(document), fonts, prefix === null ? {} : { prefix });
 }
 
 /** Work that may take long, by name: each gets what can be handed to a thread, and answers likewise. */

@@ -1,5 +1,5 @@
 import { Hono } from 'hono';
-import { slugify, zipFiles, type FontMetrics } from '@hamaca/core';
+import { PREFIX, PREFIX_ALLOWED, slugify, zipFiles, type FontMetrics } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { loadStored } from '../stored-site.ts';
@@ -12,6 +12,8 @@ export function handOffRoutes(deps: Deps): Hono {
   const routes = new Hono();
   routes.get('/:id/hand-off.zip', async (context) => {
     const id = context.req.param('id');
+    const prefix = context.req.query('prefix') ?? null;
+    if (prefix !== null && !PREFIX.test(prefix)) throw PROBLEMS.badHeader('prefix', PREFIX_ALLOWED);
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
     const { document } = stored;
@@ -19,7 +21,7 @@ export function handOffRoutes(deps: Deps): Hono {
     const ownFonts = (
       await Promise.all(site.typefaces.map(async ({ id: face }) => selectFont(deps.database, face)))
     ).flatMap((font) => (font ? [JSON.parse(font.metrics) as FontMetrics] : []));
-    const files = await deps.compute.run('hand-off', { document, ownFonts }, context.req.raw.signal);
+    const files = await deps.compute.run('hand-off', { document, ownFonts, prefix }, context.req.raw.signal);
     if (!files) throw PROBLEMS.noHeader();
     const contents = new Map<string, Uint8Array>();
     for (const file of files) {

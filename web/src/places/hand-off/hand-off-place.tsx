@@ -1,11 +1,13 @@
-import { compileSite, pageMarkup, standingPieces } from '@hamaca/core';
+import { compileSite, pageMarkup, PREFIX, PREFIX_ALLOWED, standingPieces } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Code, type CodeLanguage } from '../../ui/code.tsx';
+import { TextField } from '../../ui/text-field.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { copyText } from '../../store/copy-text.ts';
+import { keepNamesPrefix, namesPrefix } from '../../store/names-prefix.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
 
 interface Block {
@@ -87,7 +89,11 @@ export function HandOffPlace() {
   const [piece, setPiece] = useState<string | null>(null);
   const shownPiece = pieces.find((entry) => entry.id === piece) ?? pieces[0];
   const [chosen, setChosen] = useState('menu.html');
-  const output = useMemo(() => (fonts ? compileSite(site, { fonts: fonts.metrics }) : null), [site, fonts]);
+  const [prefix, setPrefix] = useState(() => namesPrefix(id));
+  const output = useMemo(
+    () => (fonts ? compileSite(site, { fonts: fonts.metrics, prefix }) : null),
+    [site, fonts, prefix],
+  );
   if (!shownPiece)
     return (
       <p className="m-8 text-ink-soft">
@@ -147,6 +153,20 @@ export function HandOffPlace() {
           ))}
         </ul>
         <div className="grid gap-3 px-5 py-4 text-bench">
+          <label className="flex items-center gap-2">
+            <span className="font-semibold">Names begin with</span>
+            <TextField
+              value={prefix}
+              className="w-24 font-mono"
+              title="every class, id, attribute and custom property, so that none is the page’s own"
+              onCommit={(text) => {
+                if (!PREFIX.test(text)) return `Allowed is ${PREFIX_ALLOWED}.`;
+                setPrefix(text);
+                keepNamesPrefix(id, text);
+                return null;
+              }}
+            />
+          </label>
           <p>
             <span className="font-semibold">Stylesheet and script together</span>
             <br />
@@ -161,7 +181,7 @@ export function HandOffPlace() {
           <div className="flex flex-wrap items-center gap-2">
             {saving === 'saved' ? (
               <a
-                href={`/api/sites/${id}/hand-off.zip`}
+                href={`/api/sites/${id}/hand-off.zip?prefix=${prefix}`}
                 download
                 className="inline-flex h-7 items-center rounded-[3px] border border-ink bg-ink px-2.5 text-white hover:bg-ink-soft"
               >
