@@ -8,6 +8,7 @@ import {
   readFileSync,
   renameSync,
   rmSync,
+  statfsSync,
   symlinkSync,
   writeFileSync,
 } from 'node:fs';
@@ -153,6 +154,19 @@ async function untilReady(url, hasEnded) {
   }
 }
 
+/** Less room than this and a database cannot go on, in bytes. */
+const LEAST_ROOM = 16 * 1024 * 1024;
+
+function isFull(folder) {
+  try {
+    const { bavail, bsize } = statfsSync(folder);
+    return bavail * bsize < LEAST_ROOM;
+  } catch {
+    // What cannot be asked is not the disk's fault.
+    return false;
+  }
+}
+
 /** Where the parts of a database lie in its folder. */
 function filesIn(folder) {
   const socket = join(folder, 'mariadb.sock');
@@ -205,7 +219,11 @@ export async function startDatabase(folder, { gone = () => undefined, signal = n
         gone(`the database keeps stopping; its log is ${files.log}`);
         return;
       }
-      say('the database stopped by itself; starting it again');
+      say(
+        isFull(folder)
+          ? `there is no room left on the disk of ${folder}, and the database stopped: free some; it is started again`
+          : 'the database stopped by itself; starting it again',
+      );
       await sleep(pause);
       if (!stopping) launch();
     });
