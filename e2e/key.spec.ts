@@ -1,5 +1,6 @@
+import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
-import { launchApp } from './support/app.ts';
+import { launchApp, ROOT } from './support/app.ts';
 
 test('who comes from elsewhere comes in with the key, and the stage shows its fonts', async ({ page }) => {
   let said = '';
@@ -36,6 +37,39 @@ test('who comes from elsewhere comes in with the key, and the stage shows its fo
       .toMatch(/figtree"? loaded/);
     expect(refused).toEqual([]);
     expect(await page.evaluate(() => document.cookie)).toBe('');
+  } finally {
+    await app.stop();
+  }
+});
+
+test('a new key is made by one command; who came in with the old one is out', async ({ page }) => {
+  let said = '';
+  const app = await launchApp({ HAMACA_ORIGIN: 'https://hamaca.example' }, (text) => {
+    said += text;
+  });
+  try {
+    await expect.poll(() => said).toContain('/enter#');
+    const old = /\/enter#(\S+)/.exec(said)?.[1] ?? '';
+    const comeIn = async (key: string) => {
+      await page.goto('about:blank');
+      await page.goto(`${app.url}/enter?to=/#${key}`);
+    };
+    await comeIn(old);
+    await expect(page.getByRole('heading', { name: 'Sites' })).toBeVisible();
+
+    const printed = execFileSync(process.execPath, ['scripts/key.mjs'], {
+      cwd: ROOT,
+      encoding: 'utf8',
+      env: { ...process.env, HAMACA_DATABASE_URL: app.database.url },
+    });
+    const key = printed.trim().split('\n').at(-1) ?? '';
+    expect(key).not.toBe(old);
+    await page.goto(app.url);
+    await expect(page.getByLabel('Key')).toBeVisible();
+    await comeIn(old);
+    await expect(page.getByRole('alert')).toHaveText('That is not the key.');
+    await comeIn(key);
+    await expect(page.getByRole('heading', { name: 'Sites' })).toBeVisible();
   } finally {
     await app.stop();
   }
