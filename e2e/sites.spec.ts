@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { expect, launchApp, ROOT } from './support/app.ts';
-import { test } from '@playwright/test';
+import { test, type Page } from '@playwright/test';
 
 const SITES = 120;
 
@@ -47,6 +47,91 @@ test('of many sites only those in sight are drawn, each can be reached, and a de
       main.scrollTop = main.scrollHeight;
     });
     await expect(card('Lagoon 0')).toHaveCount(1);
+  } finally {
+    await app.stop();
+  }
+});
+
+/** How far two pictures differ on average, of 255. */
+const difference = (page: Page, one: Buffer, two: Buffer) =>
+  page.evaluate(
+    async (sources) => {
+      const pixels = await Promise.all(
+        sources.map(async (source) => {
+          const image = new Image();
+          image.src = `data:image/png;base64,${source}`;
+          await image.decode();
+          const canvas = document.createElement('canvas');
+          canvas.width = image.width;
+          canvas.height = image.height;
+          const context = canvas.getContext('2d');
+          context?.drawImage(image, 0, 0);
+          return context?.getImageData(0, 0, image.width, image.height).data ?? [];
+        }),
+      );
+      const [first = [], second = []] = pixels;
+      if (first.length !== second.length) return 255;
+      let sum = 0;
+      for (let index = 0; index < first.length; index++)
+        sum += Math.abs((first[index] ?? 0) - (second[index] ?? 0));
+      return sum / Math.max(1, first.length);
+    },
+    [one.toString('base64'), two.toString('base64')],
+  );
+
+test('a site is drawn once a revision: then a still picture of it stands there, which looks the same', async ({
+  page,
+}) => {
+  const app = await launchApp();
+  try {
+    const card = page.getByRole('link', { name: 'Open Marisma Laguna Reserve' });
+    const frames = card.locator('iframe');
+    const stills = card.locator('img[data-still]');
+    await page.goto(app.url);
+    await expect(frames.and(page.locator('[data-painted]'))).toHaveCount(2);
+    await expect(page.getByText(/open problems/)).toBeVisible();
+    const live = await card.screenshot();
+    const kept = async () =>
+      page.evaluate(
+        async () =>
+          new Promise<number>((resolve) => {
+            const request = indexedDB.open('hamaca-pictures');
+            request.onsuccess = () => {
+              const { result } = request;
+              if (!result.objectStoreNames.contains('pictures')) {
+                result.close();
+                resolve(0);
+                return;
+              }
+              const count = result.transaction('pictures').objectStore('pictures').count();
+              count.onsuccess = () => {
+                result.close();
+                resolve(count.result);
+              };
+            };
+          }),
+      );
+    await expect.poll(kept).toBe(2);
+
+    await page.reload();
+    await expect(stills).toHaveCount(2);
+    await expect(frames).toHaveCount(0);
+    await expect
+      .poll(() => stills.first().evaluate((image: HTMLImageElement) => image.naturalWidth))
+      .toBe(1180);
+    expect(await difference(page, live, await card.screenshot())).toBeLessThan(4);
+
+    // What is edited is drawn anew, and the picture of before goes.
+    await page.request.patch(`${app.url}/api/sites/marisma`, {
+      headers: { 'content-type': 'application/json-patch+json', 'if-match': '"1"' },
+      data: JSON.stringify([{ op: 'replace', path: '/pieces/0/rows/0/zones/start/0/text', value: 'Orilla' }]),
+    });
+    await page.reload();
+    await expect(frames.and(page.locator('[data-painted]'))).toHaveCount(2);
+    await expect.poll(async () => (await stills.count()) + (await kept())).toBe(2);
+    await page.reload();
+    await expect(stills).toHaveCount(2);
+    expect(await difference(page, live, await card.screenshot())).toBeGreaterThan(0.3);
   } finally {
     await app.stop();
   }

@@ -11,6 +11,7 @@ import type {
   StageElement,
   ToFrame,
 } from './frame/protocol.ts';
+import type { DrawnPage } from '../media/page-picture.ts';
 import { queriable, type StagePage } from './output.ts';
 import { sceneMarkup } from './scenes.ts';
 
@@ -48,6 +49,8 @@ interface Props {
   readonly onClosed?: () => void;
   /** What was told stands on the screen. */
   readonly onPainted?: () => void;
+  /** Asked for once the page is painted: the page as it stands, for a picture of it. */
+  readonly onDrawn?: (page: DrawnPage) => void;
   /**
    * Where pages come from besides `page`: told of each new one at once, outside of rendering, so that the stage goes
    * first. Answers how to end it.
@@ -102,6 +105,7 @@ export function Stage({
   onCarry,
   onClosed,
   onPainted,
+  onDrawn,
   follow,
   children,
 }: Props) {
@@ -117,8 +121,19 @@ export function Stage({
   );
   const lights = useMemo((): LightMessage => ({ type: 'light', selectors: lit }), [lit]);
 
-  const latest = useRef({ whole, pins, lights, onPick, onCarry, onClosed, onPainted });
-  latest.current = { whole, pins, lights, onPick, onCarry, onClosed, onPainted };
+  const latest = useRef({
+    whole,
+    pins,
+    lights,
+    onPick,
+    onCarry,
+    onClosed,
+    onPainted,
+    onDrawn,
+    width,
+    height,
+  });
+  latest.current = { whole, pins, lights, onPick, onCarry, onClosed, onPainted, onDrawn, width, height };
   const send = (content: ToFrame) => {
     if (ready.current) frame.current?.contentWindow?.postMessage(content, '*');
   };
@@ -159,9 +174,13 @@ export function Stage({
       else if (data.type === 'revealed') {
         // Whoever was typing or dragging gets the focus back.
         if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
+      } else if (data.type === 'picture') {
+        const { width, height } = latest.current;
+        latest.current.onDrawn?.({ body: data.body, css: data.css, width, height });
       } else {
         frame.current?.setAttribute('data-painted', String(data.at));
         latest.current.onPainted?.();
+        if (latest.current.onDrawn) send({ type: 'picture' });
       }
     };
     const remember = (event: FocusEvent) => {

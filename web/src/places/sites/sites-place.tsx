@@ -1,4 +1,3 @@
-import type { Site } from '@hamaca/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef } from 'react';
 import { useFindings } from '../../findings/use-findings.ts';
@@ -7,41 +6,13 @@ import useSWR, { useSWRConfig } from 'swr';
 import { Button } from '../../ui/button.tsx';
 import { InSight } from '../../ui/in-sight.tsx';
 import { PlainBar } from '../../app/top-bar.tsx';
-import { Stage } from '../../stage/stage.tsx';
-import { firstPiece, useStagePage } from '../../stage/output.ts';
 import { deleteSite, fetchSite, fetchSites, restoreSite, type SiteSummary } from '../../store/api.ts';
-import { useFonts } from '../../media/fonts.ts';
 import { notify } from '../../store/notices.ts';
 import { WORDS } from '../../words/words.ts';
 import { DELETED_SITES, DeletedSites } from './deleted-sites.tsx';
-
-const WIDE = { width: 1180, height: 250, scale: 0.5 } as const;
-const NARROW = { width: 375, height: 480, scale: 0.26 } as const;
+import { Miniature } from './miniature.tsx';
 
 const dateFormat = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
-
-function Miniature({ id, onDrawn }: { readonly id: string; readonly onDrawn: () => void }) {
-  const { data } = useSWR(['site', id], () => fetchSite(id), { revalidateOnFocus: true });
-  const fonts = useFonts(data?.site ?? null);
-  const piece = data ? firstPiece(data.site) : null;
-  return data && fonts && piece ? (
-    <Drawn site={data.site} onDrawn={onDrawn} />
-  ) : (
-    <div className="h-[125px] bg-linen" />
-  );
-}
-
-function Drawn({ site, onDrawn }: { readonly site: Site; readonly onDrawn: () => void }) {
-  const page = useStagePage(site, firstPiece(site), useFonts(site));
-  const scene = site.scenes.find((entry) => entry.kind === 'article') ?? site.scenes[0];
-  if (!page || !scene) return null;
-  return (
-    <div className="flex items-end gap-4 bg-surround p-4" aria-hidden="true">
-      <Stage site={site} page={page} scene={scene} label="Miniature, wide" {...WIDE} onPainted={onDrawn} />
-      <Stage site={site} page={page} scene={scene} label="Miniature, narrow" {...NARROW} />
-    </div>
-  );
-}
 
 /** How many problems the checks find in a site's links. */
 function OpenProblems({ id, onKnown }: { readonly id: string; readonly onKnown: () => void }) {
@@ -67,7 +38,7 @@ function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelet
     <article className="border border-twine bg-white">
       <Link to={`/sites/${site.id}/bench/header`} aria-label={`Open ${site.name}`} className="block">
         <InSight room="h-[157px] overflow-hidden bg-surround" kept={false}>
-          {(drawn) => <Miniature id={site.id} onDrawn={drawn} />}
+          {(drawn) => <Miniature summary={site} onDrawn={drawn} />}
         </InSight>
       </Link>
       <div className="flex h-[70px] items-center gap-4 px-4">

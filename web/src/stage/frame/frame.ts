@@ -207,6 +207,14 @@ function pick(target: Element): void {
 
 listenToCarrying(holder, entries, tell);
 
+/** The page as it stands, for a picture of it. */
+function tellPicture(): void {
+  const css = [...document.styleSheets]
+    .flatMap((sheet) => [...sheet.cssRules].map((rule) => rule.cssText))
+    .join('\n');
+  tell({ type: 'picture', body: new XMLSerializer().serializeToString(document.body), css });
+}
+
 // Links lead nowhere on the stage; everything else works as it will.
 document.addEventListener(
   'click',
@@ -240,6 +248,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   if (event.source !== parent) return;
   if (event.data.type === 'render') render(event.data);
   else if (event.data.type === 'pin') pin(event.data);
+  else if (event.data.type === 'picture') tellPicture();
   else light(event.data);
 });
 

@@ -53,8 +53,13 @@ export interface LightMessage {
   readonly selectors: readonly string[];
 }
 
+/** The page is wanted as it stands, for a picture of it. */
+export interface PictureMessage {
+  readonly type: 'picture';
+}
+
 /** What the stage is told. */
-export type ToFrame = RenderMessage | PinMessage | LightMessage;
+export type ToFrame = RenderMessage | PinMessage | LightMessage | PictureMessage;
 
 /** A box on the stage, in px of the page. */
 export interface StageBox {
@@ -98,5 +103,7 @@ export type FromFrame =
   | { readonly type: 'closed' }
   /** A dialog was opened to show what is selected; it took the focus along. */
   | { readonly type: 'revealed' }
+  /** The page as it stands: its body as XML, and all rules it is drawn by. */
+  | { readonly type: 'picture'; readonly body: string; readonly css: string }
   /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */
   | { readonly type: 'painted'; readonly at: number };
