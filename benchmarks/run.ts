@@ -497,6 +497,8 @@ Machine: ${machine}.
 
 ${table}
 
+What it takes when it is attacked, killed and crowded stands in [torture](torture.md), made by \`npm run torture\`.
+
 The hand-written equivalent stands in \`benchmarks/hand-written/\`: the same design and the same promises (isolation from the host page,
 no-script fallback, right to left, reduced motion, forced colours), written for this one header.
 `,

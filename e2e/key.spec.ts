@@ -64,8 +64,13 @@ test('a new key is made by one command; who came in with the old one is out', as
     });
     const key = printed.trim().split('\n').at(-1) ?? '';
     expect(key).not.toBe(old);
-    await page.goto(app.url);
-    await expect(page.getByLabel('Key')).toBeVisible();
+    // A changed key is noticed within a moment.
+    await expect
+      .poll(async () => {
+        await page.goto(app.url);
+        return page.url();
+      })
+      .toContain('/enter');
     await comeIn(old);
     await expect(page.getByRole('alert')).toHaveText('That is not the key.');
     await comeIn(key);

@@ -3,6 +3,7 @@ import { run } from './lib/run.mjs';
 import { setUp } from './lib/set-up.mjs';
 
 await setUp();
-run('npm', ['run', '-s', 'browser', '--', 'e2e/torture', 'e2e/starting.spec.ts', '--workers', '1'], {
+const SUITES = ['e2e/torture', 'e2e/starting.spec.ts', 'e2e/saving.spec.ts', 'e2e/key.spec.ts'];
+run('npm', ['run', '-s', 'browser', '--', ...SUITES, '--workers', '1'], {
   env: { ...process.env, HAMACA_TORTURE: 'long' },
 });

@@ -401,9 +401,11 @@ export function openSite(id: string): SiteStore {
       void send();
       // Without it there is less to undo, and nothing else is missing.
       reachBack().catch(() => undefined);
-      // Where they cannot be fetched, the server alone checks.
-      if (!book.closed)
-        checks = setTimeout(() => void loadChecks(site).catch(() => undefined), AFTER_OPENING);
+      clearTimeout(checks);
+      checks = setTimeout(() => {
+        // Where they cannot be fetched, the server alone checks.
+        if (!book.closed) loadChecks(site).catch(() => undefined);
+      }, AFTER_OPENING);
     } catch (error) {
       if (book.closed) return;
       store.setState({ status: error instanceof ApiError && error.status === 404 ? 'missing' : 'away' });
