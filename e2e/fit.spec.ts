@@ -166,6 +166,15 @@ for (const design of [null, ...STARTERS])
         (wordBox?.y ?? 0) + (wordBox?.height ?? 0) / 2 - (signBox?.y ?? 0) - (signBox?.height ?? 0) / 2,
       ),
     ).toBeLessThan(2);
+    // The signs of all parents stand in one column, also where a parent has no page of its own.
+    const middles = await page.locator('dialog[open] [class*=marker]').evaluateAll((signs) =>
+      signs
+        .map((element) => element.getBoundingClientRect())
+        .filter(({ width }) => width > 0)
+        .map(({ left, right }) => Math.round((left + right) / 2)),
+    );
+    expect(middles.length).toBeGreaterThan(3);
+    expect(new Set(middles).size).toBe(1);
     expect(
       await page.locator('dialog[open]').evaluate((panel) => panel.scrollWidth - panel.clientWidth),
     ).toBe(0);

@@ -20,6 +20,7 @@ import {
   PRINT,
   type Fragment,
   type PartOut,
+  type Rules,
 } from '../../out.ts';
 import { accessibleName, hasOwnTarget, ICON_SPACE, itemAttributes, itemContent } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
@@ -218,6 +219,38 @@ function thirdLevelRules(out: PartOut): ConditionalRule[] {
   ];
 }
 
+/**
+ * In a panel the signs of all parents stand in one column: where a parent has no page, its sign lies within its button, whose
+ * text leaves the room free.
+ */
+function innerSigns(part: MenuPart, out: PartOut): Rules {
+  const isButton = (item: MenuItem) => item.children.length > 0 && !hasOwnTarget(item);
+  if (!shownItems(out.site, part).some(isButton)) return [];
+  const marker = out.class('marker');
+  const button = `button.${out.class('link')}`;
+  return [
+    [out.within(button), [['position', 'relative']]],
+    [
+      out.within(`${button}::before`),
+      [
+        ['content', '""'],
+        ['order', '1'],
+        ['flex', `0 0 ${TOUCH_TARGET}px`],
+        ['margin-inline-start', 'auto'],
+      ],
+    ],
+    [
+      out.within(`${button}>.${marker}`),
+      [
+        ['position', 'absolute'],
+        ['inset-block', '0'],
+        ['inset-inline-end', '0'],
+        ['inline-size', `${TOUCH_TARGET}px`],
+      ],
+    ],
+  ];
+}
+
 function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   const box = out.class('submenu');
   const marker = out.class('marker');
@@ -252,7 +285,7 @@ function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
           ['min-block-size', `${TOUCH_TARGET}px`],
         ],
       ],
-      [out.at('link', ` .${marker}`), [['margin-inline-start', 'auto']]],
+      ...innerSigns(part, out),
       [
         out.at('submenu'),
         [
