@@ -107,6 +107,30 @@ test('a value reaches only the widths it is set for, and bears a knot where it h
   await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveCSS('border-radius', '3px');
 });
 
+test('a value that a band’s own hides at this width says so, and leads to that band', async ({ page }) => {
+  const size = page.locator('[data-cell="size rest"]');
+  const link = (await stageFrame(page)).getByRole('link', { name: 'Book a hide' });
+  await page
+    .getByRole('navigation', { name: 'Parts' })
+    .getByRole('button', { name: 'Call to action', exact: true })
+    .click();
+  const pointer = page.getByRole('slider', { name: 'Width of the stage' });
+  await pointer.focus();
+  await page.keyboard.press('Home');
+  await size.click();
+  await page.keyboard.type('21');
+  await page.keyboard.press('Enter');
+  await expect(
+    page.getByText('Phone has a value of its own for size: the new one shows at other widths.'),
+  ).toBeVisible();
+  await expect(link).toHaveCSS('font-size', '14px');
+  await page.getByRole('button', { name: 'Change Phone alone' }).click();
+  await size.click();
+  await page.keyboard.type('17');
+  await page.keyboard.press('Enter');
+  await expect(link).toHaveCSS('font-size', '17px');
+});
+
 test('cells are walked, stepped and cleared by keyboard', async ({ page }) => {
   const padding = page.locator('[data-cell="paddingInline rest"]');
   await page

@@ -76,6 +76,10 @@ export async function withFontData(css: string): Promise<string> {
   for (const address of addresses) {
     const data = files.get(address) ?? readAsData(address);
     files.set(address, data);
+    data.catch(() => {
+      // The next picture tries again.
+      files.delete(address);
+    });
     const given = await data;
     for (const written of [`url(${address})`, `url("${address}")`])
       held = held.replaceAll(written, `url("${given}")`);

@@ -20,7 +20,10 @@ export function dismissNotice(id: number): void {
 
 export function notify(notice: Omit<Notice, 'id'>): void {
   const id = ++count;
-  noticeStore.setState(({ notices }) => ({ notices: [...notices.slice(-3), { ...notice, id }] }));
+  // What is said again takes the place of what was said.
+  noticeStore.setState(({ notices }) => ({
+    notices: [...notices.filter(({ text }) => text !== notice.text).slice(-3), { ...notice, id }],
+  }));
   if (notice.tone === 'info' && !notice.action)
     setTimeout(() => {
       dismissNotice(id);

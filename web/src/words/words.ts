@@ -16,6 +16,9 @@ export const WORDS = {
   deleted: (name: string) => `${name} was deleted.`,
   menuRemoved: (name: string, placed: readonly string[]) =>
     `${name} was deleted${placed.length > 0 ? `, and taken out of ${[...new Set(placed)].join(', ')}` : ''}.`,
+  hidden: (band: string, label: string) =>
+    `${band} has a value of its own for ${label}: the new one shows at other widths.`,
+  reachOnly: (band: string) => `Change ${band} alone`,
   notTaken: (label: string, typed: string, reason: string) =>
     `“${typed}” was not taken for ${label}, which is as it was: ${reason}.`,
   restore: 'Bring it back',

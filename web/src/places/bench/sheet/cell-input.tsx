@@ -9,10 +9,11 @@ import {
   type Site,
 } from '@hamaca/core';
 import { startTransition, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { benchStore } from '../../../store/bench-store.ts';
 import { notify } from '../../../store/notices.ts';
 import { useSite, useSiteStore } from '../../../store/open-site.tsx';
 import { WORDS } from '../../../words/words.ts';
-import { fillEdit } from './sheet-edits.ts';
+import { fillEdit, hidingBand } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 interface Props {
@@ -101,6 +102,18 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
     ended.current = true;
     const label = fills.length > 1 ? 'Fill cells' : `${property(id).label}, ${cell.cell.state}`;
     store.edit(fillEdit(site, newest.current, fills), label);
+    const hiding = fills.length > 1 ? null : hidingBand(site, cell, benchStore.getState().width);
+    if (hiding)
+      notify({
+        tone: 'info',
+        text: WORDS.hidden(hiding.name, property(id).label),
+        action: {
+          label: WORDS.reachOnly(hiding.name),
+          run: () => {
+            benchStore.setState({ reach: hiding.id });
+          },
+        },
+      });
     if (!leave) onDone(moveDown);
     else onDone(false);
   };

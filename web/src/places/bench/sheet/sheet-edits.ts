@@ -1,5 +1,6 @@
 import {
   acceptsValue,
+  bandAt,
   formatValue,
   parseValue,
   property,
@@ -40,6 +41,14 @@ export function fillEdit(site: Site, text: string, cells: readonly SheetCell[]):
       return parsed.ok ? [{ ...cell, value: parsed.value }] : [];
     }),
   );
+}
+
+type Band = Site['bands'][number];
+
+/** The band of a page's width whose own value hides what a cell says there; null where none does. */
+export function hidingBand(site: Site, { cell, exceptions }: SheetCell, width: number): Band | null {
+  const band = site.bands[bandAt(site, width)];
+  return band && cell.band !== band.id && exceptions.includes(band.name) ? band : null;
 }
 
 export interface PastedRange {
