@@ -1,69 +1,27 @@
-import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test as base, type Page } from '@playwright/test';
-import { applyPatch, loadSite, runEdit, type JsonPatch, type Site } from '@hamaca/core';
-import { dress } from '../core/test/dressed.ts';
-import { furnish } from '../core/test/furnished.ts';
-import { demoSite, handOff, pasteInto, startHost, type Host } from './support/output.ts';
-
-const test = base.extend<object, { host: Host }>({
-  host: [
-    async ({}, use) => {
-      const host = await startHost();
-      await use(host);
-      await host.close();
-    },
-    { scope: 'worker' },
-  ],
-});
-
-const DEMO = demoSite();
-const OUTPUT = handOff(DEMO);
-const MAIN =
-  '<main><h1>Marisma</h1><p id="text">A page of the host with <a href="/elsewhere">a link</a>.</p><ul><li>one</li></ul><div style="height:2000px"></div></main>';
+import { expect } from '@playwright/test';
+import { applyPatch, runEdit, type JsonPatch, type Site } from '@hamaca/core';
+import {
+  axe,
+  DEMO,
+  DRESSED,
+  focused,
+  FURNISHED,
+  MAIN,
+  nav,
+  open,
+  opener,
+  OUTPUT,
+  test,
+  visitSubmenu,
+} from './support/pasted.ts';
+import { handOff, pasteInto } from './support/output.ts';
+import { snapshot } from './support/snapshot.ts';
 
 const changed = (patch: JsonPatch): Site => {
   const applied = applyPatch(DEMO, patch);
   if (!applied.ok) throw new Error(applied.error[0]?.message);
   return applied.value.document;
 };
-
-/** The demo with links that have everything links can have, and a second panel. */
-const made = (change: (raw: unknown) => unknown) => {
-  const loaded = loadSite(change(JSON.parse(JSON.stringify(DEMO))));
-  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
-  return handOff(loaded.value);
-};
-const DRESSED = made(dress);
-const FURNISHED = made(furnish);
-
-async function open(
-  page: Page,
-  host: Host,
-  width: number,
-  options: Parameters<typeof pasteInto>[1] = {},
-  output = OUTPUT,
-) {
-  await page.setViewportSize({ width, height: 700 });
-  host.put(pasteInto(output, { body: MAIN, ...options }));
-  await page.goto(`${host.url}/`);
-}
-
-const axe = async (page: Page) =>
-  (
-    await new AxeBuilder({ page })
-      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
-      .analyze()
-  ).violations.map(
-    (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
-  );
-const nav = (page: Page) => page.getByRole('navigation', { name: 'Main' });
-const visitSubmenu = (page: Page) => page.getByRole('button', { name: 'Visit' });
-const opener = (page: Page) => page.getByRole('button', { name: 'Menu', exact: true });
-const focused = (page: Page) =>
-  page.evaluate(
-    () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent.trim(),
-  );
 
 for (const width of [390, 800, 1280]) {
   test(`at ${width} px nothing is wrong for assistive technology, closed and open`, async ({
@@ -331,143 +289,6 @@ test('a submenu at the far end turns back into the page', async ({ page, host })
   const box = await page.locator('.hm-submenu').last().boundingBox();
   expect(box && box.x + box.width <= 1010).toBe(true);
 });
-
-/** The roots of all pieces. */
-const OURS = '[class*="hm-site-"]';
-
-/** Computed style and box of every element of ours. */
-const snapshot = (page: Page, scope: string) =>
-  page.locator(scope).evaluateAll((roots) =>
-    roots
-      .flatMap((root) => [root, ...root.querySelectorAll('*')])
-      .map((element) => {
-        const box = element.getBoundingClientRect();
-        const style = getComputedStyle(element);
-        // Custom properties of other stylesheets are inherited by everyone and change nothing.
-        const values = [...style]
-          .filter((name) => !name.startsWith('--'))
-          .map((name) => `${name}: ${style.getPropertyValue(name)}`);
-        const pseudo = ['::before', '::after'].map((name) => getComputedStyle(element, name).content);
-        return {
-          element: element.outerHTML.slice(0, 60),
-          box: [box.x, box.y, box.width, box.height].map(Math.round),
-          // As one text each: thousands of values are compared and handed over.
-          values: values.join('\n'),
-          pseudo,
-        };
-      }),
-  );
-
-type Snapshot = Awaited<ReturnType<typeof snapshot>>;
-
-/** What differs between two snapshots, element by element, without the properties to leave out. */
-function differences(a: Snapshot, b: Snapshot, without: RegExp | null = null): string[] {
-  if (a.length !== b.length) return [`${a.length} elements, ${b.length} elements`];
-  return a.flatMap((one, index) => {
-    const other = b[index] as Snapshot[number];
-    const boxes =
-      without || String(one.box) === String(other.box) ? [] : [`${one.element}: ${one.box} / ${other.box}`];
-    const pseudo =
-      String(one.pseudo) === String(other.pseudo) ? [] : [`${one.element}: ${one.pseudo} / ${other.pseudo}`];
-    if (one.values === other.values) return [...boxes, ...pseudo];
-    const values = other.values.split('\n');
-    const changed = one.values
-      .split('\n')
-      .flatMap((value, at) =>
-        value === values[at] || without?.test(value) ? [] : [`${value} / ${values[at]}`],
-      );
-    return [...boxes, ...pseudo, ...changed.map((line) => `${one.element}: ${line}`)];
-  });
-}
-
-/** Opens what opens and answers how everything of ours looks before and after. */
-async function states(page: Page, width: number): Promise<{ closed: Snapshot; open: Snapshot }> {
-  await page.evaluate(() => document.fonts.ready);
-  // The host's stylesheet may move the whole piece; what is inside must not change.
-  await page.addStyleTag({
-    content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
-  });
-  const closed = await snapshot(page, OURS);
-  if (width < 1000) await opener(page).click();
-  await visitSubmenu(page).click();
-  await page.mouse.move(5, 690);
-  await page.waitForTimeout(350);
-  return { closed, open: await snapshot(page, OURS) };
-}
-
-/** How an output looks on a page of its own, by output and width. */
-const alone = new Map<string, Promise<{ closed: Snapshot; open: Snapshot }>>();
-
-const sheet = (path: string) => readFileSync(new URL(`../node_modules/${path}`, import.meta.url), 'utf8');
-const FOREIGN: Readonly<Record<string, string>> = {
-  bootstrap: sheet('bootstrap/dist/css/bootstrap.css'),
-  bulma: sheet('bulma/css/bulma.css'),
-  pico: sheet('@picocss/pico/css/pico.css'),
-  normalize: sheet('normalize.css/normalize.css'),
-  sanitize:
-    sheet('sanitize.css/sanitize.css') +
-    sheet('sanitize.css/forms.css') +
-    sheet('sanitize.css/typography.css'),
-  milligram: sheet('milligram/dist/milligram.css'),
-  pure: sheet('purecss/build/pure-min.css'),
-  water: sheet('water.css/out/water.css'),
-  tachyons: sheet('tachyons/css/tachyons.min.css'),
-};
-
-const OUTPUTS = {
-  'the demo': OUTPUT,
-  'links with everything': DRESSED,
-  'parts of every kind': FURNISHED,
-} as const;
-
-/** What every sheet is tried with, and what the largest are tried with besides. */
-const PLACES = [
-  ['before', 'parts of every kind'],
-  ['after', 'parts of every kind'],
-] as const;
-const MORE_PLACES = [
-  ['after', 'the demo'],
-  ['after', 'links with everything'],
-] as const;
-const LARGE = ['bootstrap', 'bulma', 'pico'];
-
-for (const [name, css] of Object.entries(FOREIGN)) {
-  for (const [where, what] of [...PLACES, ...(LARGE.includes(name) ? MORE_PLACES : [])]) {
-    const output = OUTPUTS[what];
-    test(`${name} loaded ${where} ${what} changes nothing of ours, and we nothing of the host’s`, async ({
-      page,
-      host,
-    }) => {
-      for (const width of [390, 1280]) {
-        const key = `${what} ${width}`;
-        if (!alone.has(key)) {
-          await open(page, host, width, {}, output);
-          alone.set(key, states(page, width));
-        }
-        const before = await alone.get(key);
-        await open(page, host, width, { [where]: css }, output);
-        const among = await states(page, width);
-        if (!before) throw new Error('There is nothing to compare with.');
-        expect(differences(before.closed, among.closed)).toEqual([]);
-        expect(differences(before.open, among.open)).toEqual([]);
-        expect(before.open.length).toBeGreaterThan(20);
-      }
-      await open(page, host, 1280, { [where]: css }, output);
-      const withOurs = await snapshot(page, 'main');
-      await page.evaluate(() => {
-        document.querySelector('link[href="/menu.css"]')?.remove();
-      });
-      const removed = await page.locator(OURS).evaluateAll((roots) => {
-        for (const root of roots) root.remove();
-        return roots.length;
-      });
-      expect(removed).toBeGreaterThan(1);
-      const without = await snapshot(page, 'main');
-      const sizes = /^(perspective-origin|transform-origin|block-size|height|inline-size|width)/;
-      expect(differences(withOurs, without, sizes)).toEqual([]);
-    });
-  }
-}
 
 for (const width of [390, 1280]) {
   for (const [what, output] of [

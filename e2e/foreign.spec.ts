@@ -1,0 +1,93 @@
+import { readFileSync } from 'node:fs';
+import { expect, type Page } from '@playwright/test';
+import { DRESSED, FURNISHED, open, opener, OUTPUT, test, visitSubmenu } from './support/pasted.ts';
+import { differences, OURS, snapshot, type Snapshot } from './support/snapshot.ts';
+
+/** Opens what opens and answers how everything of ours looks before and after. */
+async function states(page: Page, width: number): Promise<{ closed: Snapshot; open: Snapshot }> {
+  await page.evaluate(() => document.fonts.ready);
+  // The host's stylesheet may move the whole piece; what is inside must not change.
+  await page.addStyleTag({
+    content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
+  });
+  const closed = await snapshot(page, OURS);
+  if (width < 1000) await opener(page).click();
+  await visitSubmenu(page).click();
+  await page.mouse.move(5, 690);
+  await page.waitForTimeout(350);
+  return { closed, open: await snapshot(page, OURS) };
+}
+
+/** How an output looks on a page of its own, by output and width. */
+const alone = new Map<string, Promise<{ closed: Snapshot; open: Snapshot }>>();
+
+const sheet = (path: string) => readFileSync(new URL(`../node_modules/${path}`, import.meta.url), 'utf8');
+const FOREIGN: Readonly<Record<string, string>> = {
+  bootstrap: sheet('bootstrap/dist/css/bootstrap.css'),
+  bulma: sheet('bulma/css/bulma.css'),
+  pico: sheet('@picocss/pico/css/pico.css'),
+  normalize: sheet('normalize.css/normalize.css'),
+  sanitize:
+    sheet('sanitize.css/sanitize.css') +
+    sheet('sanitize.css/forms.css') +
+    sheet('sanitize.css/typography.css'),
+  milligram: sheet('milligram/dist/milligram.css'),
+  pure: sheet('purecss/build/pure-min.css'),
+  water: sheet('water.css/out/water.css'),
+  tachyons: sheet('tachyons/css/tachyons.min.css'),
+};
+
+const OUTPUTS = {
+  'the demo': OUTPUT,
+  'links with everything': DRESSED,
+  'parts of every kind': FURNISHED,
+} as const;
+
+/** What every sheet is tried with, and what the largest are tried with besides. */
+const PLACES = [
+  ['before', 'parts of every kind'],
+  ['after', 'parts of every kind'],
+] as const;
+const MORE_PLACES = [
+  ['after', 'the demo'],
+  ['after', 'links with everything'],
+] as const;
+const LARGE = ['bootstrap', 'bulma', 'pico'];
+
+for (const [name, css] of Object.entries(FOREIGN)) {
+  for (const [where, what] of [...PLACES, ...(LARGE.includes(name) ? MORE_PLACES : [])]) {
+    const output = OUTPUTS[what];
+    test(`${name} loaded ${where} ${what} changes nothing of ours, and we nothing of the host’s`, async ({
+      page,
+      host,
+    }) => {
+      for (const width of [390, 1280]) {
+        const key = `${what} ${width}`;
+        if (!alone.has(key)) {
+          await open(page, host, width, {}, output);
+          alone.set(key, states(page, width));
+        }
+        const before = await alone.get(key);
+        await open(page, host, width, { [where]: css }, output);
+        const among = await states(page, width);
+        if (!before) throw new Error('There is nothing to compare with.');
+        expect(differences(before.closed, among.closed)).toEqual([]);
+        expect(differences(before.open, among.open)).toEqual([]);
+        expect(before.open.length).toBeGreaterThan(20);
+      }
+      await open(page, host, 1280, { [where]: css }, output);
+      const withOurs = await snapshot(page, 'main');
+      await page.evaluate(() => {
+        document.querySelector('link[href="/menu.css"]')?.remove();
+      });
+      const removed = await page.locator(OURS).evaluateAll((roots) => {
+        for (const root of roots) root.remove();
+        return roots.length;
+      });
+      expect(removed).toBeGreaterThan(1);
+      const without = await snapshot(page, 'main');
+      const sizes = /^(perspective-origin|transform-origin|block-size|height|inline-size|width)/;
+      expect(differences(withOurs, without, sizes)).toEqual([]);
+    });
+  }
+}

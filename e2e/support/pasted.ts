@@ -1,0 +1,61 @@
+import AxeBuilder from '@axe-core/playwright';
+import { test as base, type Page } from '@playwright/test';
+import { loadSite } from '@hamaca/core';
+import { dress } from '../../core/test/dressed.ts';
+import { furnish } from '../../core/test/furnished.ts';
+import { demoSite, handOff, pasteInto, startHost, type Host } from './output.ts';
+
+/** Tests of the output: one web server for each worker. */
+export const test = base.extend<object, { host: Host }>({
+  host: [
+    async ({}, use) => {
+      const host = await startHost();
+      await use(host);
+      await host.close();
+    },
+    { scope: 'worker' },
+  ],
+});
+
+export const DEMO = demoSite();
+export const OUTPUT = handOff(DEMO);
+export const MAIN =
+  '<main><h1>Marisma</h1><p id="text">A page of the host with <a href="/elsewhere">a link</a>.</p><ul><li>one</li></ul><div style="height:2000px"></div></main>';
+
+/** The demo with links that have everything links can have, and a second panel. */
+const made = (change: (raw: unknown) => unknown) => {
+  const loaded = loadSite(change(JSON.parse(JSON.stringify(DEMO))));
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  return handOff(loaded.value);
+};
+export const DRESSED = made(dress);
+export const FURNISHED = made(furnish);
+
+/** Opens a page of a host with an output pasted in. */
+export async function open(
+  page: Page,
+  host: Host,
+  width: number,
+  options: Parameters<typeof pasteInto>[1] = {},
+  output = OUTPUT,
+) {
+  await page.setViewportSize({ width, height: 700 });
+  host.put(pasteInto(output, { body: MAIN, ...options }));
+  await page.goto(`${host.url}/`);
+}
+
+export const axe = async (page: Page) =>
+  (
+    await new AxeBuilder({ page })
+      .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+      .analyze()
+  ).violations.map(
+    (violation) => `${violation.id}: ${violation.nodes.map((node) => node.target.join(' ')).join(', ')}`,
+  );
+export const nav = (page: Page) => page.getByRole('navigation', { name: 'Main' });
+export const visitSubmenu = (page: Page) => page.getByRole('button', { name: 'Visit' });
+export const opener = (page: Page) => page.getByRole('button', { name: 'Menu', exact: true });
+export const focused = (page: Page) =>
+  page.evaluate(
+    () => document.activeElement?.getAttribute('aria-label') ?? document.activeElement?.textContent.trim(),
+  );
