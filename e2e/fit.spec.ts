@@ -3,7 +3,6 @@ import {
   applyStarter,
   createMeasurer,
   isHeader,
-  loadSite,
   rowFits,
   runEdit,
   STARTERS,
@@ -15,7 +14,7 @@ import { randomHeader } from '../core/test/random-header.ts';
 import { seeded } from '../core/test/random-site.ts';
 import { dress } from '../core/test/dressed.ts';
 import { isOneLine, loadFaces, markCurrent } from './support/one-line.ts';
-import { demoSite, FONTS, handOff, startHost } from './support/output.ts';
+import { changedDemo, demoSite, FONTS, handOff, startHost } from './support/output.ts';
 
 const HEADERS = Number(process.env['HAMACA_FIT_HEADERS'] ?? 40);
 const FIRST_SEED = Number(process.env['HAMACA_FIT_SEED'] ?? 1);
@@ -102,15 +101,9 @@ test('rows stand on one line from just the width that is said, on headers of eve
   expect(wrong.length / certain.length).toBeLessThanOrEqual(0.01);
 });
 
-function dressedSite(): Site {
-  const loaded = loadSite(dress(JSON.parse(JSON.stringify(demoSite()))));
-  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
-  return loaded.value;
-}
-
 for (const [what, site] of [
   ['the demo', demoSite()],
-  ['links with everything', dressedSite()],
+  ['links with everything', changedDemo(dress)],
 ] as const)
   test(`the row of ${what} stands on one line from just the width that is said`, async ({ page }) => {
     const host = await startHost();

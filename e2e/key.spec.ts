@@ -2,14 +2,19 @@ import { execFileSync } from 'node:child_process';
 import { expect, test } from '@playwright/test';
 import { launchApp, ROOT } from './support/app.ts';
 
-test('who comes from elsewhere comes in with the key, and the stage shows its fonts', async ({ page }) => {
+/** Starts a Hamaca that asks for a key, and answers the one it told. */
+async function launchAsking() {
   let said = '';
   const app = await launchApp({ HAMACA_ORIGIN: 'https://hamaca.example' }, (text) => {
     said += text;
   });
+  await expect.poll(() => said).toContain('/enter#');
+  return { app, key: /\/enter#(\S+)/.exec(said)?.[1] ?? '' };
+}
+
+test('who comes from elsewhere comes in with the key, and the stage shows its fonts', async ({ page }) => {
+  const { app, key } = await launchAsking();
   try {
-    await expect.poll(() => said).toContain('/enter#');
-    const key = /\/enter#(\S+)/.exec(said)?.[1] ?? '';
     await page.goto(`${app.url}/sites/marisma`);
     await expect(page.getByLabel('Key')).toBeFocused();
     await page.getByLabel('Key').fill('not-the-key');
@@ -43,13 +48,8 @@ test('who comes from elsewhere comes in with the key, and the stage shows its fo
 });
 
 test('a new key is made by one command; who came in with the old one is out', async ({ page }) => {
-  let said = '';
-  const app = await launchApp({ HAMACA_ORIGIN: 'https://hamaca.example' }, (text) => {
-    said += text;
-  });
+  const { app, key: old } = await launchAsking();
   try {
-    await expect.poll(() => said).toContain('/enter#');
-    const old = /\/enter#(\S+)/.exec(said)?.[1] ?? '';
     const comeIn = async (key: string) => {
       await page.goto('about:blank');
       await page.goto(`${app.url}/enter?to=/#${key}`);

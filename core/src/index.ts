@@ -36,6 +36,7 @@ export type { SlotKind } from './model/slot.ts';
 export {
   type Level,
   levelCount,
+  levelKey,
   type LevelKey,
   SHOWN_LEVELS,
   type ShownLevels,

@@ -74,9 +74,7 @@ function control({ random, family }: World): object {
   return values;
 }
 
-const rest = (values: object, phone: object | null = null) => ({
-  all: { rest: { all: values, ...(phone ? { phone } : {}) } },
-});
+const rest = (values: object) => ({ all: { rest: { all: values } } });
 
 /** Only what a slot of a menu can wear. */
 function within(slot: MenuSlot, values: object): object {

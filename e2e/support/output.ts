@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { extname } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { handOffFiles, parseSiteFile, TYPEFACES, type FontMetrics, type Site } from '@hamaca/core';
+import { handOffFiles, loadSite, parseSiteFile, TYPEFACES, type FontMetrics, type Site } from '@hamaca/core';
 
 const at = (path: string) => fileURLToPath(new URL(`../../${path}`, import.meta.url));
 
@@ -14,6 +14,13 @@ export function demoSite(): Site {
   const site = parseSiteFile(readFileSync(at('demo/marisma.hamaca.json'), 'utf8'));
   if (!site.ok) throw new Error('The demo does not load.');
   return site.value;
+}
+
+/** The demo with its document changed. */
+export function changedDemo(change: (raw: unknown) => unknown): Site {
+  const loaded = loadSite(change(JSON.parse(JSON.stringify(demoSite()))));
+  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+  return loaded.value;
 }
 
 /** The hand-off of a site, file by file. */

@@ -1,9 +1,8 @@
 import AxeBuilder from '@axe-core/playwright';
 import { test as base, type Page } from '@playwright/test';
-import { loadSite } from '@hamaca/core';
 import { dress } from '../../core/test/dressed.ts';
 import { furnish } from '../../core/test/furnished.ts';
-import { demoSite, handOff, pasteInto, startHost, type Host } from './output.ts';
+import { changedDemo, demoSite, handOff, pasteInto, startHost, type Host } from './output.ts';
 
 /** Tests of the output: one web server for each worker. */
 export const test = base.extend<object, { host: Host }>({
@@ -22,14 +21,9 @@ export const OUTPUT = handOff(DEMO);
 export const MAIN =
   '<main><h1>Marisma</h1><p id="text">A page of the host with <a href="/elsewhere">a link</a>.</p><ul><li>one</li></ul><div style="height:2000px"></div></main>';
 
-/** The demo with links that have everything links can have, and a second panel. */
-const made = (change: (raw: unknown) => unknown) => {
-  const loaded = loadSite(change(JSON.parse(JSON.stringify(DEMO))));
-  if (!loaded.ok) throw new Error(loaded.error[0]?.message);
-  return handOff(loaded.value);
-};
-export const DRESSED = made(dress);
-export const FURNISHED = made(furnish);
+/** Links that have everything links can have, with a second panel; and parts of every kind. */
+export const DRESSED = handOff(changedDemo(dress));
+export const FURNISHED = handOff(changedDemo(furnish));
 
 /** Opens a page of a host with an output pasted in. */
 export async function open(

@@ -12,7 +12,7 @@ import { ROOT } from './folders.ts';
 import { readFont } from './fonts.ts';
 import { startRefusal } from './refusal.ts';
 import { seedDemo } from './seed.ts';
-import { foldDaily } from './saving/fold.ts';
+import { removeOldDaily } from './saving/fold.ts';
 import { startStandIn } from './stand-in.ts';
 import { insertAccess } from './store/access.ts';
 import { openDatabase, type Database } from './store/database.ts';
@@ -86,12 +86,12 @@ async function start(config: Config): Promise<void> {
     // Ids stand in addresses: letters and digits only read better there.
     newId: () => nanoid(ID_LENGTH).replace(/[-_]/g, 'x'),
   });
-  const stopFolding = foldDaily(database, log, now);
+  const stopRemoving = removeOldDaily(database, log, now);
   const server = await listen(app.fetch, config);
   if (access) await tellWhoComesIn(config, database);
   const stop = () => {
     setTimeout(() => process.exit(0), GRACE).unref();
-    stopFolding();
+    stopRemoving();
     void compute.end();
     standIn?.server.close();
     server.close(() => {

@@ -10,7 +10,7 @@ import { partLinks, type PartLink } from '../links/part-links.ts';
 import { shownDepth } from '../links/reach.ts';
 import { targetKey } from '../links/target.ts';
 import type { Menu } from '../model/site-content.ts';
-import type { Check, FetchedLink, Finding, Fix, LinkWorld, World } from './check.ts';
+import type { Check, FetchedLink, Finding, Fix, LinkWorld, Objection, World } from './check.ts';
 import { CHECKS } from './checks.ts';
 
 const NOTHING_FETCHED: ReadonlyMap<string, FetchedLink> = new Map();
@@ -98,15 +98,28 @@ export function checkTypedLabel(site: Site, id: string, label: string): readonly
   return placed && world ? checkLink({ ...placed, item: { ...placed.item, label } }, world) : [];
 }
 
+/** What some checks say of one place that is no link. */
+function judge<Place>(
+  checks: readonly {
+    readonly id: string;
+    readonly check: (place: Place, world: World) => Objection | null;
+  }[],
+  place: Place,
+  world: World,
+  where: Pick<Finding, 'path'> & Partial<Pick<Finding, 'menu'>>,
+): Finding[] {
+  return checks.flatMap(({ id, check }): Finding[] => {
+    const objection = check(place, world);
+    return objection ? [{ check: id, menu: null, item: null, ...where, ...objection }] : [];
+  });
+}
+
 /** Parts in their places. */
 function checkParts(world: World): Finding[] {
-  return placedParts(world.site).flatMap((placed) =>
-    PART_CHECKS.flatMap(({ id, check }): Finding[] => {
-      const objection = check(placed, world);
-      const menu = placed.part.kind === 'menu' ? placed.part.menu : null;
-      return objection ? [{ check: id, menu, item: null, path: placed.path, ...objection }] : [];
-    }),
-  );
+  return placedParts(world.site).flatMap((placed) => {
+    const menu = placed.part.kind === 'menu' ? placed.part.menu : null;
+    return judge(PART_CHECKS, placed, world, { menu, path: placed.path });
+  });
 }
 
 /** Every slot that is there. */
@@ -116,12 +129,7 @@ function checkLooks(world: World): Finding[] {
     Object.entries(slotsOf(owner.kind))
       .filter(([slot]) => hasSlot(site, owner, slot))
       .flatMap(([slot, kind]) =>
-        LOOK_CHECKS.flatMap(({ id, check }): Finding[] => {
-          const objection = check({ owner, slot, kind }, world);
-          return objection
-            ? [{ check: id, menu: null, item: null, path: `${owner.path}/look/${slot}`, ...objection }]
-            : [];
-        }),
+        judge(LOOK_CHECKS, { owner, slot, kind }, world, { path: `${owner.path}/look/${slot}` }),
       ),
   );
 }
@@ -131,11 +139,7 @@ function checkRows(world: World, measure: Measurer | null): Finding[] {
   if (!measure) return [];
   const { site } = world;
   return rowFits(site, measure).flatMap((fit) =>
-    ROW_CHECKS.flatMap(({ id, check }): Finding[] => {
-      const objection = check(fit, world);
-      const path = `${ownersOf(site).get(fit.row)?.path ?? ''}#${fit.band}`;
-      return objection ? [{ check: id, menu: null, item: null, path, ...objection }] : [];
-    }),
+    judge(ROW_CHECKS, fit, world, { path: `${ownersOf(site).get(fit.row)?.path ?? ''}#${fit.band}` }),
   );
 }
 

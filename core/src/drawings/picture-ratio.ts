@@ -3,10 +3,10 @@ import type { IImage } from 'image-size/types/interface';
 import { JPG } from 'image-size/types/jpg';
 import { PNG } from 'image-size/types/png';
 import { WEBP } from 'image-size/types/webp';
-import { memoiseText } from '../base/memo.ts';
+import { memoise } from '../base/memo.ts';
 
 /** What a drawing is wide at its height, read from its view box; null where it has none. */
-export function svgRatio(svg: string): number | null {
+function svgRatio(svg: string): number | null {
   const box = /viewBox\s*=\s*["']\s*[-\d.e]+[\s,]+[-\d.e]+[\s,]+([\d.e]+)[\s,]+([\d.e]+)/i.exec(svg);
   const ratio = Number(box?.[1]) / Number(box?.[2]);
   return Number.isFinite(ratio) && ratio > 0 ? ratio : null;
@@ -22,7 +22,7 @@ function readRatio(bytes: Uint8Array): number | null {
 }
 
 /** What a picture kept as data is wide at its height; null where it stands elsewhere, or does not tell. */
-export const pictureRatio = memoiseText((image: string): number | null => {
+function pictureRatio(image: string): number | null {
   const data = /^data:image\/(?:webp|png|jpeg|gif);base64,(.+)$/i.exec(image)?.[1];
   if (data === undefined) return null;
   try {
@@ -31,8 +31,16 @@ export const pictureRatio = memoiseText((image: string): number | null => {
     // Cut off or no picture at all: whoever asks counts it as unknown.
     return null;
   }
-});
+}
 
-/** What a picture or drawing is wide at its height; null where that is not known. */
-export const ratioOf = ({ svg, image }: { readonly svg: string | null; readonly image: string | null }) =>
-  svg === null ? (image === null ? null : pictureRatio(image)) : svgRatio(svg);
+/** What a part has as its picture: a drawing, a picture's address or data, or neither. */
+interface Pictured {
+  readonly svg: string | null;
+  readonly image: string | null;
+}
+
+/** What a part's picture is wide at its height; null where that is not known. */
+export const ratioOf = memoise(({ svg, image }: Pictured): number | null => {
+  if (svg !== null) return svgRatio(svg);
+  return image === null ? null : pictureRatio(image);
+});

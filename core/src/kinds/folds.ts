@@ -72,12 +72,23 @@ export function foldsBelow(site: Site, piece: Piece): number | null {
   return widths.length === 0 ? null : Math.max(...widths);
 }
 
+/** Whether something is shown in a band at all: without a list of bands it is in every one. */
+export const isShownIn = (
+  { bands }: { readonly bands?: readonly string[] },
+  site: Pick<Site, 'bands'>,
+  band: number,
+): boolean => bands?.includes(site.bands[band]?.id ?? '') !== false;
+
+/** The width in px below which what folds asks for a part; null where nothing does, undefined where it needs no asking. */
+export const shownBelow = (site: Site, { part, piece }: PlacedPart): number | null | undefined =>
+  partKind(part).shownBelow?.(part as never, (panel) => neededBelow(site, piece, panel));
+
 /** Whether a part stands in its own place in a band: shown there, not folded away, and needed. */
 export function standsIn(site: Site, placed: PlacedPart, band: number): boolean {
-  const { part, piece } = placed;
-  if (part.bands?.includes(site.bands[band]?.id ?? '') === false) return false;
+  const { part } = placed;
+  if (!isShownIn(part, site, band)) return false;
   const fold = foldOf(site, part.id);
   if (fold && band >= fold.band) return false;
-  const below = partKind(part).shownBelow?.(part as never, (panel) => neededBelow(site, piece, panel));
+  const below = shownBelow(site, placed);
   return below === undefined || (below !== null && (site.bands[band]?.min ?? 0) < below);
 }

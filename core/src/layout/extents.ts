@@ -7,7 +7,7 @@ import {
   type PartExtents,
   type SlotReader,
 } from '../kinds/extent.ts';
-import { neededBelow, standsIn } from '../kinds/folds.ts';
+import { isShownIn, shownBelow, standsIn } from '../kinds/folds.ts';
 import type { Part, Piece, Site } from '../kinds/site.ts';
 import { findPlaced, slotKind, type PlacedSection } from '../kinds/placed.ts';
 import type { SlotKind } from '../model/slot.ts';
@@ -19,7 +19,7 @@ import type { Measurer } from '../text/measure.ts';
 import { isLength, ROOT_SIZE, toPixels } from '../values/length.ts';
 
 /** The narrowest page in px that anything is judged at (WCAG 2.2, success criterion 1.4.10). */
-const NARROWEST = 320;
+export const NARROWEST = 320;
 
 /** Where widths are asked for: a band by its index, and the page's width in px that fluid lengths follow. */
 interface Ground {
@@ -132,17 +132,12 @@ function partExtents(ground: Ground, owner: string, half: 0 | 1 | null): PartExt
   };
 }
 
-/** Whether a part never shows, as nothing folds that would ask for it. */
-function isNeverNeeded(site: Site, part: Part): boolean {
-  const piece = findPlaced(site, part.id)?.piece;
-  const needed = (panel: string) => (piece ? neededBelow(site, piece, panel) : null);
-  return partKind(part).shownBelow?.(part as never, needed) === null;
+/** The room a part takes; null where it comes to nothing, or nothing folds that would ask for it. */
+function extentOf(ground: Ground, part: Part, half: 0 | 1 | null): Extent | null {
+  const placed = findPlaced(ground.site, part.id);
+  if (placed && shownBelow(ground.site, placed) === null) return null;
+  return partKind(part).extent(part as never, partExtents(ground, part.id, half));
 }
-
-const extentOf = (ground: Ground, part: Part, half: 0 | 1 | null): Extent | null =>
-  isNeverNeeded(ground.site, part)
-    ? null
-    : partKind(part).extent(part as never, partExtents(ground, part.id, half));
 
 /** The page's width that a band is judged at: its narrowest, where a row is tightest. */
 const narrowest = (site: Site, band: number) => Math.max(NARROWEST, site.bands[band]?.min ?? 0);
@@ -190,8 +185,7 @@ export function sectionExtent(
   band: number,
   measure: Measurer,
 ): Extent | null {
-  if (placed.section.bands?.includes(site.bands[band]?.id ?? '') === false)
-    return sectionKind(placed.kind).extent ? exact(0) : null;
+  if (!isShownIn(placed.section, site, band)) return sectionKind(placed.kind).extent ? exact(0) : null;
   let width = narrowest(site, band);
   let needed = sectionAt({ site, band, width, measure }, placed);
   for (let time = 0; needed && needed.width > width + SETTLING.near; time++) {

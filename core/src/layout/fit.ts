@@ -1,10 +1,10 @@
 import type { Extent } from '../kinds/extent.ts';
-import { foldsBelow } from '../kinds/folds.ts';
+import { foldsBelow, isShownIn } from '../kinds/folds.ts';
 import type { Piece, Site } from '../kinds/site.ts';
 import { sectionsOf, standingPieces } from '../kinds/placed.ts';
 import { bandEnd } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
-import { sectionExtent } from './extents.ts';
+import { NARROWEST, sectionExtent } from './extents.ts';
 
 /** Room below which a row is called tight, in px: what a longer translation or a wider fallback face may take. */
 export const TIGHT_ROOM = 24;
@@ -40,9 +40,6 @@ export interface RowFit {
   readonly certain: boolean;
 }
 
-/** The narrowest page that is judged, in px (WCAG 2.2, success criterion 1.4.10). */
-const NARROWEST = 320;
-
 /** The least width of a row's band that is judged, in px. */
 export const firstJudged = ({ from }: RowFit) => Math.max(from, NARROWEST);
 
@@ -57,7 +54,7 @@ export function rowFits(site: Site, measure: Measurer): RowFit[] {
     const { piece, section } = placed;
     if (!pieces.includes(piece)) return [];
     return site.bands.flatMap((entry, band): RowFit[] => {
-      if (section.bands?.includes(entry.id) === false) return [];
+      if (!isShownIn(section, site, band)) return [];
       const extent = sectionExtent(site, placed, band, measure);
       if (!extent) return [];
       const at = { from: entry.min, to: bandEnd(site, band), needed: extent.width, certain: extent.certain };

@@ -20,6 +20,9 @@ export type LevelKey = 'all' | '1' | '2' | '3';
 
 export const LEVEL_KEYS: readonly LevelKey[] = ['all', '1', '2', '3'];
 
+/** The key of a level; outside of menus there is one look for all. */
+export const levelKey = (level: Level | null): LevelKey => (level === null ? 'all' : `${level}`);
+
 /** How many levels of a menu a placement shows; beyond the third they are drawn like the third, indented. */
 export const SHOWN_LEVELS = [1, 2, 3, 'all'] as const;
 

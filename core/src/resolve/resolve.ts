@@ -3,7 +3,7 @@ import type { SlotLook, SlotRef, Values } from '../model/look.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { STATES, type Level, type LevelKey, type State } from '../model/states.ts';
+import { levelKey, STATES, type Level, type LevelKey, type State } from '../model/states.ts';
 import { isTypeLink, type Value } from '../values/values.ts';
 import { ownersOf, slotKind } from '../kinds/placed.ts';
 
@@ -80,7 +80,7 @@ export function ownValue(
 
 /** The level keys that reach a level, nearest first. */
 export function levelKeys(level: Level | null): readonly LevelKey[] {
-  return level === null ? ['all'] : [String(level) as LevelKey, 'all'];
+  return level === null ? ['all'] : [levelKey(level), 'all'];
 }
 
 /** What applies where no look says anything: the slot's own default, else its type style, else the reset. */

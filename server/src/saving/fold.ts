@@ -17,8 +17,8 @@ export async function removeOld(database: Database, now: Date): Promise<{ folded
 }
 
 /** Folds the logs of all sites and empties the bin of what is old, once a day. Answers how to stop. */
-export function foldDaily(database: Database, log: Logger, now: () => Date): () => void {
-  const fold = () => {
+export function removeOldDaily(database: Database, log: Logger, now: () => Date): () => void {
+  const remove = () => {
     removeOld(database, now()).then(
       (done) => {
         if (done.folded + done.removed > 0) log.info(done, 'old changes folded, deleted sites removed');
@@ -29,8 +29,8 @@ export function foldDaily(database: Database, log: Logger, now: () => Date): () 
       },
     );
   };
-  fold();
-  const timer = setInterval(fold, DAY);
+  remove();
+  const timer = setInterval(remove, DAY);
   timer.unref();
   return () => {
     clearInterval(timer);

@@ -2,8 +2,6 @@ import type { Site } from '@hamaca/core';
 import useSWRImmutable from 'swr/immutable';
 import { familyList, knownFonts, loadFonts, type Fonts } from './load-fonts.ts';
 
-export type { Fonts } from './load-fonts.ts';
-
 /** Begins to load the fonts of a site before anything that is drawn asks for them. */
 export const loadFontsOf = (site: Site): void => {
   void loadFonts(familyList(site));

@@ -6,6 +6,7 @@ import {
   type Measurer,
   type Site,
 } from '@hamaca/core';
+import { fetchOnce } from './fetch-once.ts';
 
 /** The measures of the typefaces a site uses, with a measurer made of them. */
 export interface Fonts {
@@ -13,24 +14,11 @@ export interface Fonts {
   readonly measure: Measurer;
 }
 
-/** Measures that were loaded once stay. */
-const loaded = new Map<string, Promise<FontMetrics>>();
-
-async function fetchMetrics(id: string): Promise<FontMetrics> {
+const metricsOf = fetchOnce(async (id): Promise<FontMetrics> => {
   const response = await fetch(`/fonts/${id}.metrics.json`);
   if (!response.ok) throw new Error(`The measures of ${id} are missing.`);
   return (await response.json()) as FontMetrics;
-}
-
-function metricsOf(id: string): Promise<FontMetrics> {
-  const known = loaded.get(id) ?? fetchMetrics(id);
-  loaded.set(id, known);
-  known.catch(() => {
-    // The next who needs them tries again.
-    loaded.delete(id);
-  });
-  return known;
-}
+});
 
 /** Fonts that are there with all their measures, by their families. */
 const known = new Map<string, Fonts>();

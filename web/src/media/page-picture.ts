@@ -1,3 +1,5 @@
+import { fetchOnce } from './fetch-once.ts';
+
 /** A page as it stood in a frame: its body as XML, the rules it was drawn by, and its size in px. */
 export interface DrawnPage {
   readonly body: string;
@@ -49,9 +51,7 @@ export async function drawPage(page: DrawnPage, scale: number): Promise<Blob | n
   });
 }
 
-const files = new Map<string, Promise<string>>();
-
-async function readAsData(address: string): Promise<string> {
+const readAsData = fetchOnce(async (address): Promise<string> => {
   const response = await fetch(address);
   if (!response.ok) throw new Error(`${address} answers with ${response.status}.`);
   const blob = await response.blob();
@@ -65,7 +65,7 @@ async function readAsData(address: string): Promise<string> {
     });
     reader.readAsDataURL(blob);
   });
-}
+});
 
 /** A stylesheet's font files as data in it: a picture fetches nothing. */
 export async function withFontData(css: string): Promise<string> {
@@ -74,13 +74,7 @@ export async function withFontData(css: string): Promise<string> {
   ];
   let held = css;
   for (const address of addresses) {
-    const data = files.get(address) ?? readAsData(address);
-    files.set(address, data);
-    data.catch(() => {
-      // The next picture tries again.
-      files.delete(address);
-    });
-    const given = await data;
+    const given = await readAsData(address);
     for (const written of [`url(${address})`, `url("${address}")`])
       held = held.replaceAll(written, `url("${given}")`);
   }

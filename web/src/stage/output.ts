@@ -10,7 +10,7 @@ import {
   type Site,
 } from '@hamaca/core';
 import { useMemo } from 'react';
-import type { Fonts } from '../media/fonts.ts';
+import type { Fonts } from '../media/load-fonts.ts';
 
 /** A page as the stage shows it: the whole site's output, and the markup of the pieces that stand in this page. */
 export interface StagePage {

@@ -1,4 +1,14 @@
-import type { Cell, Level, LevelKey, PropertyGroup, PropertyId, Site, SlotRef, State } from '@hamaca/core';
+import {
+  levelKey,
+  type Cell,
+  type Level,
+  type LevelKey,
+  type PropertyGroup,
+  type PropertyId,
+  type Site,
+  type SlotRef,
+  type State,
+} from '@hamaca/core';
 import { createStore } from 'zustand/vanilla';
 import { useStore } from 'zustand';
 
@@ -81,7 +91,7 @@ export function selectSlot(owner: string, slot: string, level: Level | null, ind
   benchStore.setState((before) => {
     const same = before.selected.owner === owner && before.selected.slot === slot;
     return {
-      selected: { owner, slot, level: level === null ? 'all' : (String(level) as LevelKey), index },
+      selected: { owner, slot, level: levelKey(level), index },
       anchor: null,
       opened: null,
       ...(same ? {} : { pins: [], state: 'rest' }),

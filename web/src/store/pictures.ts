@@ -1,22 +1,28 @@
-import { createStore, delMany, get, keys, set, type UseStore } from 'idb-keyval';
+import { createStore, get, set, type UseStore } from 'idb-keyval';
 
-/** Kept pictures: of each site one set for its newest revision. */
+/** A picture with the revision of the site it shows; a newer one takes its place. */
+interface Kept {
+  readonly revision: number;
+  readonly picture: Blob;
+}
+
 let pictures: UseStore | null = null;
 const store = () => (pictures ??= createStore('hamaca-pictures', 'pictures'));
 
-const keyOf = (site: string, revision: number, name: string) => `${site} ${revision} ${name}`;
+const keyOf = (site: string, name: string) => `${site} ${name}`;
 
 /** A picture of a site at a revision; null where there is none, or the browser keeps nothing. */
 export async function keptPicture(site: string, revision: number, name: string): Promise<Blob | null> {
   try {
-    return (await get<Blob>(keyOf(site, revision, name), store())) ?? null;
+    const kept = await get<Kept>(keyOf(site, name), store());
+    return kept?.revision === revision ? kept.picture : null;
   } catch {
     // Storage that is forbidden or broken keeps nothing: what is shown is drawn anew.
     return null;
   }
 }
 
-/** Keeps a picture, and lets go of those of other revisions of the site. */
+/** Keeps a picture in the place of the one of an older revision. */
 export async function keepPicture(
   site: string,
   revision: number,
@@ -24,11 +30,7 @@ export async function keepPicture(
   picture: Blob,
 ): Promise<void> {
   try {
-    const old = (await keys<string>(store())).filter(
-      (key) => key.startsWith(`${site} `) && !key.startsWith(`${site} ${revision} `),
-    );
-    await delMany(old, store());
-    await set(keyOf(site, revision, name), picture, store());
+    await set(keyOf(site, name), { revision, picture } satisfies Kept, store());
   } catch {
     // Full or forbidden: it is drawn anew next time.
   }

@@ -1,8 +1,9 @@
 import { pieceKind } from '../../kinds/catalogue.ts';
+import { isShownIn } from '../../kinds/folds.ts';
 import type { Part, Site } from '../../kinds/site.ts';
 import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
-import type { Level, LevelKey, State } from '../../model/states.ts';
+import { levelKey, type Level, type State } from '../../model/states.ts';
 import { formatColour } from '../../colour/colour.ts';
 import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
 import { slotName } from '../../resolve/origin.ts';
@@ -19,10 +20,10 @@ interface Failing extends ContrastReport {
 }
 
 /** The bands in which an owner is shown, by index. */
-function bandsOf(site: Site, { owner }: LookPlace): number[] {
-  const shown = owner.sort === 'part' ? (owner.thing as Part).bands : undefined;
-  return [...site.bands.keys()].filter((band) => shown?.includes(site.bands[band]?.id ?? '') !== false);
-}
+const bandsOf = (site: Site, { owner }: LookPlace): number[] =>
+  [...site.bands.keys()].filter(
+    (band) => owner.sort !== 'part' || isShownIn(owner.thing as Part, site, band),
+  );
 
 function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
@@ -42,6 +43,8 @@ function failingIn(site: Site, place: LookPlace): Failing[] {
 
 /** Colours that pass where one failed, each set for the widths at which it did. */
 function mend(site: Site, { owner, slot }: LookPlace, failing: readonly Failing[]): SingleEdit | null {
+  const ref = { owner: owner.id, slot };
+  const look = effectiveLook(site, ref);
   const cells = new Map<string, CellValue>();
   for (const { situation, scene, level, state } of failing) {
     const colour = passingColour(site, situation, scene);
@@ -49,14 +52,13 @@ function mend(site: Site, { owner, slot }: LookPlace, failing: readonly Failing[
     const bands = new Set(
       failing.filter((one) => one.level === level && one.state === state).map((one) => one.situation.band),
     );
-    const key: LevelKey = level === null ? 'all' : (String(level) as LevelKey);
+    const key = levelKey(level);
     const own = site.bands[situation.band]?.id ?? 'all';
-    const says = effectiveLook(site, { owner: owner.id, slot })[key]?.[state]?.[own]?.colour !== undefined;
+    const says = look[key]?.[state]?.[own]?.colour !== undefined;
     // What fails at every width is mended for all of them, but where a band has a colour of its own.
     const band = bands.size === site.bands.length && !says ? 'all' : own;
     cells.set(`${key} ${state} ${band}`, {
-      owner: owner.id,
-      slot,
+      ...ref,
       property: 'colour',
       level: key,
       state,
@@ -101,7 +103,7 @@ export const textContrast: LookCheck = {
         cell: {
           ...ref,
           property: 'colour',
-          level: worst.level === null ? 'all' : (String(worst.level) as LevelKey),
+          level: levelKey(worst.level),
           state: worst.state,
           band: 'all',
         },

@@ -1,9 +1,9 @@
 import { cutText } from '../../base/well-formed.ts';
 import Papa from 'papaparse';
-import { ITEM_ROLES, type ItemRole } from '../../model/menu-item.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
-import type { ImportNote, LineFields, LinkLine, ReadLinks } from '../../links/link-line.ts';
+import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
+import { readFields } from './line-fields.ts';
 import { targetLeftOut } from './target-note.ts';
 
 /** The columns of our own tables, and the names other programs give theirs. */
@@ -49,20 +49,6 @@ function readHeader(row: readonly string[]): Map<Column, number> | null {
 
 const isYes = (text: string) => /^(?:yes|true|1|x|_blank)$/i.test(text.trim());
 
-function readFields(cell: (column: Column) => string): LineFields {
-  const text = (column: Column) => cutText(cell(column).trim(), LIMITS.label);
-  const role = text('role').toLowerCase();
-  return {
-    ...((ITEM_ROLES as readonly string[]).includes(role) ? { role: role as ItemRole } : {}),
-    ...(text('description') ? { description: text('description') } : {}),
-    ...(text('name') ? { name: text('name') } : {}),
-    ...(text('tooltip') ? { title: text('tooltip') } : {}),
-    ...(isYes(cell('newTab')) ? { newTab: true as const } : {}),
-    ...(text('rel') ? { rel: text('rel').replace(/\s+/g, ' ') } : {}),
-    ...(text('className') ? { className: text('className').replace(/\s+/g, ' ') } : {}),
-  };
-}
-
 /**
  * Reads a table of links (RFC 4180; comma, semicolon or tab, found out by looking). With a header row the columns are
  * taken by name and nest by level or by the parent's label; without one they are label and target.
@@ -83,7 +69,17 @@ export function readCsv(text: string): ReadLinks {
     const line = index + (header ? 2 : 1);
     const cell = (column: Column) => unguard(row[columns.get(column) ?? -1] ?? '');
     const label = cell('label').trim() || cell('target').trim();
-    const fields = readFields(cell);
+    const fields = readFields(
+      {
+        role: cell('role'),
+        description: cell('description'),
+        name: cell('name'),
+        title: cell('tooltip'),
+        rel: cell('rel'),
+        className: cell('className'),
+      },
+      isYes(cell('newTab')),
+    );
     const note = (reason: string) => {
       notes.push({ line, text: cutText(row.join(', '), 80), reason });
     };

@@ -1,15 +1,18 @@
 import { cutText } from '../../base/well-formed.ts';
 import { escapeAttribute, escapeText } from '../../print/html.ts';
-import { ITEM_ROLES } from '../../model/menu-item.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { refuseUrl } from '../../values/url.ts';
 import type { ImportNote, LinkLine, ReadLinks } from '../../links/link-line.ts';
+import { readFields } from './line-fields.ts';
 import { readXml } from './xml.ts';
 import { targetLeftOut } from './target-note.ts';
 
 const ADDRESSES = ['url', 'htmlurl', 'link', 'href', 'xmlurl'];
 
-/** Reads an outline in OPML 2.0 (opml.org/spec2.opml): `text` is the label, `url` or `htmlUrl` the target; our own exports say more of a link. */
+/**
+ * Reads an outline in OPML 2.0 (opml.org/spec2.opml): `text` is the label, `url` or `htmlUrl` the target; our own exports say
+ * more of a link.
+ */
 export function readOpml(text: string): ReadLinks {
   const links: LinkLine[] = [];
   const notes: ImportNote[] = [];
@@ -32,19 +35,17 @@ export function readOpml(text: string): ReadLinks {
       }
       const refused = href === '' ? null : refuseUrl(href);
       if (refused !== null) notes.push({ line: 0, text: cutText(label, 80), reason: targetLeftOut(refused) });
-      const description = cutText(at('description'), LIMITS.label);
-      const tooltip = at('text') && at('title') !== at('text') ? cutText(at('title'), LIMITS.label) : '';
-      const role = ITEM_ROLES.find((own) => own === at('role').toLowerCase());
-      const words = (wanted: string) => cutText(at(wanted).replace(/\s+/g, ' '), LIMITS.label);
-      const fields = {
-        ...(role ? { role } : {}),
-        ...(description ? { description } : {}),
-        ...(tooltip ? { title: tooltip } : {}),
-        ...(at('newtab') === 'true' ? { newTab: true as const } : {}),
-        ...(words('name') ? { name: words('name') } : {}),
-        ...(words('rel') ? { rel: words('rel') } : {}),
-        ...(words('class') ? { className: words('class') } : {}),
-      };
+      const fields = readFields(
+        {
+          role: at('role'),
+          description: at('description'),
+          name: at('name'),
+          title: at('text') && at('title') !== at('text') ? at('title') : '',
+          rel: at('rel'),
+          className: at('class'),
+        },
+        at('newtab') === 'true',
+      );
       links.push({
         label,
         href: refused === null && href !== '' ? href : null,
@@ -68,6 +69,10 @@ export function readOpml(text: string): ReadLinks {
   return { links, notes };
 }
 
+/** An attribute that says something; an outline without a text has an empty one all the same. */
+const attribute = (name: string, value: string | undefined) =>
+  value === undefined || (value === '' && name !== 'text') ? '' : ` ${name}="${escapeAttribute(value)}"`;
+
 /** Links as OPML 2.0. */
 export function printOpml(links: readonly LinkLine[], title: string): string {
   const lines: string[] = [];
@@ -78,9 +83,19 @@ export function printOpml(links: readonly LinkLine[], title: string): string {
   links.forEach((link, index) => {
     close(link.depth - 1);
     const { href, fields = {} } = link;
-    const attribute = (name: string, value: string | null | undefined) =>
-      value == null || value === '' ? '' : ` ${name}="${escapeAttribute(value)}"`;
-    const start = `${'  '.repeat(1 + link.depth)}<outline text="${escapeAttribute(link.label)}"${href === null ? '' : ' type="link"'}${attribute('url', href)}${attribute('description', fields.description)}${attribute('title', fields.title)}${attribute('newTab', fields.newTab ? 'true' : null)}${attribute('name', fields.name)}${attribute('rel', fields.rel)}${attribute('class', fields.className)}${attribute('role', fields.role)}`;
+    const attributes = [
+      ['text', link.label],
+      ['type', href === null ? undefined : 'link'],
+      ['url', href ?? undefined],
+      ['description', fields.description],
+      ['title', fields.title],
+      ['newTab', fields.newTab ? 'true' : undefined],
+      ['name', fields.name],
+      ['rel', fields.rel],
+      ['class', fields.className],
+      ['role', fields.role],
+    ] as const;
+    const start = `${'  '.repeat(1 + link.depth)}<outline${attributes.map(([name, value]) => attribute(name, value)).join('')}`;
     const opens = (links[index + 1]?.depth ?? 0) > link.depth;
     lines.push(`${start}${opens ? '>' : '/>'}`);
     if (opens) open = link.depth;

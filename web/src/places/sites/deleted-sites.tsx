@@ -4,8 +4,7 @@ import { Button } from '../../ui/button.tsx';
 import { SheetDialog } from '../../ui/sheet-dialog.tsx';
 import { fetchDeletedSites } from '../../store/api.ts';
 import { WORDS } from '../../words/words.ts';
-
-const dateFormat = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+import { momentText } from './moment-text.ts';
 
 /** Key under which the bin is remembered: whoever deletes or brings back has it asked for anew. */
 export const DELETED_SITES = 'deleted sites';
@@ -37,7 +36,7 @@ export function DeletedSites({ onRestore }: { readonly onRestore: (id: string) =
                 <span className="min-w-0 grow">
                   <span className="block truncate font-semibold">{site.name}</span>
                   <span className="text-small text-ink-faint tabular">
-                    deleted {dateFormat.format(new Date(site.deletedAt))}
+                    deleted {momentText(site.deletedAt)}
                   </span>
                 </span>
                 <Button

@@ -11,8 +11,7 @@ import { notify } from '../../store/notices.ts';
 import { WORDS } from '../../words/words.ts';
 import { DELETED_SITES, DeletedSites } from './deleted-sites.tsx';
 import { Miniature } from './miniature.tsx';
-
-const dateFormat = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+import { momentText } from './moment-text.ts';
 
 /** How many problems the checks find in a site's links. */
 function OpenProblems({ id, onKnown }: { readonly id: string; readonly onKnown: () => void }) {
@@ -51,7 +50,7 @@ function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelet
             {site.name}
           </Link>
           <div className="flex gap-4 text-bench whitespace-nowrap text-ink-faint tabular">
-            <span>last edit {dateFormat.format(new Date(site.updatedAt))}</span>
+            <span>last edit {momentText(site.updatedAt)}</span>
             <InSight room="min-h-5" kept={false}>
               {(drawn) => <OpenProblems id={site.id} onKnown={drawn} />}
             </InSight>

@@ -110,22 +110,22 @@ function compile(part: Logo, out: PartOut): Fragment {
     ...drawings(part, out),
     ...(second === null ? [] : [out.drawn(second, `${out.class('drawing')} ${out.class('second')}`)]),
   ];
-  const hidesText = drawn.length > 0 && !part.textShown;
   const attributes = {
     class: out.classes('logo'),
     ...out.folding,
     href: homePath(out.site.url),
-    'aria-label': hidesText ? part.text : null,
+    'aria-label': showsText(part) ? null : part.text,
   };
-  const link = element('a', attributes, ...drawn, hidesText ? null : text(part.text));
+  const link = element('a', attributes, ...drawn, showsText(part) ? text(part.text) : null);
   return fragment([link], rules(part, out), second === null ? [] : ['scrolled']);
 }
 
 function extent(part: Logo, at: PartExtents): Extent {
-  const words = at.words(part.text, 'logo');
-  if (!isDrawn(part)) return at.control([words], 'logo');
-  const drawing = pictureExtent(at.slot('drawing').pixels('drawnHeight'), ratioOf(part), 'logo');
-  return at.control(part.textShown ? [drawing, words] : [drawing], 'logo');
+  const drawing = () => pictureExtent(at.slot('drawing').pixels('drawnHeight'), ratioOf(part), 'logo');
+  return at.control(
+    [...(isDrawn(part) ? [drawing()] : []), ...(showsText(part) ? [at.words(part.text, 'logo')] : [])],
+    'logo',
+  );
 }
 
 export const LOGO: PartKind<'logo', typeof LOGO_SHAPE> = {

@@ -52,10 +52,17 @@ function itemExtent(part: MenuPart, item: MenuItem, at: PartExtents, states: rea
 }
 
 /** How much wider the widest-growing link gets as the current page: a bolder current link must still fit. */
-function currentGrowth(part: MenuPart, items: readonly MenuItem[], at: PartExtents): number {
-  const growth = items
-    .filter((item) => item.role === undefined && !item.labelHidden && hasOwnTarget(item))
-    .map((item) => itemExtent(part, item, at, ['current']).width - itemExtent(part, item, at).width);
+function currentGrowth(
+  part: MenuPart,
+  items: readonly MenuItem[],
+  atRest: readonly Extent[],
+  at: PartExtents,
+): number {
+  const growth = items.map((item, index) =>
+    item.role === undefined && !item.labelHidden && hasOwnTarget(item)
+      ? itemExtent(part, item, at, ['current']).width - (atRest[index]?.width ?? 0)
+      : 0,
+  );
   return Math.max(0, ...growth);
 }
 
@@ -68,9 +75,7 @@ export function menuExtent(part: MenuPart, at: PartExtents): Extent {
   const list = at.slot('list');
   const separators = list.line('separator') * Math.max(0, items.length - 1);
   const around = 2 * list.pixels('paddingInline') + list.around();
-  const links = sumExtents(
-    items.map((item) => itemExtent(part, item, at)),
-    list.pixels('gap'),
-  );
-  return sumExtents([links], 0, currentGrowth(part, items, at) + separators + around);
+  const extents = items.map((item) => itemExtent(part, item, at));
+  const more = currentGrowth(part, items, extents, at) + separators + around;
+  return sumExtents(extents, list.pixels('gap'), more);
 }

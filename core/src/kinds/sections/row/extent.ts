@@ -1,11 +1,16 @@
 import { exact, sumExtents, type Extent, type SectionExtents } from '../../extent.ts';
 import type { Part } from '../../site.ts';
 import type { Row } from './shape.ts';
-import { layoutOf, type RowLayout, type ZoneBox } from './zones.ts';
+import { layoutOf, rowParts, type RowLayout, type ZoneBox } from './zones.ts';
 
 /** What stands in the row side by side: boxes, parts in none, and the room that empty sides keep. */
-function standing(layout: RowLayout, gap: number, at: SectionExtents): Extent[] {
-  const extentOf = (part: Part) => (at.stands(part) ? at.part(part) : null);
+function standing(
+  layout: RowLayout,
+  gap: number,
+  extents: ReadonlyMap<Part, Extent | null>,
+  at: SectionExtents,
+): Extent[] {
+  const extentOf = (part: Part) => (at.stands(part) ? (extents.get(part) ?? null) : null);
   const box = (entry: ZoneBox | null): Extent[] => {
     const parts = entry?.parts.map(extentOf).filter((extent) => extent !== null) ?? [];
     if (parts.length > 0) return entry?.isWrapped ? [sumExtents(parts, gap)] : parts;
@@ -32,8 +37,9 @@ function standing(layout: RowLayout, gap: number, at: SectionExtents): Extent[] 
 export function rowExtent(row: Row, at: SectionExtents): Extent {
   const own = at.slot('row');
   const gap = own.pixels('gap');
-  const layout = layoutOf(row, (part) => at.part(part) !== null);
-  const inside = sumExtents(standing(layout, gap, at), gap);
+  const extents = new Map(rowParts(row).map((part) => [part, at.part(part)]));
+  const layout = layoutOf(row, (part) => extents.get(part) !== null);
+  const inside = sumExtents(standing(layout, gap, extents, at), gap);
   if (row.contained !== null && inside.width > row.contained) return { ...inside, width: Infinity };
   return sumExtents([inside], 0, 2 * own.pixels('paddingInline') + own.lines());
 }

@@ -83,7 +83,8 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
     store.preview(null);
     onDone(false);
   };
-  const commit = (moveDown: boolean, leave: boolean) => {
+  /** Takes what was typed: by Enter, which goes down, or as the cell is left. */
+  const commit = (leave: boolean) => {
     if (ended.current) return;
     const unchanged = newest.current === formatValue(site, cell.resolved.value) && start === '';
     const parsed = parseValue(site, id, newest.current);
@@ -114,15 +115,14 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
           },
         },
       });
-    if (!leave) onDone(moveDown);
-    else onDone(false);
+    onDone(!leave);
   };
   const onKeyDown = (event: KeyboardEvent<HTMLInputElement>) => {
     event.stopPropagation();
-    if (event.key === 'Enter') commit(true, false);
+    if (event.key === 'Enter') commit(false);
     else if (event.key === 'Tab') {
       event.preventDefault();
-      commit(false, true);
+      commit(true);
     } else if (event.key === 'Escape') cancel();
     else if (event.key === 'ArrowUp' || event.key === 'ArrowDown') {
       const parsed = parseValue(site, id, newest.current);
@@ -150,7 +150,7 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
         }}
         onKeyDown={onKeyDown}
         onBlur={() => {
-          commit(false, true);
+          commit(true);
         }}
         className="absolute inset-0 w-full bg-white px-2 text-ink outline-2 -outline-offset-2 outline-ochre aria-invalid:outline-brick"
       />

@@ -2,7 +2,7 @@ import { bandEnd, slotKind, type Piece, type Scene, type Site, type State } from
 import { useRoom } from '../../../ui/use-room.ts';
 import { Stage } from '../../../stage/stage.tsx';
 import { useStagePage } from '../../../stage/output.ts';
-import type { Fonts } from '../../../media/fonts.ts';
+import type { Fonts } from '../../../media/load-fonts.ts';
 import { benchStore, focusColumn, setWidth, useBench } from '../../../store/bench-store.ts';
 import { shownStates } from '../sheet/sheet-model.ts';
 import { useSelection } from './use-selection.ts';

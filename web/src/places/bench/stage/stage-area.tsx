@@ -9,7 +9,7 @@ import {
   type Site,
 } from '@hamaca/core';
 import { memo, useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
-import type { Fonts } from '../../../media/fonts.ts';
+import type { Fonts } from '../../../media/load-fonts.ts';
 import type { ShownPage } from '../../../stage/frame/protocol.ts';
 import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
 import { shownPage, Stage, type Carried, type Picked } from '../../../stage/stage.tsx';
