@@ -50,17 +50,23 @@ function randomSituation(random: Random, site: Site): Situation {
   return { owner: owner.id, slot, level: kind.levels.length > 0 ? random.pick(kind.levels) : null, states };
 }
 
-/** Marks the first element of a slot, controls first, and the control whose states it has; says whether there is one. */
+/**
+ * Marks the first element of a slot, controls first, and the control whose states it has, with the link in it where it is a
+ * box around two; says whether there is one.
+ */
 async function mark(page: Page, selector: string, isInside: boolean): Promise<boolean> {
   return page.evaluate(
     ({ selector, isInside }) => {
-      for (const name of ['data-sample', 'data-holder'])
+      for (const name of ['data-sample', 'data-holder', 'data-control'])
         for (const element of document.querySelectorAll(`[${name}]`)) element.removeAttribute(name);
       const found = [...document.querySelectorAll(selector.replace('::backdrop', ''))];
-      const element = found.find((one) => one.matches('a, button')) ?? found[0];
-      const holder = isInside ? element?.closest('a, button') : element;
+      const element = found.find((one) => one.matches('a, button, [class*=parent]')) ?? found[0];
+      const holder = isInside
+        ? (element?.closest('[class*=parent]') ?? element?.closest('a, button'))
+        : element;
       element?.setAttribute('data-sample', '');
       holder?.setAttribute('data-holder', '');
+      (holder?.querySelector(':scope > [class*=lead]') ?? holder)?.setAttribute('data-control', '');
       return holder != null;
     },
     { selector, isInside },
@@ -114,6 +120,8 @@ interface Reading {
   readonly inside: number;
 }
 
+const POINTED = { hover: ['hover'], pressed: ['active'] } as const;
+
 async function read(
   page: Page,
   session: CDPSession,
@@ -134,27 +142,27 @@ async function read(
       }
       document.querySelector(root)?.toggleAttribute('data-hm-scrolled', states.includes('scrolled'));
       const element = document.querySelector(holder);
-      const isMarker = element?.matches('[class*=marker]');
-      if (states.includes('current'))
-        (isMarker ? element?.previousElementSibling : element)?.setAttribute('aria-current', 'page');
+      const control = document.querySelector('[data-control]');
+      if (states.includes('current')) control?.setAttribute('aria-current', 'page');
       if (states.includes('open'))
-        (isMarker
-          ? element
-          : element?.nextElementSibling?.matches('[aria-expanded]')
-            ? element.nextElementSibling
-            : element
-        )?.setAttribute('aria-expanded', 'true');
+        (element?.querySelector(':scope > [aria-expanded]') ?? element)?.setAttribute(
+          'aria-expanded',
+          'true',
+        );
     },
     { holder, root: rootSelector, states: situation.states },
   );
   const { root } = await session.send('DOM.getDocument');
-  const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector: holder });
-  if (nodeId === 0) return null;
-  const forcedPseudoClasses = situation.states.flatMap(
-    (state) =>
-      ({ hover: ['hover'], focus: ['focus', 'focus-visible'], pressed: ['active'] })[state as string] ?? [],
-  );
-  await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses });
+  const force = async (selector: string, forced: Readonly<Record<string, readonly string[]>>) => {
+    const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector });
+    if (nodeId === 0) return false;
+    const forcedPseudoClasses = situation.states.flatMap((state) => forced[state] ?? []);
+    await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses });
+    return true;
+  };
+  // A link tells the box around it that it has the focus; pointed at and pressed are both.
+  if (!(await force(holder, POINTED))) return null;
+  await force('[data-control]', { ...POINTED, focus: ['focus', 'focus-visible'] });
   const reading = await page.evaluate(
     ({ selector, root, names, markNames, pseudo }) => {
       const element = document.querySelector(selector);
@@ -179,7 +187,8 @@ async function read(
       pseudo: drawn.endsWith('::backdrop') ? '::backdrop' : null,
     },
   );
-  await session.send('CSS.forcePseudoState', { nodeId, forcedPseudoClasses: [] });
+  await force(holder, {});
+  await force('[data-control]', {});
   return reading;
 }
 

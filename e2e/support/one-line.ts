@@ -61,11 +61,12 @@ export async function markCurrent(page: Page): Promise<void> {
   await page.evaluate(() => {
     for (const link of document.querySelectorAll('[aria-current]')) link.removeAttribute('aria-current');
     for (const list of document.querySelectorAll('nav > ul')) {
-      const grown = [...list.querySelectorAll(':scope > li > a[href]')]
+      const grown = [...list.querySelectorAll(':scope > li > a[href], :scope > li > span > a[href]')]
         .map((link) => {
-          const before = link.getBoundingClientRect().width;
+          const width = () => link.closest('li')?.getBoundingClientRect().width ?? 0;
+          const before = width();
           link.setAttribute('aria-current', 'page');
-          const growth = link.getBoundingClientRect().width - before;
+          const growth = width() - before;
           link.removeAttribute('aria-current');
           return { link, growth };
         })

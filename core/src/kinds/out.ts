@@ -61,6 +61,8 @@ export interface PartOut extends Out {
   readonly folding: Readonly<Record<string, string>>;
   /** Whether its region asked it to stand in two halves. */
   readonly split: boolean;
+  /** How far beneath its own box what it opens begins, as CSS. */
+  readonly beneath: string;
   /** Rules for the widths at which it stands in its row, and for those at which it stands in a panel. */
   readonly inRow: (rules: Rules) => ConditionalRule[];
   readonly inPanel: (rules: Rules) => ConditionalRule[];
@@ -150,7 +152,15 @@ export const IN_LINE: readonly Declaration[] = [
 ];
 export const CLICKABLE: Declaration = ['cursor', 'pointer'];
 
+/** The ring around what has the keyboard's focus, where no look says another. */
+export const FOCUS_RING: readonly Declaration[] = [
+  ['outline', '2px solid currentColor'],
+  ['outline-offset', '2px'],
+];
+
 export const FORCED_COLOURS = '@media (forced-colors: active)';
 export const PRINT = '@media print';
 export const NO_SCRIPT = '@media (scripting: none)';
+/** Engines in which a box can be chosen by what is in it. */
+export const KNOWS_INNER = '@supports selector(:has(a))';
 export const MAY_MOVE = '@media (prefers-reduced-motion: no-preference)';

@@ -18,10 +18,10 @@ export interface SlotKind {
   readonly inside?: string;
   /** The slot it stands in without having its states; it takes that one's text. */
   readonly inherits?: string;
-  /** Whether it stands on a control of its own behind the link it belongs to, or inside that link. */
+  /** Whether it is the sign of a parent, within its control or a control of its own behind it. */
   readonly sign?: boolean;
-  /** Whether it may open something, told on itself or on the control behind it. */
-  readonly opens?: boolean;
+  /** Whether it may be worn by a box around a link and the button of its sign. */
+  readonly boxed?: boolean;
   /** Whether text or an icon is drawn in it, so that contrast is judged. */
   readonly text: 'label' | 'icon' | 'none';
 }

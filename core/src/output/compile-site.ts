@@ -11,6 +11,7 @@ import type { Typeface } from '../text/typefaces.ts';
 import { createContext, type CompileContext, type CompileOptions } from './context.ts';
 import { createElementMap, type ElementMap } from './elements.ts';
 import { makeFaces, typefacesOf, type Faces } from './fonts.ts';
+import { beneaths } from './hang.ts';
 import { usedIconSets } from './icons.ts';
 import { lookRules, lookRulesAgain, type InheritedBase, type LookRules } from './look-rules.ts';
 import { compilePiece, leastHeights } from './out.ts';
@@ -56,8 +57,8 @@ function classesIn(nodes: readonly HtmlNode[], found = new Set<string>()): Set<s
 /** The markup of a site and what follows from it, whatever the looks. */
 interface MadeMarkup {
   readonly context: CompileContext;
-  /** The least heights of all rows, the one thing of looks that markup is told. */
-  readonly heights: string;
+  /** What markup and arrangement are told of looks: the least heights of rows, and what lies around what hangs from them. */
+  readonly told: string;
   readonly fragments: readonly Fragment[];
   readonly pieces: ReadonlyMap<string, string>;
   readonly used: ReadonlySet<string>;
@@ -96,11 +97,11 @@ const NOT_IN_MARKUP: readonly string[] = [
 ] satisfies (keyof Site)[];
 const IN_MARKUP = (Object.keys(SITE_SHAPE) as (keyof Site)[]).filter((key) => !NOT_IN_MARKUP.includes(key));
 
-function makeMarkup(context: CompileContext, heights: string): MadeMarkup {
+function makeMarkup(context: CompileContext, told: string): MadeMarkup {
   const fragments = context.pieces.map((piece) => compilePiece(context, piece));
   return {
     context,
-    heights,
+    told,
     fragments,
     pieces: new Map(
       context.pieces.map((piece, index) => [piece.id, printHtml(fragments[index]?.nodes ?? [])]),
@@ -115,8 +116,8 @@ function makeMarkup(context: CompileContext, heights: string): MadeMarkup {
 function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
   const isSame = last !== undefined && isSameBesideLooks(last.context.site, site, IN_MARKUP);
   const context = createContext(site, options, isSame ? last.context.names : undefined);
-  const heights = leastHeights(context);
-  return isSame && last.heights === heights ? { ...last, context } : makeMarkup(context, heights);
+  const told = `${leastHeights(context)} ${beneaths(context)}`;
+  return isSame && last.told === told ? { ...last, context } : makeMarkup(context, told);
 }
 
 function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {

@@ -152,10 +152,10 @@ describe('what is there only when it is needed', () => {
   test('a parent without a page is a button alone; with one, a link and a button', () => {
     const { markup } = compile();
     expect(markup).toMatch(
-      /<button class="hm-link" type="button" aria-expanded="false" aria-controls="hm-marisma-submenu-4">Join in/,
+      /<button class="hm-link hm-parent" type="button" aria-expanded="false" aria-controls="hm-marisma-submenu-4">Join in/,
     );
     expect(markup).toMatch(
-      /<a class="hm-link" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="hm-marisma-submenu-1" aria-label="Visit">/,
+      /<a class="hm-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="hm-marisma-submenu-1" aria-label="Visit">/,
     );
   });
   test('a second menu has names of its own', () => {

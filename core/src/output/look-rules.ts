@@ -7,11 +7,11 @@ import type { Part, SectionKindId } from '../kinds/site.ts';
 import { findPlaced, ownersOf, hasSlot, type Owner } from '../kinds/placed.ts';
 import type { SlotLook } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
-import type { State } from '../model/states.ts';
 import { styleRule, type ConditionalRule, type Declaration } from '../print/trees.ts';
 import { bandEnd, effectiveLook, fallbackValue, holderOf } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
 import { outputOwners, type CompileContext } from './context.ts';
+import { declareBeneath, isSaidBeneath } from './hang.ts';
 import { MARK_IDS, readMarks, type Marks } from './marks.ts';
 import { listCandidates, pruneCandidates, rankOf, type Candidate } from './passes/prune.ts';
 import { placeOf, under } from './place.ts';
@@ -46,10 +46,12 @@ function declare(
   slotContext: SlotContext,
   id: PropertyId,
   value: Value,
-  state: State = 'rest',
+  { state, band }: Pick<Candidate, 'state' | 'band'> = { state: 'rest', band: 'all' },
 ): Declaration[] {
-  const { context, contained } = slotContext;
+  const { context, contained, owner, slot } = slotContext;
   const declarations = valueDeclarations(context, id, value);
+  if (isSaidBeneath(context, { owner: owner.id, slot }, id, band))
+    return [...declarations, declareBeneath(context, slot, id, value)];
   const before = state === 'rest' ? slotContext.variable(id) : null;
   if (before !== null)
     return declarations.map(([name, css]): Declaration => [name, `var(${before}, ${css})`]);
@@ -165,7 +167,7 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
     const drawn =
       candidate.property === 'mark' && marks
         ? marks.declarations(candidate)
-        : declare(slotContext, candidate.property, candidate.value, candidate.state);
+        : declare(slotContext, candidate.property, candidate.value, candidate);
     aimed[aimOf(candidate.property)].push(...drawn);
   }
   const { slot: own, between, motion } = aimed;

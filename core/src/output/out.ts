@@ -9,6 +9,7 @@ import { element, styleRule, type ConditionalRule, type HtmlElement, type HtmlNo
 import { resolve } from '../resolve/resolve.ts';
 import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
+import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
 import { placeOf, under } from './place.ts';
 import { bandsWhere, below, hiddenClasses } from './shown.ts';
@@ -88,6 +89,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       },
       folding: berth === null ? {} : { [names.attribute('berth')]: own.id(names.slotClass(berth, 'berth')) },
       split,
+      beneath: beneath(context, placed),
       inRow: (rules) => under(rules, place.inRow),
       inPanel: (rules) => under(rules, place.inPanel),
       link: (attributes, target, ...content) => linkElement(context, attributes, target, content),

@@ -1,4 +1,4 @@
-import { FORCED_COLOURS } from '../kinds/out.ts';
+import { FOCUS_RING, FORCED_COLOURS } from '../kinds/out.ts';
 import { styleRule, type ConditionalRule } from '../print/trees.ts';
 import { BASE_TEXT, baseText } from '../resolve/base-text.ts';
 import { within, type CompileContext } from './context.ts';
@@ -64,10 +64,7 @@ export function commonRules(context: CompileContext, used: ReadonlySet<string>):
       ]),
     ),
     ...ifUsed('symbols', (selector) => styleRule(selector, [['display', 'none']])),
-    styleRule(context.pinnable ? `${focus}, ${within(context, '[data-pin~=focus]')}` : focus, [
-      ['outline', '2px solid currentColor'],
-      ['outline-offset', '2px'],
-    ]),
+    styleRule(context.pinnable ? `${focus}, ${within(context, '[data-pin~=focus]')}` : focus, FOCUS_RING),
   ];
 }
 

@@ -1,5 +1,6 @@
-import { pieceKind, slotsOf } from '../kinds/catalogue.ts';
+import { partKind, pieceKind, slotsOf } from '../kinds/catalogue.ts';
 import type { Owner } from '../kinds/placed.ts';
+import type { Part } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { Level, LevelKey, State } from '../model/states.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
@@ -8,7 +9,7 @@ import { ownRoot, within, type CompileContext } from './context.ts';
  * State conditions, all written inside `:where()` so that they add no weight: which one wins is decided by order
  * alone, the same order `resolve` uses.
  */
-const STATE_CONDITIONS: Readonly<Record<Exclude<State, 'rest' | 'scrolled'>, string>> = {
+const STATE_CONDITIONS: Readonly<Record<ControlState, string>> = {
   current: '[aria-current]',
   open: '[aria-expanded=true]',
   hover: ':hover',
@@ -16,39 +17,72 @@ const STATE_CONDITIONS: Readonly<Record<Exclude<State, 'rest' | 'scrolled'>, str
   pressed: ':active',
 };
 
-/** Where a link opens something, the sign stands on the button behind it or on itself. */
-const LINK_OPEN = '[aria-expanded=true],:has(+[aria-expanded=true])';
+/** The states a control tells: all but those that are always there or come from the page. */
+type ControlState = Exclude<State, 'rest' | 'scrolled'>;
+
+/** How a box around a link and the button of its sign tells the states it does not have itself. */
+const STATE_WITHIN: { readonly [S in ControlState]?: string } = {
+  current: ':has(>[aria-current])',
+  open: ':has(>[aria-expanded=true])',
+  focus: ':has(>:first-child:focus-visible)',
+};
 
 /** The control around a slot in a state: pointing at anything else around it does not count. */
-function aroundCondition(state: Exclude<State, 'rest' | 'scrolled'>): string {
-  const own = state === 'open' ? LINK_OPEN : STATE_CONDITIONS[state];
-  return own
-    .split(',')
-    .map((condition) =>
-      condition.startsWith(':') && !condition.startsWith(':has')
-        ? `a${condition} *,button${condition} *`
-        : `${condition} *`,
-    )
-    .join();
+function aroundConditions(state: ControlState, box: string | null): string[] {
+  const own = STATE_CONDITIONS[state];
+  if (!own.startsWith(':'))
+    return [`${own} *`, ...(box !== null && state === 'open' ? [`:has(+${own}) *`] : [])];
+  return ['a', 'button', ...(box !== null && STATE_WITHIN[state] === undefined ? [box] : [])].map(
+    (control) => `${control}${own} *`,
+  );
+}
+
+/** Where the sign of a parent stands to what tells its state: it itself, the control or box around it, the link before it. */
+const SIGN_PLACES: Readonly<Record<ControlState, readonly string[]>> = {
+  current: ['>*', '+*'],
+  open: ['', '>*'],
+  hover: ['>*'],
+  focus: ['', '>*', '+*'],
+  pressed: ['>*'],
+};
+
+const signConditions = (state: ControlState, box: string | null): string[] =>
+  SIGN_PLACES[state]
+    .filter((place) => place !== '+*' || box !== null)
+    .map((place) => STATE_CONDITIONS[state] + place);
+
+/** What frozen states match besides: the slot itself, and what stands in it where its look follows. */
+function pinConditions({ inside }: SlotKind, state: ControlState): string[] {
+  const pin = `[data-pin~=${state}]`;
+  return inside === undefined ? [pin] : [pin, `${pin} *`];
 }
 
 function scrolledCondition(context: CompileContext, isRoot: boolean): string {
   return `:where([${context.names.attribute('scrolled')}]${isRoot ? '' : ' *'})`;
 }
 
-function stateCondition(context: CompileContext, kind: SlotKind, state: State, isRoot: boolean): string {
+function stateCondition(
+  context: CompileContext,
+  kind: SlotKind,
+  state: State,
+  { isRoot, box }: { readonly isRoot: boolean; readonly box: string | null },
+): string {
   if (state === 'rest') return '';
   if (state === 'scrolled') return scrolledCondition(context, isRoot);
-  const own = STATE_CONDITIONS[state];
-  const pinned = context.pinnable ? `,[data-pin~=${state}]` : '';
-  if (kind.inside !== undefined)
-    return `:where(${aroundCondition(state)}${pinned}${pinned && `${pinned} *`})`;
-  if (kind.sign) {
-    const around = state === 'current' ? '[aria-current]+*' : `${own},${own}>*`;
-    return `:where(${around}${pinned}${pinned && `${pinned}>*`})`;
-  }
-  const condition = kind.opens && state === 'open' ? LINK_OPEN : own;
-  return `:where(${condition}${pinned})`;
+  const within = box !== null && kind.boxed ? STATE_WITHIN[state] : undefined;
+  const conditions = kind.sign
+    ? signConditions(state, box)
+    : kind.inside !== undefined
+      ? aroundConditions(state, box)
+      : [STATE_CONDITIONS[state], ...(within === undefined ? [] : [within])];
+  const pinned = context.pinnable ? pinConditions(kind, state) : [];
+  return `:where(${[...conditions, ...pinned].join()})`;
+}
+
+/** The selector of the boxes that some controls of an owner stand in; null where none does. */
+function boxOf({ site, names }: CompileContext, { sort, thing, id }: Owner): string | null {
+  if (sort !== 'part' || !partKind(thing as Part).boxes?.(thing as never, site)) return null;
+  return `.${names.slotClass(id, 'parent')}`;
 }
 
 /** The way from the menu's list down to a link of one level, or to what stands inside it. The third holds all deeper ones. */
@@ -68,7 +102,10 @@ export function slotSelector(
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   if (owner.sort === 'piece') {
     const { rootSlot, backdropSlot } = pieceKind(owner.piece);
-    if (slot === rootSlot) return ownRoot(context, owner.piece) + stateCondition(context, kind, state, true);
+    if (slot === rootSlot)
+      return (
+        ownRoot(context, owner.piece) + stateCondition(context, kind, state, { isRoot: true, box: null })
+      );
     if (slot === backdropSlot) return `${ownRoot(context, owner.piece)}::backdrop`;
   }
   const isNested = kind.levels.length > 1 && level !== 'all';
@@ -81,7 +118,7 @@ export function slotSelector(
     : '';
   return within(
     context,
-    `.${context.names.slotClass(owner.id, slot)}${ofLevel}${stateCondition(context, kind, state, false)}`,
+    `.${context.names.slotClass(owner.id, slot)}${ofLevel}${stateCondition(context, kind, state, { isRoot: false, box: boxOf(context, owner) })}`,
   );
 }
 

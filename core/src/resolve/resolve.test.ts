@@ -54,7 +54,11 @@ describe('which value applies', () => {
     expect(withLook({})(1, [], 0)).toBe(16);
     const at = (slot: string, property: 'colour' | 'radius' | 'gap', owner = 'menu-main') =>
       resolve(DEMO, { owner, slot, property, level: null, states: [], band: 0 });
-    expect(at('marker', 'colour')).toEqual({ value: { role: 'ink' }, origin: { kind: 'slot-default' } });
+    expect(at('close', 'colour', 'panel')).toEqual({
+      value: { role: 'ink' },
+      origin: { kind: 'slot-default' },
+    });
+    expect(at('marker', 'colour')).toMatchObject({ origin: { kind: 'holder', slot: 'link' } });
     expect(at('opener', 'radius', 'opener')).toEqual({ value: 0, origin: { kind: 'initial' } });
     expect(at('gone', 'gap')).toBeNull();
     expect(at('link', 'gap', 'gone')).toBeNull();

@@ -274,7 +274,6 @@ export const STARTERS: readonly Starter[] = [
           menu({
             list: slot({ rest: { gap: 6 } }),
             submenu: darkBox,
-            marker: slot({ rest: { colour: PAPER } }, { rest: { colour: INK } }),
             link: levels(
               slot(
                 {
@@ -496,7 +495,6 @@ export const STARTERS: readonly Starter[] = [
           menu({
             list: slot({ rest: { gap: 4 } }),
             submenu: box({ fill: INK }),
-            marker: slot({ rest: { colour: PAPER } }),
             link: slot({
               rest: { colour: PAPER, paddingInline: 14, paddingBlock: 9, radius: 4, ...smooth },
               current: { fill: ACCENT, colour: ON_ACCENT },
@@ -622,7 +620,6 @@ export const STARTERS: readonly Starter[] = [
           menu({
             list: slot({ rest: { gap: 0 } }),
             submenu: box({ radius: 0 }),
-            marker: levels(slot({ rest: { colour: ON_ACCENT } }, { rest: { colour: INK } }), {}),
             link: levels(
               slot({
                 rest: { colour: INK, paddingInline: 14, paddingBlock: 10, ...smooth },

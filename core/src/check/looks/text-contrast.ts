@@ -7,7 +7,7 @@ import { levelKey, type Level, type State } from '../../model/states.ts';
 import { formatColour } from '../../colour/colour.ts';
 import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
 import { slotName } from '../../resolve/origin.ts';
-import { effectiveLook } from '../../resolve/resolve.ts';
+import { effectiveLook, resolve } from '../../resolve/resolve.ts';
 import type { Scene } from '../../model/site-content.ts';
 import type { LookCheck, LookPlace } from '../check.ts';
 
@@ -25,6 +25,15 @@ const bandsOf = (site: Site, { owner }: LookPlace): number[] =>
     (band) => owner.sort !== 'part' || isShownIn(owner.thing as Part, site, band),
   );
 
+/** Whether the colour is that of the slot around, where it fails as well: it is told and mended there. */
+function isToldOfHolder(site: Site, situation: Situation, scene: Scene): boolean {
+  const origin = resolve(site, { ...situation, property: 'colour' })?.origin;
+  return (
+    origin?.kind === 'holder' &&
+    contrastOf(site, { ...situation, slot: origin.slot }, scene)?.passes === false
+  );
+}
+
 function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
   const levels: readonly (Level | null)[] = kind.levels.length > 0 ? kind.levels : [null];
@@ -36,7 +45,8 @@ function failingIn(site: Site, place: LookPlace): Failing[] {
         for (const scene of site.scenes) {
           const situation = { owner: owner.id, slot, level, states: state === 'rest' ? [] : [state], band };
           const report = contrastOf(site, situation, scene);
-          if (report && !report.passes) failing.push({ ...report, situation, scene, level, state });
+          if (report && !report.passes && !isToldOfHolder(site, situation, scene))
+            failing.push({ ...report, situation, scene, level, state });
         }
   return failing;
 }

@@ -13,6 +13,7 @@ export const BEHAVIOURS = [
   behaviour(
     'disclosure',
     'opens and closes submenus by their buttons, where asked by pointing',
+    'open',
     'end',
     'hover',
   ),

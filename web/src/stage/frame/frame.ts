@@ -143,12 +143,15 @@ function revealPanel({ reveal }: PinMessage, chosen: Element | null): void {
 function revealSubmenu({ reveal, pinned: frozen }: PinMessage, chosen: Element | null): void {
   const item = chosen?.closest('ul ul')?.closest('li') ?? chosen?.closest('li') ?? null;
   const wanted = reveal.submenu || frozen?.states.includes('open') === true;
-  const button = wanted
-    ? (item?.querySelector(':scope > [aria-expanded]') ?? holder.querySelector('nav [aria-expanded]'))
-    : null;
-  for (const other of holder.querySelectorAll('nav [aria-expanded=true]'))
-    if (other !== button) other.setAttribute('aria-expanded', 'false');
-  button?.setAttribute('aria-expanded', 'true');
+  const buttons = [...holder.querySelectorAll('nav [aria-expanded]')];
+  const button = wanted ? (buttons.find((one) => one.closest('li') === item) ?? buttons[0]) : undefined;
+  for (const one of buttons) {
+    one.setAttribute('aria-expanded', String(one === button));
+    one
+      .closest('li')
+      ?.querySelector('ul')
+      ?.toggleAttribute(attribute('open'), one === button);
+  }
 }
 
 /** Tells the stylesheet that the page is scrolled: where that is frozen, or as far as it really is. */

@@ -7,7 +7,7 @@ import type { Start } from '../tools.ts';
 export const start: Start = (root, { at, on, undo }) => {
   const buttons = [...root.querySelectorAll<HTMLElement>('nav [aria-expanded]')];
   const isOpen = (button: Element) => button.getAttribute('aria-expanded') === 'true';
-  const itemOf = (button: Element) => button.parentElement as Element;
+  const itemOf = (button: Element) => button.closest('li') as Element;
   const boxOf = (button: Element) => itemOf(button).querySelector('ul') as Element;
   // In a panel submenus unfold in place and stay as they are.
   const isFolded = (button: Element) => button.closest('dialog');
@@ -16,6 +16,7 @@ export const start: Start = (root, { at, on, undo }) => {
   const set = (button: Element, open: boolean) => {
     button.setAttribute('aria-expanded', String(open));
     const box = boxOf(button);
+    box.toggleAttribute(at('open'), open);
     box.removeAttribute(at('end'));
     if (!open || isFolded(button)) return;
     const { left, right } = box.getBoundingClientRect();

@@ -13,22 +13,34 @@ import { LEAST_TARGET, TOUCH_TARGET } from '../../extent.ts';
 import {
   CLICKABLE,
   DRAWN_AS_TYPE,
+  FOCUS_RING,
   FORCED_COLOURS,
   fragment,
   IN_LINE,
+  KNOWS_INNER,
   NO_SCRIPT,
   PRINT,
   type Fragment,
   type PartOut,
   type Rules,
 } from '../../out.ts';
-import { accessibleName, hasOwnTarget, ICON_SPACE, itemAttributes, itemContent } from './item.ts';
+import {
+  accessibleName,
+  hasOwnTarget,
+  ICON_SPACE,
+  isLinkedParent,
+  itemAttributes,
+  itemContent,
+} from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
 import { menuHasSlot, type MenuSlot } from './slots.ts';
 
 /** Whether a link has a submenu in this placement. */
 const opens = (part: MenuPart, item: MenuItem, level: number) =>
   item.children.length > 0 && level < levelCount(part.levels);
+
+/** The slot an item with a target is drawn as. */
+const controlSlot = (item: MenuItem) => (item.role === 'action' ? 'action' : 'link');
 
 /** A link, call to action, heading or line, without what is nested in it. */
 function itemControl(item: MenuItem, out: PartOut): HtmlElement {
@@ -41,29 +53,28 @@ function itemControl(item: MenuItem, out: PartOut): HtmlElement {
       return element('span', { class: className ?? null, title: title ?? null }, ...content);
     }
     default:
-      return out.link(itemAttributes(item, out.class(item.role ?? 'link')), item.target, ...content);
+      return out.link(itemAttributes(item, out.class(controlSlot(item))), item.target, ...content);
   }
 }
 
-/** A parent with its own page is a link and a button; without one, a button alone. */
-function disclosure(item: MenuItem, controls: string, out: PartOut): HtmlElement[] {
-  const markerClass = out.class('marker');
+/**
+ * What opens a submenu. A parent with its own page is a link and a button within one box, a parent without one is a button
+ * alone: to the eye both are one shape with a label and a sign.
+ */
+function disclosure(item: MenuItem, controls: string, out: PartOut): HtmlElement {
+  const box = `${out.class(controlSlot(item))} ${out.class('parent')}`;
   const button = { type: 'button', 'aria-expanded': 'false', 'aria-controls': controls };
-  if (hasOwnTarget(item))
-    return [
-      itemControl(item, out),
-      element('button', { class: markerClass, ...button, 'aria-label': accessibleName(item) ?? item.label }),
-    ];
-  const slot = item.role === 'action' ? 'action' : 'link';
-  const { target: _target, rel: _rel, ...attributes } = itemAttributes(item, out.class(slot));
-  return [
-    element(
-      'button',
-      { ...attributes, ...button },
-      ...itemContent(item, out),
-      element('span', { class: markerClass }),
-    ),
-  ];
+  const sign = { class: out.class('marker') };
+  if (!hasOwnTarget(item)) {
+    const { target: _target, rel: _rel, ...attributes } = itemAttributes(item, box);
+    return element('button', { ...attributes, ...button }, ...itemContent(item, out), element('span', sign));
+  }
+  return element(
+    'span',
+    { class: box },
+    out.link(itemAttributes(item, out.class('lead')), item.target, ...itemContent(item, out)),
+    element('button', { ...sign, ...button, 'aria-label': accessibleName(item) ?? item.label }),
+  );
 }
 
 function itemElement(
@@ -83,7 +94,7 @@ function itemElement(
   return element(
     'li',
     attributes,
-    ...disclosure(item, id, out),
+    disclosure(item, id, out),
     element('ul', { class: out.class('submenu'), id }, ...children),
   );
 }
@@ -219,19 +230,41 @@ function thirdLevelRules(out: PartOut): ConditionalRule[] {
   ];
 }
 
-/**
- * In a panel the signs of all parents stand in one column: where a parent has no page, its sign lies within its button, whose
- * text leaves the room free.
- */
-function innerSigns(part: MenuPart, out: PartOut): Rules {
-  const isButton = (item: MenuItem) => item.children.length > 0 && !hasOwnTarget(item);
-  if (!shownItems(out.site, part).some(isButton)) return [];
-  const marker = out.class('marker');
-  const button = `button.${out.class('link')}`;
+/** The box of a parent with its own page: the link reaches over all of it, the button of the sign lies above. */
+function parentRules(part: MenuPart, out: PartOut): ConditionalRule[] {
+  if (!shownItems(out.site, part).some(isLinkedParent)) return [];
+  const lead = out.within(`.${out.class('lead')}`);
   return [
-    [out.within(button), [['position', 'relative']]],
+    styleRule(lead, [...IN_LINE, ['gap', 'inherit'], CLICKABLE]),
+    styleRule(`${lead}::after`, [
+      ['content', '""'],
+      ['position', 'absolute'],
+      ['inset', '0'],
+    ]),
+    styleRule(out.within(`.${out.class('parent')}:where(span)`), [['position', 'relative']]),
+    styleRule(out.within(`button.${out.class('marker')}`), [['position', 'relative']]),
+    // The ring goes around the whole shape where the box can know of it.
+    styleRule(
+      out.within(`.${out.class('parent')}:where(:has(>.${out.class('lead')}:focus-visible))`),
+      FOCUS_RING,
+    ),
+    styleRule(`${lead}:focus-visible`, [['outline', 'none']], KNOWS_INNER),
+  ];
+}
+
+/** In a panel the signs of all parents stand in one column at its end; labels leave the room free. */
+function signColumn(out: PartOut): Rules {
+  const parent = `.${out.class('parent')}`;
+  return [
     [
-      out.within(`${button}::before`),
+      out.within(parent),
+      [
+        ['position', 'relative'],
+        ['min-block-size', `${TOUCH_TARGET}px`],
+      ],
+    ],
+    [
+      out.within(`${parent}::before`),
       [
         ['content', '""'],
         ['order', '1'],
@@ -240,7 +273,7 @@ function innerSigns(part: MenuPart, out: PartOut): Rules {
       ],
     ],
     [
-      out.within(`${button}>.${marker}`),
+      out.within(`${parent}>.${out.class('marker')}`),
       [
         ['position', 'absolute'],
         ['inset-block', '0'],
@@ -254,16 +287,17 @@ function innerSigns(part: MenuPart, out: PartOut): Rules {
 function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   const box = out.class('submenu');
   const marker = out.class('marker');
-  const opened = `[aria-expanded=true]~.${box}`;
+  const opened = `.${box}[${out.attribute('open')}]`;
   return [
     ...markerRules(out),
+    ...parentRules(part, out),
     ...(hasThirdLevel(part, out) ? thirdLevelRules(out) : []),
     ...out.inRow([
       [
         out.at('submenu'),
         [
           ['position', 'absolute'],
-          ['inset-block-start', '100%'],
+          ['inset-block-start', out.beneath],
           ['inset-inline-start', '0'],
           ['z-index', '1'],
           ['display', 'none'],
@@ -278,14 +312,7 @@ function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
       [out.at('submenu', `[${out.attribute('end')}]`), [['inset-inline', 'auto 0']]],
     ]),
     ...out.inPanel([
-      [
-        out.within(`button.${marker}`),
-        [
-          ['min-inline-size', `${TOUCH_TARGET}px`],
-          ['min-block-size', `${TOUCH_TARGET}px`],
-        ],
-      ],
-      ...innerSigns(part, out),
+      ...signColumn(out),
       [
         out.at('submenu'),
         [

@@ -45,10 +45,8 @@ function itemExtent(part: MenuPart, item: MenuItem, at: PartExtents, states: rea
   const shown = content(item, slot, at, states);
   if (!opens) return at.control(shown, slot, 1);
   const sign = signExtent(at.slot('marker', 1).size);
-  // A parent without a target carries its sign inside, behind the link's own gap.
-  return hasOwnTarget(item)
-    ? sumExtents([at.control(shown, slot, 1), sign], 0)
-    : at.control([...shown, sign], slot, 1);
+  // The sign stands in the parent's own box, behind its gap.
+  return at.control([...shown, sign], slot, 1);
 }
 
 /** How much wider the widest-growing link gets as the current page: a bolder current link must still fit. */

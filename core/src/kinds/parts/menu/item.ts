@@ -8,6 +8,9 @@ export const ICON_SPACE = 8;
 /** Whether a parent has somewhere to lead besides opening what is nested in it. */
 export const hasOwnTarget = (item: MenuItem) => item.target.kind !== 'none' && item.role !== 'heading';
 
+/** Whether a parent has a page of its own besides what is nested in it. */
+export const isLinkedParent = (item: MenuItem) => item.children.length > 0 && hasOwnTarget(item);
+
 const isBare = (item: MenuItem) =>
   item.icon === undefined && item.image === undefined && item.description === undefined && !item.labelHidden;
 

@@ -27,18 +27,17 @@ function navOf(items: readonly MenuItem[], fields: Record<string, unknown> = {})
 }
 
 describe('a menu’s markup', () => {
-  test('a parent with a page of its own is a link and a button, each with a name', () => {
+  test('a parent with a page of its own is a link and a button in one box, each with a name', () => {
     const nav = navOf([item('Visit', to('/visit/'), { children: [item('Hours', to('/hours/'))] })]);
-    expect(nav).toMatch(/<a class="hm-link" href="\/visit\/">Visit<\/a>/);
     expect(nav).toMatch(
-      /<button class="hm-marker" type="button" aria-expanded="false" aria-controls="([\w-]+)" aria-label="Visit"><\/button>\s*<ul class="hm-submenu" id="\1">/,
+      /<span class="hm-link hm-parent">\s*<a class="hm-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="([\w-]+)" aria-label="Visit"><\/button>\s*<\/span>\s*<ul class="hm-submenu" id="\1">/,
     );
   });
   test('a parent without one is a button alone that says so itself', () => {
     const nav = navOf([item('Visit', NONE, { children: [item('Hours', to('/hours/'))] })]);
     expect(nav).not.toContain('<a class="hm-link">');
     expect(nav).toMatch(
-      /<button class="hm-link" type="button" aria-expanded="false" aria-controls="[\w-]+">Visit<span class="hm-marker"><\/span><\/button>/,
+      /<button class="hm-link hm-parent" type="button" aria-expanded="false" aria-controls="[\w-]+">Visit<span class="hm-marker"><\/span><\/button>/,
     );
   });
   test('each submenu has an id of its own', () => {
@@ -78,6 +77,6 @@ describe('a menu’s markup', () => {
     const nav = navOf([
       item('Visit', NONE, { rel: 'nofollow', newTab: true, children: [item('Hours', to('/hours/'))] }),
     ]);
-    expect(/<button class="hm-link"[^>]*>/.exec(nav)?.[0]).not.toMatch(/rel=|target=/);
+    expect(/<button class="hm-link hm-parent"[^>]*>/.exec(nav)?.[0]).not.toMatch(/rel=|target=/);
   });
 });

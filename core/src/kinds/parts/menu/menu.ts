@@ -1,7 +1,8 @@
-import { shownLinks } from '../../content.ts';
+import { shownItems, shownLinks } from '../../content.ts';
 import type { Behind, PartKind } from '../../kind.ts';
 import { compileMenu } from './compile.ts';
 import { menuExtent } from './extent.ts';
+import { isLinkedParent } from './item.ts';
 import { MENU_SHAPE, type MenuPart } from './shape.ts';
 import { MENU_SLOTS, menuHasSlot } from './slots.ts';
 
@@ -29,6 +30,8 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   hasSlot: menuHasSlot,
   box: () => 'nav',
   behind,
+  boxes: (part, site) => menuHasSlot(part, 'submenu', site) && shownItems(site, part).some(isLinkedParent),
+  hangsFrom: (part, site) => (menuHasSlot(part, 'submenu', site) ? 'list' : null),
   compile: compileMenu,
   extent: menuExtent,
   texts: (part, site) => shownLinks(site, part).flatMap((item) => [item.label, item.description ?? '']),

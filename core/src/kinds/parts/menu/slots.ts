@@ -27,7 +27,7 @@ export const MENU_SLOTS = {
   },
   link: {
     label: 'Link',
-    opens: true,
+    boxed: true,
     levels: [1, 2, 3],
     states: LINK_STATES,
     text: 'label',
@@ -41,8 +41,9 @@ export const MENU_SLOTS = {
     levels: [1],
     states: LINK_STATES,
     text: 'icon',
+    inside: 'link',
     properties: [...ICON_PROPERTIES, 'opacity'],
-    defaults: { colour: { role: 'ink' }, size: 10 },
+    defaults: { size: 10 },
   },
   description: {
     label: 'Description',
@@ -73,6 +74,7 @@ export const MENU_SLOTS = {
   },
   action: {
     label: 'Call to action',
+    boxed: true,
     levels: [],
     states: BUTTON_STATES,
     text: 'label',

@@ -113,7 +113,7 @@ function splitRules(layout: RowLayout, out: SectionOut): ConditionalRule[] {
   const half = (rest: string, order: string, side: string) =>
     [
       out.atPart(menu, 'list', rest),
-      [['order', order], ...(layout.even ? [] : [...EVEN, ...justified(side)])],
+      [['order', order], ['align-self', 'stretch'], ...(layout.even ? [] : [...EVEN, ...justified(side)])],
     ] as const;
   const ordered = (selector: string, order: string) => styleRule(selector, [['order', order]]);
   return [
