@@ -80,8 +80,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   /** The word of the class of the element that stands for it in its region; the kind's id otherwise. */
   readonly box?: (part: PartOf<Id, S>) => string;
   readonly behind?: (part: PartOf<Id, S>, slot: string, level: number | null) => Behind;
-  /** Whether some of its controls stand in boxes that wear their slot, so that a box has the states of what is in it. */
-  readonly boxes?: (part: PartOf<Id, S>, site: SiteContent) => boolean;
+  /** The slots worn by boxes around controls instead of the controls themselves: a box has the states of what is in it. */
+  readonly boxes?: (part: PartOf<Id, S>, site: SiteContent) => readonly string[];
   /** The slot that what it opens hangs beneath where it stands in a row; null where it opens nothing. */
   readonly hangsFrom?: (part: PartOf<Id, S>, site: SiteContent) => string | null;
   readonly compile: (part: PartOf<Id, S>, out: PartOut) => Fragment;

@@ -92,11 +92,11 @@ export interface SectionOut extends Out {
   readonly boxOf: (part: Part) => string;
   /** The selector of a slot of a part. */
   readonly atPart: (part: Part, slot: string, rest?: string) => string;
-  /** Rules for the widths at which a part stands in its place here, and for those at which it has folded away. */
+  /** Rules for the widths at which a part stands in its place here, and for those at which it would have folded away had it a script. */
   readonly inPlace: (part: Part, rules: Rules) => ConditionalRule[];
   readonly awayFrom: (part: Part, rules: Rules) => ConditionalRule[];
-  /** Rules for the widths at which none of some parts stands here. */
-  readonly whereNone: (parts: readonly Part[], rules: Rules) => ConditionalRule[];
+  /** Rules for the widths at which none of some parts stands here; those that need a script to fold are kept from pages without. */
+  readonly whereNone: (parts: readonly Part[], rules: Rules, script?: 'needed' | 'any') => ConditionalRule[];
 }
 
 export interface PieceOut extends Out {
@@ -115,7 +115,6 @@ export interface PieceOut extends Out {
 
 /** What the page's own rules for drawings cannot change. The drawing's own colours are attributes, so it is not reset as a whole. */
 export const DRAWN: readonly Declaration[] = [
-  ['display', 'block'],
   ['flex', 'none'],
   ['inline-size', 'auto'],
   ['max-inline-size', 'none'],

@@ -15,7 +15,7 @@ import { declareBeneath, isSaidBeneath } from './hang.ts';
 import { MARK_IDS, readMarks, type Marks } from './marks.ts';
 import { listCandidates, pruneCandidates, rankOf, type Candidate } from './passes/prune.ts';
 import { placeOf, under } from './place.ts';
-import { slotSelector, stateMedia } from './selectors.ts';
+import { boxedSlots, slotSelector, stateMedia } from './selectors.ts';
 import { valueDeclarations } from './values.ts';
 
 function bandMedia(context: CompileContext, band: string): readonly string[] {
@@ -46,10 +46,14 @@ function declare(
   slotContext: SlotContext,
   id: PropertyId,
   value: Value,
-  { state, band }: Pick<Candidate, 'state' | 'band'> = { state: 'rest', band: 'all' },
+  at: Pick<Candidate, 'state' | 'level' | 'band'> = { state: 'rest', level: 'all', band: 'all' },
 ): Declaration[] {
   const { context, contained, owner, slot } = slotContext;
-  const declarations = valueDeclarations(context, id, value);
+  const { state, band } = at;
+  const all = valueDeclarations(context, id, value);
+  // Corners that are not round are so without a word where nothing weaker could round them.
+  const declarations =
+    property(id).kind === 'corners' && isWeakest(at) ? all.filter(([, css]) => css !== '0') : all;
   if (isSaidBeneath(context, { owner: owner.id, slot }, id, band))
     return [...declarations, declareBeneath(context, slot, id, value)];
   const before = state === 'rest' ? slotContext.variable(id) : null;
@@ -104,6 +108,19 @@ function baseDeclarations(
 
 /** The text properties every slot inherits from the root. */
 export type InheritedBase = { readonly [P in PropertyId]?: Value };
+
+/** Whether nothing weaker could say otherwise. */
+const isWeakest = ({ state, level, band }: Pick<Candidate, 'state' | 'level' | 'band'>): boolean =>
+  state === 'rest' && level === 'all' && band === 'all';
+
+/** Whether a value says what its slot has from the root or the reset anyway, and nothing weaker says otherwise. */
+function isGiven({ kind, variable }: SlotContext, candidate: Candidate, inherited: InheritedBase): boolean {
+  const { property: id, value } = candidate;
+  const entry = property(id);
+  if (!isWeakest(candidate) || entry.on !== undefined || variable(id) !== null) return false;
+  if (entry.inherited && (kind.inside ?? kind.inherits) !== undefined) return false;
+  return sameJson(value, (entry.inherited ? inherited[id] : undefined) ?? entry.initial);
+}
 
 /** Where a candidate's declarations go: the slot, its mark, the line between links, or what moves. */
 type Aim = 'slot' | 'mark' | 'between' | 'motion';
@@ -201,10 +218,12 @@ function markBase(slotContext: SlotContext, candidates: readonly Candidate[]): C
           valueDeclarations(context, 'markColour', fallbackValue(context.site, kind, 'markColour').value),
         ),
       ];
-  return [
-    styleRule(selector, [['position', 'relative'], ...(marks.behind ? [['z-index', '0'] as const] : [])]),
-    ...colour,
+  const place: Declaration[] = [
+    // A box around two controls is a place for them already.
+    ...(boxedSlots(context, owner).includes(slot) ? [] : [['position', 'relative'] as const]),
+    ...(marks.behind ? [['z-index', '0'] as const] : []),
   ];
+  return [...(place.length > 0 ? [styleRule(selector, place)] : []), ...colour];
 }
 
 /** Candidates that can show: what never is scrolled has no look for it, and without a mark nothing of it is drawn. */
@@ -273,10 +292,11 @@ function slotRules(
     variable: variableOf(context, owner, slot),
   };
   const base = baseDeclarations(slotContext, candidates, inherited);
+  const told = candidates.filter((candidate) => !isGiven(slotContext, candidate, inherited));
   return [
     ...(base.length > 0 ? [styleRule(slotSelector(context, owner, slot, 'all', 'rest'), base)] : []),
     ...markBase(slotContext, candidates),
-    ...groupCandidates(context, candidates).flatMap((group) =>
+    ...groupCandidates(context, told).flatMap((group) =>
       group[0] ? groupRules(slotContext, group[0], group) : [],
     ),
   ];

@@ -100,7 +100,7 @@ function shapeDeclarations(context: CompileContext, shape: Shape): Declaration[]
   }
 }
 
-/** What differs between shapes and is not set by all: a shape that takes another one's place starts from here. */
+/** What a shape that takes another one's place gives back where that one set it. */
 const PLAIN: readonly Declaration[] = [
   ['z-index', 'auto'],
   ['border', '0'],
@@ -111,15 +111,26 @@ const PLAIN: readonly Declaration[] = [
   ['block-size', 'auto'],
 ];
 
-/** A mark that is not drawn: faded, and where it grows, at no width. */
-const hidden = (context: CompileContext): Declaration[] => [
-  ['opacity', '0'],
-  ['scale', `var(${context.names.variable('mark-hidden')}, 1)`],
-];
-const SHOWN: readonly Declaration[] = [
-  ['opacity', '1'],
-  ['scale', '1'],
-];
+/** Whether a declaration sets a property, or sides of it. */
+const sets = (property: string, [name]: Declaration): boolean =>
+  name === property || (property === 'border' && /^border-(block|inline)$/.test(name));
+
+/** What a shape must say where others may have been drawn: nothing where all are the same. */
+function redrawn(context: CompileContext, shape: Shape, others: readonly Shape[]): Declaration[] {
+  if (others.every((other) => other === shape)) return [];
+  const own = shapeDeclarations(context, shape);
+  const theirs = others.flatMap((other) => shapeDeclarations(context, other));
+  const left = PLAIN.filter(([property]) =>
+    theirs.some(
+      (declaration) => sets(property, declaration) && !own.some(([name]) => name === declaration[0]),
+    ),
+  );
+  const isSaid = ([name, css]: Declaration) =>
+    others.every((other) =>
+      shapeDeclarations(context, other).some(([theirs, value]) => theirs === name && value === css),
+    );
+  return [...left, ...own.filter((declaration) => !isSaid(declaration))];
+}
 
 const isShape = (value: unknown): value is Shape => value !== 'none';
 
@@ -141,9 +152,34 @@ export const MARK_IDS: readonly PropertyId[] = [
   'markFrom',
 ];
 
+/** A mark that is not drawn: faded, and where it grows, at no width. */
+const hidden = (context: CompileContext, grows: boolean): Declaration[] => [
+  ['opacity', '0'],
+  ...(grows ? [['scale', `var(${context.names.variable('mark-hidden')}, 1)`] as const] : []),
+];
+
+const shown = (grows: boolean): Declaration[] => [
+  ['opacity', '1'],
+  ...(grows ? [['scale', '1'] as const] : []),
+];
+
+/** Whether two values may meet at one link. */
+const isMet = (a: Candidate, b: Candidate): boolean =>
+  a.level === b.level || a.level === 'all' || b.level === 'all';
+
+/** Whether a value holds wherever another one does, so that what is weaker than it never shows there. */
+function isAlwaysMet({ site }: CompileContext, value: Candidate, where: Candidate): boolean {
+  const bandIndex = (id: string) => site.bands.findIndex((band) => band.id === id);
+  return (
+    (value.state === 'rest' || value.state === where.state) &&
+    (value.level === 'all' || value.level === where.level) &&
+    bandIndex(value.band) <= bandIndex(where.band)
+  );
+}
+
 /**
- * Reads the marks a slot wears. A mark that is not there at rest is drawn hidden, so that it can come smoothly; one shape
- * in all states is drawn once and only shown.
+ * Reads the marks a slot wears. A mark that is not there at rest is drawn hidden, so that it can come smoothly. A state says
+ * only what differs from what weaker ones may have drawn.
  */
 export function readMarks(context: CompileContext, candidates: readonly Candidate[]): Marks | null {
   const own = candidates.filter((candidate) => candidate.property === 'mark');
@@ -163,18 +199,27 @@ export function readMarks(context: CompileContext, candidates: readonly Candidat
     value: 'none',
   };
   const drawn = isShape(base.value) ? base.value : first;
-  const full = (shape: Shape): Declaration[] => [
-    ...(shapes.length > 1 ? PLAIN : []),
-    ...shapeDeclarations(context, shape),
-  ];
+  const grows = candidates.some((candidate) => candidate.property === 'markFrom');
+  // In the order that makes the later one win.
+  const ordered = own.includes(base) ? own : [base, ...own];
+  const declarations = (candidate: Candidate): Declaration[] => {
+    const shape = candidate.value;
+    if (candidate === base)
+      return [
+        ...AT_ALL,
+        ...shapeDeclarations(context, drawn),
+        ...(isShape(shape) ? [] : hidden(context, grows)),
+      ];
+    const before = ordered.slice(0, ordered.indexOf(candidate)).filter((other) => isMet(other, candidate));
+    const weaker = before.slice(before.findLastIndex((other) => isAlwaysMet(context, other, candidate)));
+    const isAlways = (isShown: boolean) => weaker.every((other) => isShape(other.value) === isShown);
+    if (!isShape(shape)) return isAlways(false) ? [] : hidden(context, grows);
+    const others = weaker.map((other) => (other === base ? drawn : other.value)).filter(isShape);
+    return [...redrawn(context, shape, others), ...(isAlways(true) ? [] : shown(grows))];
+  };
   return {
     candidates: own.includes(base) ? candidates : [base, ...candidates],
     behind: shapes.includes('box'),
-    declarations: (candidate) => {
-      const shape = candidate.value;
-      if (candidate === base) return [...AT_ALL, ...full(drawn), ...(isShape(shape) ? [] : hidden(context))];
-      if (!isShape(shape)) return hidden(context);
-      return [...(shapes.length > 1 ? full(shape) : []), ...SHOWN];
-    },
+    declarations,
   };
 }

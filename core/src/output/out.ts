@@ -1,6 +1,13 @@
 import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
 import { arrivingAt, foldsBelow, neededBelow, standsIn } from '../kinds/folds.ts';
-import type { Fragment, Out, PartOut, PieceOut, SectionOut } from '../kinds/out.ts';
+import {
+  NO_SCRIPT,
+  type Fragment,
+  type Out,
+  type PartOut,
+  type PieceOut,
+  type SectionOut,
+} from '../kinds/out.ts';
 import type { Part, Piece, Section } from '../kinds/site.ts';
 import { findPlaced, opensOver, sectionsOf, type PlacedPart } from '../kinds/placed.ts';
 import { hrefOf } from '../links/target.ts';
@@ -122,11 +129,14 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     inPlace: (part, rules) => under(rules, placeOf(context, placedOf(part)).inPlace),
     awayFrom: (part, rules) => {
       const { fold } = placeOf(context, placedOf(part));
-      return under(rules, fold ? below(fold.below) : null);
+      return under(rules, fold ? [...below(fold.below), NO_SCRIPT] : null);
     },
-    whereNone: (parts, rules) =>
+    whereNone: (parts, rules, script = 'any') =>
       bandsWhere(site, (band) => parts.every((part) => !standsIn(site, placedOf(part), band))).flatMap(
-        (width) => under(rules, [`@media ${width === '' ? '' : `${width} and `}(scripting: enabled)`]),
+        (width) => {
+          const queries = [width, script === 'needed' ? '(scripting: enabled)' : ''].filter(Boolean);
+          return under(rules, queries.length > 0 ? [`@media ${queries.join(' and ')}`] : []);
+        },
       ),
   });
 

@@ -79,11 +79,13 @@ function stateCondition(
   return `:where(${[...conditions, ...pinned].join()})`;
 }
 
+/** The slots of an owner that boxes around its controls wear. */
+export const boxedSlots = ({ site }: CompileContext, { sort, thing }: Owner): readonly string[] =>
+  (sort === 'part' ? partKind(thing as Part).boxes?.(thing as never, site) : undefined) ?? [];
+
 /** The selector of the boxes that some controls of an owner stand in; null where none does. */
-function boxOf({ site, names }: CompileContext, { sort, thing, id }: Owner): string | null {
-  if (sort !== 'part' || !partKind(thing as Part).boxes?.(thing as never, site)) return null;
-  return `.${names.slotClass(id, 'parent')}`;
-}
+const boxOf = (context: CompileContext, owner: Owner): string | null =>
+  boxedSlots(context, owner).length > 0 ? `.${context.names.slotClass(owner.id, 'parent')}` : null;
 
 /** The way from the menu's list down to a link of one level, or to what stands inside it. The third holds all deeper ones. */
 function levelCondition(menuClass: string, level: Level, inside: boolean): string {

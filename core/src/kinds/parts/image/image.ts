@@ -40,8 +40,8 @@ function compile(part: Image, out: PartOut): Fragment {
   return fragment(
     [node],
     [
-      styleRule(out.at('image-box'), [['display', 'block'], ...(isLink ? [CLICKABLE] : [])]),
-      styleRule(out.at('image'), drawnWithin(ratioOf(part))),
+      ...(isLink ? [styleRule(out.at('image-box'), [CLICKABLE])] : []),
+      styleRule(out.at('image'), [['display', 'block'], ...drawnWithin(ratioOf(part))]),
     ],
   );
 }

@@ -26,21 +26,20 @@ import {
 } from '../../out.ts';
 import {
   accessibleName,
+  controlSlot,
   hasOwnTarget,
   ICON_SPACE,
+  isBare,
   isLinkedParent,
   itemAttributes,
   itemContent,
 } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
-import { menuHasSlot, type MenuSlot } from './slots.ts';
+import { boxedSlots, menuHasSlot, type MenuSlot } from './slots.ts';
 
 /** Whether a link has a submenu in this placement. */
 const opens = (part: MenuPart, item: MenuItem, level: number) =>
   item.children.length > 0 && level < levelCount(part.levels);
-
-/** The slot an item with a target is drawn as. */
-const controlSlot = (item: MenuItem) => (item.role === 'action' ? 'action' : 'link');
 
 /** A link, call to action, heading or line, without what is nested in it. */
 function itemControl(item: MenuItem, out: PartOut): HtmlElement {
@@ -136,16 +135,11 @@ function extraRules(part: MenuPart, out: PartOut): ConditionalRule[] {
     ]),
     ...ifShown('heading', [styleRule(out.at('heading'), IN_LINE)]),
     ...ifShown('glyph', [styleRule(out.at('glyph'), [...DRAWN_AS_TYPE, SPACED])]),
-    ...ifShown('picture', [
-      styleRule(out.at('picture'), [['display', 'block'], ['block-size', 'auto'], SPACED, ['flex', 'none']]),
-    ]),
+    ...ifShown('picture', [styleRule(out.at('picture'), [SPACED, ['flex', 'none']])]),
     ...(hidesLabel ? [styleRule(out.within(`.${out.name('alone')}`), [['margin-inline-end', '0']])] : []),
     ...ifShown('description', [styleRule(out.at('description'), [['display', 'block']])]),
     ...ifShown('divider', [
-      styleRule(out.at('divider'), [
-        ['display', 'block'],
-        ['inline-size', '100%'],
-      ]),
+      styleRule(out.at('divider'), [['inline-size', '100%']]),
       ...out.inRow([
         [
           out.at('list', `>li>.${out.class('divider')}`),
@@ -196,13 +190,12 @@ function markerRules(out: PartOut): ConditionalRule[] {
       ['place-items', 'center'],
       ['min-inline-size', `${LEAST_TARGET}px`],
       ['min-block-size', `${LEAST_TARGET}px`],
-      CLICKABLE,
     ]),
     styleRule(out.at('marker', '::before'), [
       ['content', '""'],
       ['inline-size', '.5em'],
       ['block-size', '.5em'],
-      ['border', 'solid currentColor'],
+      ['border-style', 'solid'],
       ['border-width', '0 .15em .15em 0'],
       ['rotate', '45deg'],
       ['translate', '0 -.15em'],
@@ -223,25 +216,23 @@ function thirdLevelRules(out: PartOut): ConditionalRule[] {
       ['flex-direction', 'column'],
       ['align-items', 'stretch'],
     ]),
-    styleRule(`${box} ul`, [
-      ['display', 'block'],
-      ['padding-inline-start', '12px'],
-    ]),
+    styleRule(`${box} ul`, [['padding-inline-start', '12px']]),
   ];
 }
 
 /** The box of a parent with its own page: the link reaches over all of it, the button of the sign lies above. */
 function parentRules(part: MenuPart, out: PartOut): ConditionalRule[] {
-  if (!shownItems(out.site, part).some(isLinkedParent)) return [];
+  const parents = shownItems(out.site, part).filter(isLinkedParent);
+  if (parents.length === 0) return [];
   const lead = out.within(`.${out.class('lead')}`);
   return [
-    styleRule(lead, [...IN_LINE, ['gap', 'inherit'], CLICKABLE]),
+    ...(parents.every(isBare) ? [] : [styleRule(lead, [...IN_LINE, ['gap', 'inherit']])]),
     styleRule(`${lead}::after`, [
       ['content', '""'],
       ['position', 'absolute'],
       ['inset', '0'],
     ]),
-    styleRule(out.within(`.${out.class('parent')}:where(span)`), [['position', 'relative']]),
+    ...boxedSlots(part, out.site).map((slot) => styleRule(out.at(slot), [['position', 'relative']])),
     styleRule(out.within(`button.${out.class('marker')}`), [['position', 'relative']]),
     // The ring goes around the whole shape where the box can know of it.
     styleRule(
@@ -253,23 +244,21 @@ function parentRules(part: MenuPart, out: PartOut): ConditionalRule[] {
 }
 
 /** In a panel the signs of all parents stand in one column at its end; labels leave the room free. */
-function signColumn(out: PartOut): Rules {
+function signColumn(part: MenuPart, out: PartOut): Rules {
   const parent = `.${out.class('parent')}`;
+  const boxed = boxedSlots(part, out.site);
+  const parents = shownItems(out.site, part).filter((item) => item.children.length > 0);
   return [
-    [
-      out.within(parent),
-      [
-        ['position', 'relative'],
-        ['min-block-size', `${TOUCH_TARGET}px`],
-      ],
-    ],
+    ...[...new Set(parents.map(controlSlot))]
+      .filter((slot) => !boxed.includes(slot))
+      .map((slot) => [out.at(slot), [['position', 'relative']]] as const),
+    [out.within(parent), [['min-block-size', `${TOUCH_TARGET}px`]]],
     [
       out.within(`${parent}::before`),
       [
         ['content', '""'],
         ['order', '1'],
         ['flex', `0 0 ${TOUCH_TARGET}px`],
-        ['margin-inline-start', 'auto'],
       ],
     ],
     [
@@ -312,7 +301,7 @@ function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
       [out.at('submenu', `[${out.attribute('end')}]`), [['inset-inline', 'auto 0']]],
     ]),
     ...out.inPanel([
-      ...signColumn(out),
+      ...signColumn(part, out),
       [
         out.at('submenu'),
         [
@@ -331,10 +320,15 @@ function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
 /** What arranges a menu, whatever its look. */
 function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
   return [
-    styleRule(out.at('nav'), [
-      ['display', 'flex'],
-      ['align-self', 'stretch'],
-    ]),
+    // Halves around the logo stand in the row itself.
+    ...(out.split
+      ? []
+      : [
+          styleRule(out.at('nav'), [
+            ['display', 'flex'],
+            ['align-self', 'stretch'],
+          ]),
+        ]),
     styleRule(out.at('list'), [
       ['display', 'flex'],
       ['flex-wrap', 'wrap'],

@@ -11,7 +11,12 @@ export const hasOwnTarget = (item: MenuItem) => item.target.kind !== 'none' && i
 /** Whether a parent has a page of its own besides what is nested in it. */
 export const isLinkedParent = (item: MenuItem) => item.children.length > 0 && hasOwnTarget(item);
 
-const isBare = (item: MenuItem) =>
+/** The slot a link or parent is drawn as. */
+export const controlSlot = (item: MenuItem): 'link' | 'action' =>
+  item.role === 'action' ? 'action' : 'link';
+
+/** Whether a link shows its label alone. */
+export const isBare = (item: MenuItem) =>
   item.icon === undefined && item.image === undefined && item.description === undefined && !item.labelHidden;
 
 /** Label and description. Two lines need an element around them; a bare label needs none. */

@@ -1,10 +1,9 @@
-import { shownItems, shownLinks } from '../../content.ts';
+import { shownLinks } from '../../content.ts';
 import type { Behind, PartKind } from '../../kind.ts';
 import { compileMenu } from './compile.ts';
 import { menuExtent } from './extent.ts';
-import { isLinkedParent } from './item.ts';
 import { MENU_SHAPE, type MenuPart } from './shape.ts';
-import { MENU_SLOTS, menuHasSlot } from './slots.ts';
+import { boxedSlots, MENU_SLOTS, menuHasSlot } from './slots.ts';
 
 /** An unfolded submenu lies over the page, not over what the menu stands on. */
 function behind(_part: MenuPart, slot: string, level: number | null): Behind {
@@ -30,7 +29,7 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   hasSlot: menuHasSlot,
   box: () => 'nav',
   behind,
-  boxes: (part, site) => menuHasSlot(part, 'submenu', site) && shownItems(site, part).some(isLinkedParent),
+  boxes: boxedSlots,
   hangsFrom: (part, site) => (menuHasSlot(part, 'submenu', site) ? 'list' : null),
   compile: compileMenu,
   extent: menuExtent,

@@ -14,6 +14,7 @@ import {
 } from '../../../model/slot.ts';
 import { levelCount } from '../../../model/states.ts';
 import { shownItems, shownLinks } from '../../content.ts';
+import { controlSlot, isLinkedParent } from './item.ts';
 import type { MenuPart } from './shape.ts';
 
 export const MENU_SLOTS = {
@@ -127,6 +128,12 @@ const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
   heading: (item) => item.role === 'heading',
   divider: (item) => item.role === 'divider',
 };
+
+/** The slots worn by boxes around a parent's link and the button of its sign. */
+export function boxedSlots(part: MenuPart, site: SiteContent): readonly string[] {
+  if (!menuHasSlot(part, 'submenu', site)) return [];
+  return [...new Set(shownItems(site, part).filter(isLinkedParent).map(controlSlot))];
+}
 
 /** Whether one of a placement's links has a slot. */
 export function menuHasSlot(part: MenuPart, slot: string, site: SiteContent): boolean {

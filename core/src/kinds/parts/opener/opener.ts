@@ -21,7 +21,7 @@ function rules(below: number, out: PartOut): ConditionalRule[] {
   const opener = out.at('opener');
   const hidden = [['display', 'none']] as const;
   return [
-    styleRule(opener, [['display', 'block'], CLICKABLE]),
+    styleRule(opener, [CLICKABLE]),
     ...(below === Infinity ? [] : [styleRule(opener, hidden, `@media (width >= ${below}px)`)]),
     // Without scripts nothing folds, and panels stand open in the page.
     styleRule(opener, hidden, NO_SCRIPT),

@@ -28,10 +28,7 @@ export const RULE: PartKind<'rule', typeof RULE_SHAPE> = {
     fragment(
       [element('hr', { class: out.classes('rule'), ...out.folding, 'aria-hidden': 'true' })],
       [
-        styleRule(out.at('rule'), [
-          ['display', 'block'],
-          ['flex', 'none'],
-        ]),
+        styleRule(out.at('rule'), [['flex', 'none']]),
         // Beneath one another it lies: turned, its thickness and its room to neighbours stay what they are.
         ...out.inPanel([
           [

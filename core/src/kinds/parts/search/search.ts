@@ -87,16 +87,14 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
       ['min-inline-size', '0'],
       ['cursor', 'text'],
     ]),
-    styleRule(out.at('submit'), [['display', 'block'], ['flex', 'none'], CLICKABLE]),
+    styleRule(out.at('submit'), [['flex', 'none'], CLICKABLE]),
     styleRule(out.at(box(part)), [['display', 'none']], PRINT),
   ];
   if (part.open) return own;
   return [
     ...own,
-    styleRule(out.at('unfold'), [
-      ['display', 'block'],
-      ['position', 'relative'],
-    ]),
+    styleRule(out.at('unfold'), [['position', 'relative']]),
+    styleRule(out.at('submit'), [['display', 'block']]),
     styleRule(out.at('unfold', `>.${out.class('search')}`), [
       ['position', 'absolute'],
       ['inset-block-start', '100%'],

@@ -66,8 +66,12 @@ function rules(part: Social, out: PartOut): ConditionalRule[] {
       ['flex-wrap', 'wrap'],
       ['align-items', 'center'],
     ]),
-    styleRule(out.at('profile'), [['display', 'block'], CLICKABLE]),
-    ...(part.links.length > 0 ? [styleRule(out.at('profile-icon'), DRAWN_AS_TYPE)] : []),
+    ...(part.links.length > 0
+      ? [
+          styleRule(out.at('profile'), [['display', 'block'], CLICKABLE]),
+          styleRule(out.at('profile-icon'), DRAWN_AS_TYPE),
+        ]
+      : []),
     ...networks,
   ];
 }

@@ -19,11 +19,13 @@ const HEADER_SHAPE = {
 
 export type Header = PieceOf<'header', typeof HEADER_SHAPE>;
 
+const BLOCK: Declaration = ['display', 'block'];
+
 /** How the header stands on the page. */
 function position({ stays, over }: Header): Declaration[] {
-  if (!stays && !over) return [['position', 'relative']];
+  if (!stays && !over) return [BLOCK, ['position', 'relative']];
   const top = ['inset-block-start', '0'] as const;
-  if (!over) return [['position', 'sticky'], top];
+  if (!over) return [BLOCK, ['position', 'sticky'], top];
   return [['position', stays ? 'fixed' : 'absolute'], top, ['inset-inline', '0']];
 }
 
@@ -40,10 +42,16 @@ function rules(header: Header, out: PieceOut): ConditionalRule[] {
           ]),
         ]
       : []),
-    styleRule(out.own, [['display', 'block'], ...position(header), ['z-index', '100']]),
+    styleRule(out.own, [...position(header), ['z-index', '100']]),
     // What could not fold for want of a script makes it tall: it stands in the page then.
     ...(lies && out.foldsBelow !== null
-      ? [styleRule(out.own, [['position', 'relative']], `@media (scripting: none)${folded}`)]
+      ? [
+          styleRule(
+            out.own,
+            [...(header.over ? [BLOCK] : []), ['position', 'relative']],
+            `@media (scripting: none)${folded}`,
+          ),
+        ]
       : []),
   ];
 }

@@ -56,7 +56,7 @@ function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] 
           styleRule(`${closed} .${out.class('close')}`, [['display', 'none']]),
         ]
       : []),
-    styleRule(out.at('close'), [['display', 'block'], ['align-self', 'flex-end'], CLICKABLE]),
+    styleRule(out.at('close'), [['align-self', 'flex-end'], CLICKABLE]),
     styleRule(open, [
       ['position', 'fixed'],
       ['inset-block', '0'],

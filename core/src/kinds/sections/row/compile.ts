@@ -38,9 +38,7 @@ function boxDeclarations(row: Row, layout: RowLayout, { zone, isWrapped }: ZoneB
     return layout.even ? shrinks : [['flex', '1 1 auto'], ...justified(MIDDLE[row.arrangement]), ...shrinks];
   const own = zone === 'end' && isWrapped ? justified('flex-end') : [];
   if (layout.even) return [...EVEN, ...own];
-  return zone === 'end' && isWrapped
-    ? [['margin-inline-start', 'auto'], ...own, SHRINKS]
-    : [...own, ...shrinks];
+  return [...own, ...shrinks];
 }
 
 const HOLDER: readonly Declaration[] = [
@@ -52,12 +50,20 @@ const HOLDER: readonly Declaration[] = [
 
 const SHRINKS: Declaration = ['min-inline-size', '0'];
 
+/** The end is pushed away where nothing between it and the start takes the room. */
+function pushed({ even, middle }: RowLayout, { zone }: ZoneBox, out: SectionOut): ConditionalRule[] {
+  if (zone !== 'end' || even) return [];
+  const push = [[out.at('end'), [['margin-inline-start', 'auto']]]] as const;
+  return middle ? out.whereNone(middle.parts, push) : push.map((rule) => styleRule(...rule));
+}
+
 function boxRules(row: Row, layout: RowLayout, box: ZoneBox, out: SectionOut): ConditionalRule[] {
   const declarations = boxDeclarations(row, layout, box);
   if (box.isWrapped)
     return [
       styleRule(out.at(box.zone), [...HOLDER, ...declarations]),
-      ...(layout.even ? [] : out.whereNone(box.parts, [[out.at(box.zone), [['display', 'none']]]])),
+      ...(layout.even ? [] : out.whereNone(box.parts, [[out.at(box.zone), [['display', 'none']]]], 'needed')),
+      ...pushed(layout, box, out),
     ];
   const [only] = box.parts;
   return only && declarations.length > 0
