@@ -61,6 +61,37 @@ test('the pointer is dragged, the knot is dragged as one step of undo, and Escap
   await expect(knot).toHaveAttribute('aria-valuenow', '999');
 });
 
+test('a knot that is tied asks for the name of its band, and names can be typed anew', async ({ page }) => {
+  const pointer = page.getByRole('slider', { name: 'Width of the stage' });
+  await pointer.focus();
+  for (let step = 0; step < 6; step++) await page.keyboard.press('PageDown');
+  const at = Number(await pointer.getAttribute('aria-valuenow'));
+  await page.keyboard.press('Enter');
+  const field = page.getByLabel('Name of the band', { exact: true });
+  await expect(field).toBeFocused();
+  // Its first name is selected: what is typed takes its place.
+  await page.keyboard.type('wide');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('alert')).toHaveText('There is a band “Wide” already.');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('Tablet');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('slider', { name: 'Breakpoint where Tablet starts' })).toHaveAttribute(
+    'aria-valuenow',
+    String(at),
+  );
+  await page.getByRole('button', { name: 'Name of the band Phone' }).click();
+  await page.keyboard.type('Handset');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  const site = await savedSite(page, idOf(page.url()));
+  expect(site.bands.map(({ name, min }) => [name, min])).toEqual([
+    ['Wide', 1000],
+    ['Tablet', at],
+    ['Handset', 0],
+  ]);
+});
+
 test('the rope says where the row fits, and the hollow knot is the smallest safe breakpoint', async ({
   page,
 }) => {

@@ -24,6 +24,7 @@ import { sectionMissing } from './links/section-missing.ts';
 import { socialFrontPage } from './links/social-front-page.ts';
 import { unanswered } from './links/unanswered.ts';
 import { textContrast } from './looks/text-contrast.ts';
+import { landmarkNames } from './parts/landmark-names.ts';
 import { placementEmpty } from './parts/placement-empty.ts';
 import { rowBreaksCheck } from './rows/row-breaks.ts';
 
@@ -54,6 +55,7 @@ export const CHECKS: readonly Check[] = [
   unanswered,
   panelEmpty,
   placementEmpty,
+  landmarkNames,
   textContrast,
   rowBreaksCheck,
 ];

@@ -256,6 +256,32 @@ describe('a site as a whole', () => {
       });
     }
   });
+  test('two navigations of one name on a page are told at the later one, and mended', () => {
+    const menu = (id: string, name: string) => ({
+      kind: 'menu' as const,
+      id,
+      name,
+      menu: DEMO.menus[0]?.id ?? '',
+      branch: null,
+      levels: 1 as const,
+      opensOn: 'click' as const,
+      look: {},
+    });
+    const withMenu = (name: string) => {
+      const added = runEdit(DEMO, {
+        name: 'add-part',
+        args: { place: { region: 'row-main.end', index: 0 }, part: menu('menu-two', name) },
+      } as never);
+      if (!added.ok) throw new Error(added.error[0]?.message);
+      return added.value.site;
+    };
+    const found = (site: Site) => runChecks(site).filter(({ check }) => check === 'landmark-names');
+    expect([found(DEMO), found(withMenu('Second'))]).toEqual([[], []]);
+    const [finding, ...others] = found(withMenu('main'));
+    expect([finding?.evidence, others]).toEqual(['Header › main', []]);
+    const mended = finding?.fix && runEdit(withMenu('main'), finding.fix.edit);
+    expect(mended?.ok && found(mended.value.site)).toEqual([]);
+  });
   test('calls to action are judged like links, and mended', () => {
     const wrong = runEdit(DEMO, {
       name: 'set-owner',
@@ -289,6 +315,7 @@ describe('a site as a whole', () => {
     expect(CHECKS.map((check) => check.id).filter((id) => !(id in SAMPLES))).toEqual([
       'panel-empty',
       'placement-empty',
+      'landmark-names',
       'text-contrast',
       'row-breaks',
     ]);

@@ -48,6 +48,7 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
         onBlur={(event) => {
           delete event.target.dataset['dirty'];
           commit();
+          rest.onBlur?.(event);
         }}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();

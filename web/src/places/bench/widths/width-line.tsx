@@ -10,12 +10,13 @@ import {
   type Measurer,
   type Site,
 } from '@hamaca/core';
-import { memo, useMemo, useRef, type KeyboardEvent } from 'react';
+import { memo, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { TextField } from '../../../ui/text-field.tsx';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import { setWidth, useBench, WIDTHS } from '../../../store/bench-store.ts';
+import { BandNames } from './band-names.tsx';
 import { drawRope, ropeY } from './rope.ts';
 import { useDrag } from '../use-drag.ts';
 
@@ -99,12 +100,12 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
     store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint');
   };
   const unfolding = foldKnot(site, piece);
+  const [naming, setNaming] = useState<string | null>(null);
   const tie = (at: number) => {
     const id = uniqueName('band', idsOf(site));
-    store.edit(
-      { name: 'add-band', args: { band: { id, name: `From ${Math.round(at)}`, min: at } } },
-      'Add a breakpoint',
-    );
+    const band = { id, name: `From ${Math.round(at)}`, min: at };
+    // What was just made is what is to be named.
+    if (store.edit({ name: 'add-band', args: { band } }, 'Add a breakpoint')) setNaming(id);
   };
   const suggested = line.safeBreakpoint;
   const showSuggestion =
@@ -158,6 +159,7 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
             ))}
           </g>
         </svg>
+        <BandNames site={site} toX={(value) => MARGIN + toX(value)} naming={naming} onNaming={setNaming} />
         {showSuggestion && (
           <button
             type="button"
@@ -203,7 +205,12 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
           aria-valuenow={width}
           aria-valuetext={`${width} px, ${FIT_WORDS[fit]}`}
           {...pointer}
+          title="The stage’s width; Enter ties a breakpoint here"
           onKeyDown={(event) => {
+            if (event.key === 'Enter') {
+              event.preventDefault();
+              tie(width);
+            }
             const step = keyStep(event);
             if (step === null && event.key !== 'Home' && event.key !== 'End') return;
             event.preventDefault();
