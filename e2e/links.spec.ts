@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { gzipSync, strToU8, zipSync } from 'fflate';
+import { gzipSync, strToU8, unzipSync, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
 import type { MenuItem, Site } from '@hamaca/core';
 import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
@@ -272,6 +272,22 @@ test('everything a link has stands beneath it and reaches the output', async ({ 
   expect((await markup.textContent()) ?? '').toMatch(
     /<li class="hm-not-phone">[\s\S]*class="hm-glyph"[\s\S]*src="data:image\/webp/,
   );
+  // Pages with a strict content security policy get pictures as files.
+  await page.getByRole('combobox', { name: 'Pictures' }).click();
+  await page.getByRole('option', { name: 'as files' }).click();
+  const folder = page.getByLabel('found by pages at');
+  await folder.fill('media');
+  await folder.press('Enter');
+  await expect(page.getByRole('alert')).toContainText('ends in “/”');
+  await folder.fill('/media/');
+  await folder.press('Enter');
+  await expect(markup).toContainText('src="/media/picture-1.webp"');
+  const [zip] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Download the zip' }).click(),
+  ]);
+  const files = unzipSync(new Uint8Array(readFileSync(await zip.path())));
+  expect(files['pictures/picture-1.webp']?.length).toBeGreaterThan(100);
   await page.goto(`/sites/${id}/bench/header`);
   const stage = await stageFrame(page);
   await stage.getByRole('button', { name: 'Visit' }).first().click();

@@ -14,7 +14,8 @@ import {
   test,
   visitSubmenu,
 } from './support/pasted.ts';
-import { handOff, pasteInto } from './support/output.ts';
+import { dress } from '../core/test/dressed.ts';
+import { changedDemo, handOff, pasteInto } from './support/output.ts';
 import { snapshot } from './support/snapshot.ts';
 
 const changed = (patch: JsonPatch): Site => {
@@ -191,8 +192,13 @@ test('loading the script twice changes nothing', async ({ page, host }) => {
   expect(before.filter((name) => /^hm|hamaca/i.test(name))).toEqual([]);
 });
 
-test('a strict content security policy does not stop it', async ({ page, host }) => {
-  const files = pasteInto(OUTPUT, { body: '<main><h1>Marisma</h1></main>' });
+test('a strict content security policy does not stop it, nor pictures that are files', async ({
+  page,
+  host,
+}) => {
+  const files = pasteInto(handOff(changedDemo(dress), { pictures: '/pictures/' }), {
+    body: '<main><h1>Marisma</h1></main>',
+  });
   files.set(
     'index.html',
     String(files.get('index.html')).replace(
@@ -210,6 +216,9 @@ test('a strict content security policy does not stop it', async ({ page, host })
   await opener(page).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   expect(complaints.filter((text) => /policy/i.test(text))).toEqual([]);
+  const picture = page.getByRole('img', { name: 'An envelope' });
+  await expect(picture).toHaveAttribute('src', '/pictures/picture-1.gif');
+  expect(await picture.evaluate((image: HTMLImageElement) => image.naturalWidth)).toBe(1);
 });
 
 test('right to left mirrors the bar and the panel', async ({ page, host }) => {

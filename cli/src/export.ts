@@ -1,6 +1,6 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
-import { handOffFiles, parseSiteFile } from '@hamaca/core';
+import { handOffFiles, parseSiteFile, type HandOffOptions } from '@hamaca/core';
 import { loadFontMetrics, readFontFile } from './fonts.ts';
 import { readInput } from './input.ts';
 import type { Output } from './output.ts';
@@ -10,19 +10,24 @@ import { ERRORS } from './words.ts';
 export async function runExport(
   file: string,
   folder: string,
-  prefix: string | undefined,
+  options: HandOffOptions,
   output: Output,
 ): Promise<number> {
   const text = readInput(file);
   if (!text.ok) return output.refuse(text.error);
   const site = parseSiteFile(text.value);
   if (!site.ok) return output.refuse(ERRORS.notASite(file, site.error));
-  const files = handOffFiles(site.value, await loadFontMetrics(), prefix === undefined ? {} : { prefix });
+  const files = handOffFiles(site.value, await loadFontMetrics(), options);
   if (!files) return output.refuse(ERRORS.noHeader(file));
   const missing: string[] = [];
   try {
     for (const entry of files) {
-      const content = 'text' in entry ? entry.text : readFontFile(entry.font);
+      const content =
+        'text' in entry
+          ? entry.text
+          : 'base64' in entry
+            ? Buffer.from(entry.base64, 'base64')
+            : readFontFile(entry.font);
       // A typeface that was brought along is kept where it was brought to, not in the site file.
       if (content === null) {
         missing.push(entry.name);

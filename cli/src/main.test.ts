@@ -75,6 +75,17 @@ describe('hamaca export', () => {
     expect(css + html + readFileSync(join(out, 'menu.js'), 'utf8')).not.toMatch(/\bhm-/);
     expect((await run('export', DEMO, '--out', out, '--prefix', '9 lives')).code).toBe(2);
   });
+  test('writes pictures as files where asked, and refuses a folder that cannot be', async () => {
+    const out = join(folder, 'pictured');
+    const site = JSON.parse(readFileSync(DEMO, 'utf8')) as { menus: { items: Record<string, unknown>[] }[] };
+    const image = 'data:image/gif;base64,R0lGODlhAQABAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7';
+    Object.assign(site.menus[0]?.items[5] ?? {}, { image, imageText: 'An envelope' });
+    const source = file('pictured.json', JSON.stringify(site));
+    expect((await run('export', source, '--out', out, '--pictures', '/media/')).code).toBe(0);
+    expect(readFileSync(join(out, 'menu.html'), 'utf8')).toContain('src="/media/picture-1.gif"');
+    expect(readFileSync(join(out, 'pictures/picture-1.gif')).toString('base64')).toBe(image.split(',')[1]);
+    expect((await run('export', source, '--out', out, '--pictures', 'javascript:')).code).toBe(2);
+  });
   test('a typeface that was brought along is named as missing, and the rest is written', async () => {
     const site = JSON.parse(readFileSync(DEMO, 'utf8')) as {
       typefaces: unknown[];

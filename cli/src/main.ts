@@ -1,7 +1,14 @@
 import { parseArgs } from 'node:util';
 import { runExport } from './export.ts';
 import { runFit } from './fit.ts';
-import { PREFIX, PREFIX_ALLOWED, siteJsonSchema, type LinkFormatName } from '@hamaca/core';
+import {
+  PICTURES_AT,
+  PICTURES_AT_ALLOWED,
+  PREFIX,
+  PREFIX_ALLOWED,
+  siteJsonSchema,
+  type LinkFormatName,
+} from '@hamaca/core';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
@@ -13,6 +20,7 @@ const OPTIONS = {
   json: { type: 'boolean' },
   all: { type: 'boolean' },
   prefix: { type: 'string' },
+  pictures: { type: 'string' },
 } as const;
 
 function readArguments(args: readonly string[]) {
@@ -45,7 +53,15 @@ export async function main(args: readonly string[], output: Output = terminalOut
       return misuse('export needs a site file and --out DIR');
     if (values.prefix !== undefined && !PREFIX.test(values.prefix))
       return misuse(`--prefix is ${PREFIX_ALLOWED}`);
-    return runExport(file, values.out, values.prefix, output);
+    if (values.pictures !== undefined && !PICTURES_AT.test(values.pictures))
+      return misuse(`--pictures is ${PICTURES_AT_ALLOWED}`);
+    const { prefix, pictures } = values;
+    return runExport(
+      file,
+      values.out,
+      { ...(prefix === undefined ? {} : { prefix }), ...(pictures === undefined ? {} : { pictures }) },
+      output,
+    );
   }
   if (command === 'schema') {
     if (file !== undefined) return misuse('schema takes no file');

@@ -147,7 +147,13 @@ export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED } from './output/names.ts';
 export type { Check, FetchedLink, Finding } from './check/check.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
-export { handOffFiles, pageMarkup } from './formats/archive/hand-off.ts';
+export { handOffFiles, pageMarkup, type HandOffOptions } from './formats/archive/hand-off.ts';
+export {
+  createPictures,
+  holdsPictures,
+  PICTURES_AT,
+  PICTURES_AT_ALLOWED,
+} from './formats/archive/pictures.ts';
 export { zipFiles } from './formats/archive/zip.ts';
 export { printBranches, readBranches } from './formats/links/branches.ts';
 export { type FoundMenu, readHtmlLinks, readHtmlMenus } from './formats/links/html-menus.ts';

@@ -2,7 +2,15 @@ import { readFileSync } from 'node:fs';
 import { createServer, type Server } from 'node:http';
 import { extname } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { handOffFiles, loadSite, parseSiteFile, TYPEFACES, type FontMetrics, type Site } from '@hamaca/core';
+import {
+  handOffFiles,
+  loadSite,
+  parseSiteFile,
+  TYPEFACES,
+  type FontMetrics,
+  type HandOffOptions,
+  type Site,
+} from '@hamaca/core';
 
 const at = (path: string) => fileURLToPath(new URL(`../../${path}`, import.meta.url));
 
@@ -24,11 +32,15 @@ export function changedDemo(change: (raw: unknown) => unknown): Site {
 }
 
 /** The hand-off of a site, file by file. */
-export function handOff(site: Site): Map<string, string | Uint8Array> {
+export function handOff(site: Site, options: HandOffOptions = {}): Map<string, string | Uint8Array> {
   return new Map(
-    (handOffFiles(site, FONTS) ?? []).map((file) => [
+    (handOffFiles(site, FONTS, options) ?? []).map((file) => [
       file.name,
-      'text' in file ? file.text : readFileSync(at(`fonts/dist/${file.font}`)),
+      'text' in file
+        ? file.text
+        : 'base64' in file
+          ? Buffer.from(file.base64, 'base64')
+          : readFileSync(at(`fonts/dist/${file.font}`)),
     ]),
   );
 }
@@ -38,6 +50,7 @@ const TYPES: Readonly<Record<string, string>> = {
   '.css': 'text/css',
   '.js': 'text/javascript',
   '.woff2': 'font/woff2',
+  '.gif': 'image/gif',
 };
 
 export interface Host {

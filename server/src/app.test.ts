@@ -245,7 +245,9 @@ describe('the rest', () => {
     const files = unzipSync(new Uint8Array(await zip.arrayBuffer()));
     const markup = Buffer.from(files['menu.html'] ?? []).toString();
     expect([markup.includes('class="reed-'), markup.includes('hm-')]).toEqual([true, false]);
-    expect((await app.request('/api/sites/marisma/hand-off.zip?prefix=Reed')).status).toBe(400);
+    for (const query of ['prefix=Reed', 'pictures=/pictures', 'pictures=javascript:/'])
+      expect((await app.request(`/api/sites/marisma/hand-off.zip?${query}`)).status).toBe(400);
+    expect((await app.request('/api/sites/marisma/hand-off.zip?pictures=/pictures/')).status).toBe(200);
   });
   test('the zip holds the hand-off and is the same each time', async () => {
     const zip = async () =>

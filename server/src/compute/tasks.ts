@@ -1,4 +1,5 @@
 import {
+  type HandOffOptions,
   findHalfCharacter,
   handOffFiles,
   loadSite,
@@ -33,10 +34,10 @@ function readSite(text: string): ReadSite {
     : { kind: 'invalid', problems: loaded.error };
 }
 
-/** A stored document, the measures of typefaces that were brought along for it, and what all names begin with. */
+/** A stored document, the measures of typefaces that were brought along for it, and what was asked for. */
 export interface HandOffInput {
   readonly document: string;
-  readonly prefix: string | null;
+  readonly options: HandOffOptions;
   readonly ownFonts: readonly FontMetrics[];
 }
 
@@ -45,11 +46,11 @@ let bundled: Promise<FontMetrics[]> | null = null;
 async function makeHandOff({
   document,
   ownFonts,
-  prefix,
+  options,
 }: HandOffInput): Promise<ReturnType<typeof handOffFiles>> {
   bundled ??= loadFontMetrics();
   const fonts = [...(await bundled), ...ownFonts];
-  return handOffFiles(loadStored(document), fonts, prefix === null ? {} : { prefix });
+  return handOffFiles(loadStored(document), fonts, options);
 }
 
 /** Work that may take long, by name: each gets what can be handed to a thread, and answers likewise. */

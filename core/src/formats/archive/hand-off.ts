@@ -8,10 +8,23 @@ import type { FontMetrics } from '../../text/font-table.ts';
 import { isBundled } from '../../text/typefaces.ts';
 import { printDesignTokens } from '../palette/design-tokens.ts';
 import { TABLER_LICENCE } from './icon-licence.ts';
+import { createPictures, type PictureFile } from './pictures.ts';
 
-/** A file of the hand-off: text, or the name of a font file or licence that the caller copies in. */
+/** A file of the hand-off: text, a picture, or the name of a font file or licence that the caller copies in. */
 export type HandOffFile =
-  { readonly name: string; readonly text: string } | { readonly name: string; readonly font: string };
+  | { readonly name: string; readonly text: string }
+  | PictureFile
+  | { readonly name: string; readonly font: string };
+
+export interface HandOffOptions {
+  /** Start of every class, id and custom property. */
+  readonly prefix?: string;
+  /**
+   * Where the pages find the folder of pictures: those kept in the site become files. Left out, they stay in the markup and
+   * the stylesheet, which a strict content security policy refuses (CSP Level 3, `img-src`).
+   */
+  readonly pictures?: string;
+}
 
 /** The markup of a piece that stands in pages, followed by the panels it can open. */
 export function pageMarkup(site: Site, compiled: Compiled, piece: Piece): string {
@@ -63,7 +76,17 @@ ${indented}  </body>
 `;
 }
 
-function printReadme(site: Site, compiled: Compiled, pages: readonly PieceFiles[]): string {
+function printReadme(
+  site: Site,
+  compiled: Compiled,
+  pages: readonly PieceFiles[],
+  picturesAt: string | null,
+): string {
+  const pictures =
+    picturesAt === null
+      ? ''
+      : `pictures/        the pictures: keep a copy beside menu.css, and one where the markup looks for
+                 them, ${picturesAt || 'beside each page'}\n`;
   const fonts =
     compiled.typefaces.length > 0
       ? 'fonts/           the typefaces menu.css loads, with the licences of the free ones;\n                 keep the folder beside menu.css\n'
@@ -84,7 +107,7 @@ function printReadme(site: Site, compiled: Compiled, pages: readonly PieceFiles[
 menu.html        the markup: paste it as the first thing in your page's body
 ${more}menu.css         the stylesheet: load it in the page's head, before or after your own
 menu.js          the behaviour: load it with defer, in the head or at the end of the body
-${fonts}${icons}index.html       an empty page that does all of this, to look at and to copy from; page.css is
+${fonts}${pictures}${icons}index.html       an empty page that does all of this, to look at and to copy from; page.css is
                  its own and needs no copying
 tokens.json      colours and type as design tokens
 site.hamaca.json the site itself: open it in Hamaca to go on
@@ -99,21 +122,27 @@ menu.js marks the link to the page it is on with aria-current; nothing has to be
 export function handOffFiles(
   site: Site,
   fonts: readonly FontMetrics[],
-  options: { readonly prefix?: string } = {},
+  { pictures: at, ...options }: HandOffOptions = {},
 ): HandOffFile[] | null {
   const pages = pieceFiles(site);
   if (pages.length === 0) return null;
   const compiled = compileSite(site, { fonts, ...options });
-  const markup = pages.map((page) => ({ ...page, markup: pageMarkup(site, compiled, page.piece) }));
+  const pictures = at === undefined ? null : createPictures(at);
+  const markup = pages.map((page) => {
+    const own = pageMarkup(site, compiled, page.piece);
+    return { ...page, markup: pictures?.fromMarkup(own) ?? own };
+  });
+  const stylesheet = pictures?.fromStylesheet(compiled.stylesheet) ?? compiled.stylesheet;
   return [
     ...markup.map(({ suffix, markup: own }) => ({
       name: `index${suffix}.html`,
       text: printExamplePage(site, own),
     })),
     ...markup.map(({ suffix, markup: own }) => ({ name: `menu${suffix}.html`, text: own })),
-    { name: 'menu.css', text: compiled.stylesheet },
+    { name: 'menu.css', text: stylesheet },
     { name: 'page.css', text: EXAMPLE_STYLE },
     { name: 'menu.js', text: compiled.script },
+    ...(pictures?.files() ?? []),
     ...compiled.fontFiles.map((file) => ({ name: `fonts/${file}.woff2`, font: `${file}.woff2` })),
     ...compiled.typefaces
       .filter(({ id }) => isBundled(id))
@@ -121,6 +150,9 @@ export function handOffFiles(
     ...(compiled.iconSets.includes('tabler') ? [{ name: 'icons-LICENSE.txt', text: TABLER_LICENCE }] : []),
     { name: 'tokens.json', text: printDesignTokens(site) },
     { name: 'site.hamaca.json', text: printSiteFile(site) },
-    { name: 'README.txt', text: printReadme(site, compiled, pages) },
+    {
+      name: 'README.txt',
+      text: printReadme(site, compiled, pages, at !== undefined && pictures?.files().length ? at : null),
+    },
   ];
 }

@@ -1,4 +1,14 @@
-import { compileSite, pageMarkup, PREFIX, PREFIX_ALLOWED, standingPieces } from '@hamaca/core';
+import {
+  compileSite,
+  createPictures,
+  holdsPictures,
+  pageMarkup,
+  PICTURES_AT,
+  PICTURES_AT_ALLOWED,
+  PREFIX,
+  PREFIX_ALLOWED,
+  standingPieces,
+} from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -7,7 +17,7 @@ import { Code, type CodeLanguage } from '../../ui/code.tsx';
 import { TextField } from '../../ui/text-field.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { copyText } from '../../store/copy-text.ts';
-import { keepNamesPrefix, namesPrefix } from '../../store/names-prefix.ts';
+import { keepChoice, keptChoice } from '../../store/hand-off-choices.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
 
 interface Block {
@@ -79,6 +89,50 @@ function BlockTab({
   );
 }
 
+interface PicturesChoiceProps {
+  /** Where pages find the folder; empty where pictures stay in the markup. */
+  readonly at: string;
+  readonly onChange: (at: string) => void;
+}
+
+/** Whether pictures stay in the markup and stylesheet, or become files. */
+function PicturesChoice({ at, onChange }: PicturesChoiceProps) {
+  return (
+    <div className="flex flex-wrap items-center gap-2">
+      <span className="font-semibold">Pictures</span>
+      <Choice
+        label="Pictures"
+        value={at === '' ? 'inside' : 'files'}
+        options={[
+          { value: 'inside', label: 'inside markup and stylesheet' },
+          { value: 'files', label: 'as files' },
+        ]}
+        onChange={(where) => {
+          onChange(where === 'files' ? '/pictures/' : '');
+        }}
+      />
+      {at !== '' && (
+        <label className="flex items-center gap-2">
+          <span className="text-ink-soft">found by pages at</span>
+          <TextField
+            value={at}
+            className="w-36 font-mono"
+            title="where the folder “pictures” of the zip will lie; the stylesheet finds its own beside itself"
+            onCommit={(text) => {
+              if (text === '' || !PICTURES_AT.test(text)) return `Allowed is ${PICTURES_AT_ALLOWED}.`;
+              onChange(text);
+              return null;
+            }}
+          />
+        </label>
+      )}
+      <span className="w-full text-ink-soft">
+        A strict content security policy refuses pictures that are written out in the page.
+      </span>
+    </div>
+  );
+}
+
 /** The output: what it is, what it weighs, and how it leaves. */
 export function HandOffPlace() {
   const site = useSite();
@@ -89,7 +143,8 @@ export function HandOffPlace() {
   const [piece, setPiece] = useState<string | null>(null);
   const shownPiece = pieces.find((entry) => entry.id === piece) ?? pieces[0];
   const [chosen, setChosen] = useState('menu.html');
-  const [prefix, setPrefix] = useState(() => namesPrefix(id));
+  const [prefix, setPrefix] = useState(() => keptChoice('prefix', id));
+  const [pictures, setPictures] = useState(() => keptChoice('pictures', id));
   const output = useMemo(
     () => (fonts ? compileSite(site, { fonts: fonts.metrics, prefix }) : null),
     [site, fonts, prefix],
@@ -101,20 +156,22 @@ export function HandOffPlace() {
       </p>
     );
   if (!output) return null;
+  const markup = pageMarkup(site, output, shownPiece);
+  const files = pictures === '' ? null : createPictures(pictures);
   const blocks: Block[] = [
     {
       name: 'menu.html',
       title: 'Markup',
       language: 'html',
       where: 'first thing in the page’s body',
-      text: pageMarkup(site, output, shownPiece),
+      text: files?.fromMarkup(markup) ?? markup,
     },
     {
       name: 'menu.css',
       title: 'Stylesheet',
       language: 'css',
       where: 'in the head, before or after your own',
-      text: output.stylesheet,
+      text: files?.fromStylesheet(output.stylesheet) ?? output.stylesheet,
     },
     {
       name: 'menu.js',
@@ -162,11 +219,20 @@ export function HandOffPlace() {
               onCommit={(text) => {
                 if (!PREFIX.test(text)) return `Allowed is ${PREFIX_ALLOWED}.`;
                 setPrefix(text);
-                keepNamesPrefix(id, text);
+                keepChoice('prefix', id, text);
                 return null;
               }}
             />
           </label>
+          {holdsPictures(markup + output.stylesheet) && (
+            <PicturesChoice
+              at={pictures}
+              onChange={(at) => {
+                setPictures(at);
+                keepChoice('pictures', id, at);
+              }}
+            />
+          )}
           <p>
             <span className="font-semibold">Stylesheet and script together</span>
             <br />
@@ -181,7 +247,7 @@ export function HandOffPlace() {
           <div className="flex flex-wrap items-center gap-2">
             {saving === 'saved' ? (
               <a
-                href={`/api/sites/${id}/hand-off.zip?prefix=${prefix}`}
+                href={`/api/sites/${id}/hand-off.zip?${new URLSearchParams({ prefix, ...(pictures === '' ? {} : { pictures }) }).toString()}`}
                 download
                 className="inline-flex h-7 items-center rounded-[3px] border border-ink bg-ink px-2.5 text-white hover:bg-ink-soft"
               >
