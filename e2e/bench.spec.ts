@@ -92,6 +92,41 @@ test('a knot that is tied asks for the name of its band, and names can be typed 
   ]);
 });
 
+test('the finder leads there by other words, and one border goes around all sides', async ({ page }) => {
+  const findBy = async (typed: string) => {
+    await page.keyboard.press('Control+k');
+    await page.getByRole('combobox', { name: 'Everything to find' }).fill(typed);
+    await page.keyboard.press('Enter');
+  };
+  await findBy('dropdown');
+  await expect(page.getByText('Submenu box has no states to freeze')).toBeVisible();
+  await findBy('border beneath');
+  const cell = page.locator('[data-cell="lineBottom rest"]');
+  await cell.click();
+  await page.keyboard.type('2 dashed accent');
+  await page.keyboard.press('Enter');
+  await cell.click();
+  await page.getByRole('button', { name: 'all four sides' }).click();
+  await saved(page);
+  const line = { line: { width: 2, style: 'dashed', colour: { role: 'accent' } } };
+  const site = await savedSite(page, idOf(page.url()));
+  const menu = site.pieces[0]?.kind === 'header' ? site.pieces[0].rows[0]?.zones.middle[0] : undefined;
+  expect(menu?.look['submenu']?.['2']?.rest?.['all']).toMatchObject({
+    lineTop: line,
+    lineEnd: line,
+    lineBottom: line,
+    lineStart: line,
+  });
+  await page.keyboard.press('Control+/');
+  for (const place of ['Everywhere', 'Bench', 'Links', 'Look sheet', 'Width line'])
+    await expect(page.getByRole('dialog').getByRole('region', { name: place })).toBeVisible();
+  await page.keyboard.press('Escape');
+  await findBy('tower hide');
+  await expect(page).toHaveURL(/\/links$/);
+  await findBy('export');
+  await expect(page).toHaveURL(/\/hand-off$/);
+});
+
 test('the rope says where the row fits, and the hollow knot is the smallest safe breakpoint', async ({
   page,
 }) => {

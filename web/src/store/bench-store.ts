@@ -49,6 +49,8 @@ export interface BenchState {
   readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
   /** Id of the panel that was opened on the stage itself. */
   readonly opened: string | null;
+  /** Id of the band whose name is being typed on the width line. */
+  readonly naming: string | null;
   /** Height of the stage in the wide arrangement, in px. */
   readonly stageHeight: number;
 }
@@ -80,6 +82,7 @@ export const benchStore = createStore<BenchState>(() => ({
   lit: [],
   copied: null,
   opened: null,
+  naming: null,
 }));
 
 export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {

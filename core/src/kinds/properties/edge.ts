@@ -4,7 +4,7 @@ import { FOCUS_RING, type Property } from '../../values/property.ts';
 export const EDGE_PROPERTIES = {
   lineTop: {
     kind: 'line',
-    label: 'line above',
+    label: 'border above',
     group: 'edge',
     css: ['border-block-start'],
     initial: { line: null },
@@ -12,7 +12,7 @@ export const EDGE_PROPERTIES = {
   },
   lineBottom: {
     kind: 'line',
-    label: 'line beneath',
+    label: 'border beneath',
     group: 'edge',
     css: ['border-block-end'],
     initial: { line: null },
@@ -20,7 +20,7 @@ export const EDGE_PROPERTIES = {
   },
   lineStart: {
     kind: 'line',
-    label: 'line before',
+    label: 'border before',
     group: 'edge',
     css: ['border-inline-start'],
     initial: { line: null },
@@ -28,7 +28,7 @@ export const EDGE_PROPERTIES = {
   },
   lineEnd: {
     kind: 'line',
-    label: 'line behind',
+    label: 'border behind',
     group: 'edge',
     css: ['border-inline-end'],
     initial: { line: null },

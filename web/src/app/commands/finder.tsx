@@ -1,8 +1,10 @@
 import { Command as Menu } from 'cmdk';
+import { useMemo, useState } from 'react';
 import { SheetDialog } from '../../ui/sheet-dialog.tsx';
-import { COMMANDS, keysLabel, type CommandContext } from './commands.ts';
+import type { CommandContext } from './commands.ts';
+import { everythingToFind, find } from './finds.ts';
 
-/** Finds a command by typing part of its name. */
+/** Finds what can be done and every part, setting, property, page and place, by any of its words. */
 export function Finder({
   context,
   onClose,
@@ -10,25 +12,34 @@ export function Finder({
   readonly context: CommandContext;
   readonly onClose: () => void;
 }) {
+  const [typed, setTyped] = useState('');
+  const everything = useMemo(() => everythingToFind(context), [context]);
+  const found = find(everything, typed);
   return (
-    <SheetDialog title="Find a command" onClose={onClose}>
-      <Menu label="Commands" className="p-2">
-        <Menu.Input autoFocus placeholder="Type what you want to do" className="field mb-2 w-full" />
+    <SheetDialog title="Find" onClose={onClose}>
+      <Menu label="Everything to find" shouldFilter={false} className="p-2">
+        <Menu.Input
+          autoFocus
+          value={typed}
+          onValueChange={setTyped}
+          placeholder="Type what you want to do, or what it is called"
+          className="field mb-2 w-full"
+        />
         <Menu.List>
           <Menu.Empty className="px-2 py-3 text-ink-faint">Nothing is called that.</Menu.Empty>
-          {COMMANDS.filter((command) => command.id !== 'find' && command.when(context)).map((command) => (
+          {found.map(({ id, label, where, keys, run }) => (
             <Menu.Item
-              key={command.id}
+              key={id}
+              value={id}
               onSelect={() => {
                 onClose();
-                command.run(context);
+                run(context);
               }}
-              className="flex h-8 items-center justify-between rounded-[3px] px-2 text-bench data-[selected=true]:bg-ochre-wash"
+              className="flex min-h-8 items-center gap-3 rounded-[3px] px-2 text-bench data-[selected=true]:bg-ochre-wash"
             >
-              {command.label}
-              {command.keys?.[0] !== undefined && (
-                <kbd className="font-sans text-small text-ink-faint">{keysLabel(command.keys[0])}</kbd>
-              )}
+              <span className="min-w-0 truncate">{label}</span>
+              <span className="ml-auto shrink-0 text-small text-ink-faint">{where}</span>
+              {keys !== undefined && <kbd className="font-sans text-small text-ink-faint">{keys}</kbd>}
             </Menu.Item>
           ))}
         </Menu.List>

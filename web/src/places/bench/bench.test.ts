@@ -68,7 +68,7 @@ describe('which rows the sheet shows', () => {
     expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'letter-spacing' }), scene))).toEqual([
       'tracking',
     ]);
-    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'line beneath' }), scene))).toEqual([
+    expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'border beneath' }), scene))).toEqual([
       'lineBottom',
     ]);
     expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'zzz' }), scene))).toEqual([]);

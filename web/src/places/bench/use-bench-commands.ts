@@ -1,8 +1,9 @@
-import { idsOf, uniqueName, type Site } from '@hamaca/core';
+import type { Site } from '@hamaca/core';
 import { useEffect, useMemo } from 'react';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
 import { benchStore, showStarters } from '../../store/bench-store.ts';
+import { tieKnot } from './widths/tie-knot.ts';
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement && target.matches('input, textarea, select, [contenteditable]');
@@ -34,14 +35,7 @@ export function useBenchCommands(site: Site): void {
         showStarters(true);
       },
       'bench-tie': () => {
-        const { width } = benchStore.getState();
-        edit(
-          {
-            name: 'add-band',
-            args: { band: { id: uniqueName('band', idsOf(site)), name: `From ${width}`, min: width } },
-          },
-          'Add a breakpoint',
-        );
+        tieKnot(site, edit, benchStore.getState().width);
       },
       'bench-filter': () => {
         document.querySelector<HTMLElement>('[aria-label="Find a property"]')?.focus();

@@ -19,6 +19,7 @@ import { PictureUpload } from '../../../settings/words.tsx';
 import { swatchOf } from '../../../store/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
 import { openCell } from '../../../store/bench-store.ts';
+import { BORDER_SETS, borderEdit, isBorder } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 interface Props {
@@ -199,6 +200,27 @@ function PaintUpload({ cell }: { readonly cell: SheetCell }) {
   );
 }
 
+/** One border for several sides at once. */
+function BorderSides({ cell }: { readonly cell: SheetCell }) {
+  const edit = useEdit();
+  return (
+    <div className="flex flex-wrap items-center gap-1" role="group" aria-label="The same border">
+      <span className="text-ink-faint">the same on</span>
+      {BORDER_SETS.map(({ label, sides }) => (
+        <Button
+          key={label}
+          className="!h-6 !text-small"
+          onClick={() => {
+            edit(borderEdit(cell, sides), `Border on ${label}, ${cell.cell.state}`);
+          }}
+        >
+          {label}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
 /** About the cell in focus: where its value comes from, and for colours everything it could be linked to. */
 export function CellStrip({ site, cell, onClear }: Props) {
   const { property: id, state } = cell.cell;
@@ -218,6 +240,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
         </Button>
       </div>
       {entry.typed === true && <TypeLinks site={site} cell={cell} />}
+      {isBorder(id) && <BorderSides cell={cell} />}
       {entry.kind === 'paint' && <PaintUpload cell={cell} />}
       {entry.kind === 'colour' && <ColourLinks site={site} cell={cell} />}
     </div>

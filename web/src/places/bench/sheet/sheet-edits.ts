@@ -8,6 +8,7 @@ import {
   type CellValue,
   type Edit,
   type LevelKey,
+  type PropertyId,
   type Site,
   type SlotRef,
 } from '@hamaca/core';
@@ -41,6 +42,20 @@ export function fillEdit(site: Site, text: string, cells: readonly SheetCell[]):
       return parsed.ok ? [{ ...cell, value: parsed.value }] : [];
     }),
   );
+}
+
+/** The borders of a box, and the sets of them that are given one value together. */
+export const BORDER_SETS = [
+  { label: 'all four sides', sides: ['lineTop', 'lineEnd', 'lineBottom', 'lineStart'] },
+  { label: 'above and beneath', sides: ['lineTop', 'lineBottom'] },
+  { label: 'before and behind', sides: ['lineStart', 'lineEnd'] },
+] as const satisfies readonly { readonly label: string; readonly sides: readonly PropertyId[] }[];
+
+export const isBorder = (id: PropertyId): boolean => BORDER_SETS[0].sides.some((side) => side === id);
+
+/** Gives several borders the value that one of them has, in the same state and bands. */
+export function borderEdit({ cell, resolved }: SheetCell, sides: readonly PropertyId[]): Edit {
+  return setCells(sides.map((side): CellValue => ({ ...cell, property: side, value: resolved.value })));
 }
 
 type Band = Site['bands'][number];

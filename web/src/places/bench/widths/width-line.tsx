@@ -2,22 +2,21 @@ import {
   bandAt,
   fitAt,
   fitLine,
-  idsOf,
-  uniqueName,
   type Fit,
   foldsBelow,
   type Piece,
   type Measurer,
   type Site,
 } from '@hamaca/core';
-import { memo, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { memo, useMemo, useRef, type KeyboardEvent } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { TextField } from '../../../ui/text-field.tsx';
 import { useSiteStore } from '../../../store/open-site.tsx';
-import { setWidth, useBench, WIDTHS } from '../../../store/bench-store.ts';
+import { benchStore, setWidth, useBench, WIDTHS } from '../../../store/bench-store.ts';
 import { BandNames } from './band-names.tsx';
 import { drawRope, ropeY } from './rope.ts';
+import { tieKnot } from './tie-knot.ts';
 import { useDrag } from '../use-drag.ts';
 
 const MARGIN = 22;
@@ -100,12 +99,9 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
     store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint');
   };
   const unfolding = foldKnot(site, piece);
-  const [naming, setNaming] = useState<string | null>(null);
+  const naming = useBench((state) => state.naming);
   const tie = (at: number) => {
-    const id = uniqueName('band', idsOf(site));
-    const band = { id, name: `From ${Math.round(at)}`, min: at };
-    // What was just made is what is to be named.
-    if (store.edit({ name: 'add-band', args: { band } }, 'Add a breakpoint')) setNaming(id);
+    tieKnot(site, store.edit, at);
   };
   const suggested = line.safeBreakpoint;
   const showSuggestion =
@@ -159,7 +155,14 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
             ))}
           </g>
         </svg>
-        <BandNames site={site} toX={(value) => MARGIN + toX(value)} naming={naming} onNaming={setNaming} />
+        <BandNames
+          site={site}
+          toX={(value) => MARGIN + toX(value)}
+          naming={naming}
+          onNaming={(id) => {
+            benchStore.setState({ naming: id });
+          }}
+        />
         {showSuggestion && (
           <button
             type="button"
