@@ -116,7 +116,7 @@ export const COMMANDS: readonly Command[] = [
   local('bench-filter', 'Find a property', ['alt+f']),
   {
     id: 'find',
-    label: 'Find a command',
+    label: 'Find anything',
     keys: ['mod+k'],
     when: always,
     run: ({ openFinder }) => {

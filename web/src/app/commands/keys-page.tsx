@@ -41,14 +41,14 @@ export function keysByPlace(): ReadonlyMap<string, readonly Row[]> {
 export function KeysPage({ onClose }: { readonly onClose: () => void }) {
   return (
     <SheetDialog title="Keys" onClose={onClose}>
-      <div className="columns-2 gap-8 p-4 text-bench">
+      <div className="p-4 text-bench">
         {[...keysByPlace()].map(([where, rows]) => (
-          <section key={where} aria-label={where} className="mb-4 break-inside-avoid">
+          <section key={where} aria-label={where} className="mb-4">
             <h3 className="mb-1 border-b border-twine font-semibold">{where}</h3>
-            <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-0.5">
+            <dl className="grid grid-cols-[13rem_1fr] gap-x-4 gap-y-0.5">
               {rows.map(([keys, what]) => (
                 <div key={keys} className="col-span-2 grid grid-cols-subgrid">
-                  <dt className="whitespace-nowrap text-ink-soft">{keys}</dt>
+                  <dt className="text-ink-soft">{keys}</dt>
                   <dd>{what}</dd>
                 </div>
               ))}
