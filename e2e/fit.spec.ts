@@ -116,7 +116,6 @@ for (const [what, site] of [
     await page.goto(host.url);
     await loadFaces(page);
     const [wide] = await checkSite(page, unfolded, 0);
-    if (!wide?.isRight) console.log(JSON.stringify(wide));
     expect(wide).toMatchObject({ isRight: true, fit: { band: 'wide', certain: true } });
     await host.close();
   });

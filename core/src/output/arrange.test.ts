@@ -120,6 +120,23 @@ describe('rows', () => {
     });
     expect(bytesOf(compile(shown))).toEqual(bytesOf(compile(DEMO)));
   });
+  test('a contained row without padding keeps to its width', () => {
+    const site = run(
+      DEMO,
+      { name: 'set-owner', args: { id: 'row-main', fields: { contained: 960 } } },
+      look('row-main', 'row', 'rest', { paddingInline: 0 }),
+    );
+    expect(ruleOf(compile(site).stylesheet, '.hm-row')).toContain(
+      'padding-inline: max(0px, calc(50% - 480px))',
+    );
+  });
+  test('what says only what is given anyway is not written', () => {
+    const plain = compile(run(DEMO, look('menu-main', 'link', 'rest', { style: 'upright', wordSpace: 0 })));
+    expect(plain.stylesheet).toBe(compile(DEMO).stylesheet);
+    // A default of the slot's own that is taken away is written, where the reset does not say so.
+    const bare = compile(run(DEMO, look('book', 'button', 'rest', { fill: { literal: 'transparent' } })));
+    expect(ruleOf(bare.stylesheet, '.hm-button')).not.toContain('background-color');
+  });
   test('need the room of what stands in them, however it is arranged; a contained one never more than it has', () => {
     const need = (arrangement: Arrangement) => rowNeeds(arranged(arrangement), 0);
     expect(need('beside')).toBe(need('between'));

@@ -114,8 +114,14 @@ const isWeakest = ({ state, level, band }: Pick<Candidate, 'state' | 'level' | '
   state === 'rest' && level === 'all' && band === 'all';
 
 /** Whether a value says what its slot has from the root or the reset anyway, and nothing weaker says otherwise. */
-function isGiven({ kind, variable }: SlotContext, candidate: Candidate, inherited: InheritedBase): boolean {
+function isGiven(
+  { kind, variable, contained }: SlotContext,
+  candidate: Candidate,
+  inherited: InheritedBase,
+): boolean {
   const { property: id, value } = candidate;
+  // A contained row's padding grows from nothing too.
+  if (id === 'paddingInline' && contained !== null) return false;
   const entry = property(id);
   if (!isWeakest(candidate) || entry.on !== undefined || variable(id) !== null) return false;
   if (entry.inherited && (kind.inside ?? kind.inherits) !== undefined) return false;
