@@ -117,6 +117,15 @@ test('the finder leads there by other words, and one border goes around all side
     lineBottom: line,
     lineStart: line,
   });
+  // Named values are drawn, or at least there to be pressed.
+  await page.getByRole('button', { name: 'Link, level 1' }).click();
+  await page.getByLabel('Find a property').fill('');
+  await page.locator('[data-cell="mark hover"]').click();
+  const marks = page.getByRole('group', { name: 'Choose: mark' });
+  await expect(marks.getByRole('button')).toHaveCount(10);
+  await marks.getByRole('button', { name: 'brackets' }).click();
+  await expect(marks.getByRole('button', { name: 'brackets' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.locator('[data-cell="mark hover"]')).toContainText('brackets');
   await page.keyboard.press('Control+/');
   for (const place of ['Everywhere', 'Bench', 'Links', 'Look sheet', 'Width line'])
     await expect(page.getByRole('dialog').getByRole('region', { name: place })).toBeVisible();

@@ -2,6 +2,7 @@ import { CHECKS, itemsOf, mendAll, standingPieces, type Check, type Finding } fr
 import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
+import { useFonts } from '../../media/fonts.ts';
 import { useEdit, useSite, useSiteState } from '../../store/open-site.tsx';
 import { FindingLine } from '../../findings/finding-line.tsx';
 import { openCell, setWidth } from '../../store/bench-store.ts';
@@ -33,9 +34,14 @@ export function ChecksPlace() {
   const fetched = useLinks((state) => state.fetched);
   const findings = useFindings(site, fetched) ?? NONE;
   const groups = useMemo(() => byCheck(findings), [findings]);
+  // What was never asked has not passed.
+  const isAsked = {
+    addresses: fetched.size > 0,
+    measures: (useFonts(site)?.metrics.length ?? 0) > 0,
+  };
   const passed = CHECKS.filter(
     (check) =>
-      !groups.some((group) => group.check === check) && (fetched.size > 0 || check.asks !== 'addresses'),
+      !groups.some((group) => group.check === check) && (check.asks === undefined || isAsked[check.asks]),
   );
   const menuName = (id: string | null) => site.menus.find((menu) => menu.id === id)?.name ?? '';
   const open = (finding: Finding) => {

@@ -19,6 +19,7 @@ import { PictureUpload } from '../../../settings/words.tsx';
 import { swatchOf } from '../../../store/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
 import { openCell } from '../../../store/bench-store.ts';
+import { ChoiceLinks } from './choice-links.tsx';
 import { BORDER_SETS, borderEdit, isBorder } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 
@@ -241,6 +242,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
       </div>
       {entry.typed === true && <TypeLinks site={site} cell={cell} />}
       {isBorder(id) && <BorderSides cell={cell} />}
+      {entry.kind === 'choice' && <ChoiceLinks site={site} cell={cell} />}
       {entry.kind === 'paint' && <PaintUpload cell={cell} />}
       {entry.kind === 'colour' && <ColourLinks site={site} cell={cell} />}
     </div>
