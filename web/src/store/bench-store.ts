@@ -70,7 +70,7 @@ export const benchStore = createStore<BenchState>(() => ({
   width: 1240,
   scene: null,
   arrangement: 'auto',
-  stageHeight: 232,
+  stageHeight: 272,
   anchor: null,
   openGroups: [],
   filter: '',

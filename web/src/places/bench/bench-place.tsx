@@ -173,8 +173,11 @@ const Controls = memo(function Controls({
     <div
       className={`grid min-h-0 grow ${tall ? 'grid-cols-[156px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}
     >
-      <div className="min-h-0 border-r border-twine">
-        <PartsOutline pieces={pieces} />
+      <div className="flex min-h-0 flex-col border-r border-twine">
+        <div className="min-h-0 grow">
+          <PartsOutline pieces={pieces} />
+        </div>
+        <SwatchTray site={site} />
       </div>
       <div className="flex min-h-0 min-w-0 flex-col">
         <Settings site={site} />
@@ -267,7 +270,6 @@ export function BenchPlace() {
           {equipped && <Controls site={calm} piece={calmPiece} tall={tall} />}
         </div>
       </div>
-      <SwatchTray site={site} />
     </main>
   );
 }

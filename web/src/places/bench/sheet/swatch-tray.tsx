@@ -124,9 +124,8 @@ export const SwatchTray = memo(
     return (
       <section
         aria-label="Swatches"
-        className="flex shrink-0 items-center gap-1 overflow-x-auto border-t border-twine bg-cotton px-4 py-1.5"
+        className="flex max-h-24 shrink-0 flex-wrap items-center gap-0.5 overflow-auto border-t border-twine bg-cotton px-2.5 py-1"
       >
-        <h2 className="mr-2 text-small text-ink-faint">swatches</h2>
         {site.palette.map((swatch) => (
           <Popover.Root
             key={swatch.id}
@@ -142,13 +141,14 @@ export const SwatchTray = memo(
               onPointerLeave={() => {
                 light([]);
               }}
-              className="flex h-7 shrink-0 items-center gap-2 rounded-[3px] border border-transparent px-1.5 text-bench hover:border-twine hover:bg-white data-[state=open]:border-ochre data-[state=open]:bg-ochre-wash"
+              aria-label={swatch.name}
+              title={`${swatch.name}: point at it to see what it reaches, press to change it`}
+              className="grid size-6 shrink-0 place-items-center rounded-[3px] border border-transparent hover:border-twine hover:bg-white data-[state=open]:border-ochre data-[state=open]:bg-ochre-wash"
             >
               <span
                 className="size-[18px] rounded-[2px] border border-ink/25"
                 style={{ background: formatColour(colourOf(site, { swatch: swatch.id })) }}
               />
-              {swatch.name}
             </Popover.Trigger>
             <Popover.Portal>
               <Popover.Content
@@ -162,8 +162,14 @@ export const SwatchTray = memo(
             </Popover.Portal>
           </Popover.Root>
         ))}
-        <Button tone="quiet" onClick={add} title="Add a swatch">
-          + add
+        <Button
+          tone="quiet"
+          className="!h-6 !px-1.5"
+          onClick={add}
+          aria-label="Add a swatch"
+          title="Add a swatch"
+        >
+          +
         </Button>
       </section>
     );
