@@ -96,7 +96,9 @@ test('the finder leads there by other words, and one border goes around all side
   const findBy = async (typed: string) => {
     await page.keyboard.press('Control+k');
     await page.getByRole('combobox', { name: 'Everything to find' }).fill(typed);
+    await expect(page.getByRole('option').first()).toHaveAttribute('aria-selected', 'true');
     await page.keyboard.press('Enter');
+    await expect(page.getByRole('dialog')).toBeHidden();
   };
   await findBy('dropdown');
   await expect(page.getByText('Submenu box has no states to freeze')).toBeVisible();

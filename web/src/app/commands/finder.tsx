@@ -15,13 +15,24 @@ export function Finder({
   const [typed, setTyped] = useState('');
   const everything = useMemo(() => everythingToFind(context), [context]);
   const found = find(everything, typed);
+  // The best answer is chosen with the letter that made it so: Enter may follow at once.
+  const [chosen, setChosen] = useState(found[0]?.id ?? '');
   return (
     <SheetDialog title="Find" onClose={onClose}>
-      <Menu label="Everything to find" shouldFilter={false} className="p-2">
+      <Menu
+        label="Everything to find"
+        shouldFilter={false}
+        value={chosen}
+        onValueChange={setChosen}
+        className="p-2"
+      >
         <Menu.Input
           autoFocus
           value={typed}
-          onValueChange={setTyped}
+          onValueChange={(text) => {
+            setTyped(text);
+            setChosen(find(everything, text)[0]?.id ?? '');
+          }}
           placeholder="Type what you want to do, or what it is called"
           className="field mb-2 w-full"
         />
