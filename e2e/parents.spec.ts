@@ -1,23 +1,18 @@
 /** A parent's link and its sign are two controls and one shape; what it opens hangs beneath the bar. */
 import { expect, test, type Page } from '@playwright/test';
-import { applyStarter, isHeader, runEdit, STARTERS, type Edit, type Site } from '@hamaca/core';
+import { STARTERS, type Edit, type Site } from '@hamaca/core';
 import { loadFaces } from './support/one-line.ts';
-import { demoSite, handOff, pasteInto, startHost, type Host } from './support/output.ts';
+import {
+  demoSite,
+  designedDemo,
+  edited,
+  handOff,
+  pasteInto,
+  startHost,
+  type Host,
+} from './support/output.ts';
 
 const DEMO = demoSite();
-
-function edited(site: Site, edit: Edit): Site {
-  const ran = runEdit(site, edit);
-  if (!ran.ok) throw new Error(ran.error[0]?.message);
-  return ran.value.site;
-}
-
-function designed(index: number): Site {
-  const header = DEMO.pieces.find(isHeader);
-  const design = STARTERS[index];
-  if (!header || !design) throw new Error('no design');
-  return edited(DEMO, { name: 'set-design', args: applyStarter(DEMO, header, design) } as Edit);
-}
 
 /** The demo with values for its links, and its last parent a call to action with a page of its own. */
 const shaped = (): Site =>
@@ -86,11 +81,11 @@ const background = (page: Page, selector: string) =>
     .first()
     .evaluate((element) => getComputedStyle(element).backgroundColor);
 
-for (const [index, design] of STARTERS.entries())
+for (const design of STARTERS)
   test(`in the design ${design.name} signs stand at one distance and submenus hang from the bar`, async ({
     page,
   }) => {
-    await show(page, designed(index));
+    await show(page, designedDemo(design));
     const found = await distances(page);
     expect(found.map(({ hasPage }) => hasPage)).toEqual(expect.arrayContaining([true, false]));
     for (const { distance } of found) expect(distance).toBeCloseTo(found[0]?.distance ?? 0, 1);

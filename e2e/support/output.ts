@@ -10,6 +10,11 @@ import {
   type FontMetrics,
   type HandOffOptions,
   type Site,
+  applyStarter,
+  isHeader,
+  runEdit,
+  type Edit,
+  type Starter,
 } from '@hamaca/core';
 
 const at = (path: string) => fileURLToPath(new URL(`../../${path}`, import.meta.url));
@@ -29,6 +34,21 @@ export function changedDemo(change: (raw: unknown) => unknown): Site {
   const loaded = loadSite(change(JSON.parse(JSON.stringify(demoSite()))));
   if (!loaded.ok) throw new Error(loaded.error[0]?.message);
   return loaded.value;
+}
+
+/** A site after an edit. */
+export function edited(site: Site, edit: Edit): Site {
+  const ran = runEdit(site, edit);
+  if (!ran.ok) throw new Error(ran.error[0]?.message);
+  return ran.value.site;
+}
+
+/** The demo in a starting design. */
+export function designedDemo(design: Starter): Site {
+  const demo = demoSite();
+  const header = demo.pieces.find(isHeader);
+  if (!header) throw new Error('no header');
+  return edited(demo, { name: 'set-design', args: applyStarter(demo, header, design) });
 }
 
 /** The hand-off of a site, file by file. */
