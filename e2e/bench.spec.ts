@@ -1,3 +1,4 @@
+import { ownersOf, type Site } from '@hamaca/core';
 import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -168,7 +169,7 @@ test('a value reaches only the widths it is set for, and bears a knot where it h
   const stage = await stageFrame(page);
   await stage.getByRole('link', { name: 'Book a hide' }).click();
   await page.getByLabel('Reach').click();
-  await page.getByRole('option', { name: 'Phone and narrower' }).click();
+  await page.getByRole('option', { name: 'Phone alone' }).click();
   const radius = page.locator('[data-cell="radius rest"]');
   await radius.click();
   await page.keyboard.type('3');
@@ -176,7 +177,7 @@ test('a value reaches only the widths it is set for, and bears a knot where it h
   await expect(radius).toHaveAttribute('data-own', 'true');
   await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveCSS('border-radius', '999px');
   await page.getByLabel('Reach').click();
-  await page.getByRole('option', { name: 'all widths' }).click();
+  await page.getByRole('option', { name: 'all widths', exact: true }).click();
   await expect(radius.getByTitle('another value in Phone')).toBeVisible();
   const pointer = page.getByRole('slider', { name: 'Width of the stage' });
   await pointer.focus();
@@ -358,4 +359,148 @@ test('the interface itself has nothing wrong for assistive technology', async ({
       ),
     ).toEqual([]);
   }
+});
+
+test('a value is for one band alone, or for all with every exception taken away; one that hides it is said', async ({
+  page,
+}) => {
+  const id = idOf(page.url());
+  const stage = await stageFrame(page);
+  const radius = page.locator('[data-cell="radius rest"]');
+  const reach = async (name: string) => {
+    await page.getByLabel('Reach').click();
+    await page.getByRole('option', { name, exact: true }).click();
+  };
+  const set = async (value: string) => {
+    await radius.click();
+    await page.keyboard.type(value);
+    await page.keyboard.press('Enter');
+    await saved(page);
+  };
+  const radii = async () => {
+    const site = await savedSite(page, id);
+    const owner = ownersOf(site).get('book');
+    return Object.fromEntries(
+      Object.entries(owner?.look['button']?.all?.rest ?? {}).map(([band, values]) => [band, values.radius]),
+    );
+  };
+  await stage.getByRole('link', { name: 'Book a hide' }).click();
+  await reach('Wide alone');
+  await set('7');
+  // What the phone had is said there now, so that it stays.
+  expect(await radii()).toMatchObject({ all: 7, phone: 999 });
+  await reach('all widths');
+  await radius.click();
+  await expect(page.getByTestId('hidden-here')).toHaveCount(0);
+  await page.getByRole('slider', { name: 'Width of the stage' }).focus();
+  await page.keyboard.press('Home');
+  await radius.click();
+  const hidden = page.getByTestId('hidden-here');
+  await expect(hidden).toContainText('The stage stands at 320 px, where Phone has its own radius.');
+  await hidden.getByRole('button', { name: 'Go there' }).click();
+  await expect(page.getByLabel('Reach')).toContainText('Phone alone');
+  await expect(hidden).toHaveCount(0);
+  await expect(radius).toHaveAttribute('data-own', 'true');
+  await reach('all widths');
+  await radius.click();
+  await hidden.getByRole('button', { name: 'Take the exceptions away' }).click();
+  await expect(hidden).toHaveCount(0);
+  await saved(page);
+  expect(await radii()).toEqual(expect.not.objectContaining({ phone: expect.anything() }));
+  await reach('Phone alone');
+  await set('3');
+  await reach('all widths, exceptions taken away');
+  await set('11');
+  const now = await radii();
+  expect(now['all']).toBe(11);
+  expect(now['phone']).toBeUndefined();
+});
+
+test('the outline is gone through, folded and unfolded by keys, with one stop for Tab', async ({ page }) => {
+  const grid = page.getByRole('treegrid', { name: 'Parts of Header' });
+  const line = (name: string) => grid.getByRole('button', { name, exact: true });
+  await expect(line('Link, level 1')).toHaveAttribute('aria-current', 'true');
+  await expect(grid.locator('button[tabindex="0"]')).toHaveCount(1);
+  await line('Link, level 1').focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(line('Link, level 2')).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(line('Link, level 2')).toHaveAttribute('aria-current', 'true');
+  await page.keyboard.press('ArrowLeft');
+  await expect(line('Menu Main')).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await expect(line('Link, level 2')).toHaveCount(0);
+  await expect(grid.getByRole('row', { name: /^Unfold Menu Main/ })).toHaveAttribute(
+    'aria-expanded',
+    'false',
+  );
+  await page.keyboard.press('ArrowRight');
+  await expect(line('Link, level 2')).toBeVisible();
+  await page.keyboard.press('ArrowRight');
+  await expect(line('More about Menu Main')).toBeFocused();
+  await page.keyboard.press('ArrowLeft');
+  await page.keyboard.press('Home');
+  await expect(line('Bar')).toBeFocused();
+  await expect(grid.locator('button[tabindex="0"]')).toHaveCount(1);
+});
+
+test('the bench is found as it was put: the seam, folded groups and branches', async ({ page }) => {
+  const seam = page.getByRole('separator', { name: 'Height of the stage' });
+  await seam.focus();
+  for (let step = 0; step < 3; step++) await page.keyboard.press('ArrowDown');
+  await expect(seam).toHaveAttribute('aria-valuenow', '320');
+  const group = page.getByRole('button', { name: 'edge', exact: true });
+  await group.click();
+  await expect(group).toHaveAttribute('aria-expanded', 'false');
+  await expect(page.locator('[data-cell="radius rest"]')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Fold Row Main' }).click();
+  await page.reload();
+  await stageFrame(page);
+  await expect(seam).toHaveAttribute('aria-valuenow', '320');
+  await expect(group).toHaveAttribute('aria-expanded', 'false');
+  await expect(page.getByRole('button', { name: 'Unfold Row Main' })).toBeVisible();
+  // Whoever looks for a property is shown it all the same.
+  await page.getByLabel('Find a property').fill('radius');
+  await expect(page.locator('[data-cell="radius rest"]')).toBeVisible();
+});
+
+test('an open submenu lies over the seam, and can be clicked there', async ({ page }) => {
+  const stage = await stageFrame(page);
+  const seam = page.getByRole('separator', { name: 'Height of the stage' });
+  await seam.focus();
+  for (let step = 0; step < 12; step++) await page.keyboard.press('ArrowUp');
+  await page.getByRole('button', { name: 'Link, level 2', exact: true }).click();
+  const last = stage.getByRole('link', { name: 'Access for all' });
+  await expect(last).toBeVisible();
+  const [box, edge] = [await last.boundingBox(), await seam.boundingBox()];
+  if (!box || !edge) throw new Error('nothing there');
+  expect(box.y).toBeGreaterThan(edge.y + edge.height);
+  // What lies beside the submenu is the bench's own.
+  const beside = await page.evaluate(
+    ([x, y]) => document.elementFromPoint(x ?? 0, y ?? 0)?.tagName,
+    [box.x - 200, box.y],
+  );
+  expect(beside).not.toBe('IFRAME');
+  await page.mouse.click(box.x + 20, box.y + box.height / 2);
+  await expect(last).toHaveAttribute('data-chosen', '');
+});
+
+test('what was just made has its name selected', async ({ page }) => {
+  const id = idOf(page.url());
+  await page.getByRole('button', { name: 'Add a part at the end of Main' }).click();
+  await page.getByRole('menuitem', { name: 'Menu', exact: true }).click();
+  await expect(page.getByLabel('name', { exact: true })).toBeFocused();
+  await page.keyboard.type('Services');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  const names = (site: Site) =>
+    [...ownersOf(site).values()].map(({ thing }) => (thing as { name?: string }).name);
+  expect(names(await savedSite(page, id))).toContain('Services');
+  await page.goto(`/sites/${id}/links`);
+  await page.getByRole('button', { name: '+ menu' }).click();
+  await expect(page.getByLabel('Name of the menu')).toBeFocused();
+  await page.keyboard.type('Quick links');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  expect((await savedSite(page, id)).menus.map((menu) => menu.name)).toContain('Quick links');
 });

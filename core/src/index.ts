@@ -135,7 +135,7 @@ export type { RanEdit } from './edit/draft.ts';
 export { applyPatch, guardPatch, type JsonPatch, readPatch } from './edit/json-patch.ts';
 export { type Edit, runEdit } from './edit/operations.ts';
 export { type ItemChange, type ItemPlace, type Step, topmostItems } from './edit/operations/items.ts';
-export type { CellValue } from './edit/operations/look.ts';
+export type { CellValue, Extent } from './edit/operations/look.ts';
 export { type Relink, swatchUses } from './edit/operations/palette.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
 export { type Fit, fitAt, fitLine, type FitSegment, rowBreaks, type RowFit, rowFits } from './layout/fit.ts';

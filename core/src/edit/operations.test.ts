@@ -552,6 +552,22 @@ describe('menus and pages', () => {
   });
 });
 
+test('a placement follows the name of its menu unless it was named by hand', () => {
+  const nameOf = (site: Site, id: string) =>
+    (ownersOf(site).get(id)?.thing as { name?: string } | undefined)?.name;
+  const rename = (site: Site, name: string) =>
+    run(site, { name: 'set-menu-name', args: { id: 'main', name } });
+  const { site, patch } = rename(DEMO, 'Pages');
+  expect(site.menus[0]?.name).toBe('Pages');
+  expect(nameOf(site, 'menu-main')).toBe('Pages');
+  expect(patch).toHaveLength(2);
+  const byHand = run(DEMO, {
+    name: 'set-owner',
+    args: { id: 'menu-main', fields: { name: 'Reserve' } },
+  }).site;
+  expect(nameOf(rename(byHand, 'Pages').site, 'menu-main')).toBe('Reserve');
+});
+
 describe('looks', () => {
   const set = (site: Site, value: { swatch: string } | null, band = 'all') =>
     run(site, { name: 'set-look', args: { cells: [{ ...cell, state: 'pressed', band, value }] } }).site;

@@ -15,6 +15,7 @@ const bench = (owner: string, slot: string, level: 'all' | '1' | '2' = 'all', re
   selected: { owner, slot, level, index: 0 },
   reach,
   openGroups: PROPERTY_GROUPS,
+  closedGroups: [],
   filter: '',
 });
 const idOf = (label: string) =>

@@ -63,6 +63,18 @@ function NumberField({ thing, name, field, set }: EditorProps) {
   );
 }
 
+/** Another menu has other branches; a placement that was called like its menu is called like the new one. */
+function otherMenu(site: Site, thing: EditorProps['thing'], chosen: string): Record<string, unknown> {
+  const part = thing as unknown as MenuPart;
+  const nameOf = (id: string) => site.menus.find((menu) => menu.id === id)?.name;
+  const name = nameOf(chosen);
+  return {
+    menu: chosen,
+    ...('branch' in thing ? { branch: null } : {}),
+    ...('name' in thing && name !== undefined && part.name === nameOf(part.menu) ? { name } : {}),
+  };
+}
+
 function ReferenceField({ site, of, thing, name, field, set }: EditorProps) {
   const { to, nullable } = field.spec as Spec<'reference'>;
   const value = thing[name] as string | null;
@@ -89,8 +101,7 @@ function ReferenceField({ site, of, thing, name, field, set }: EditorProps) {
         options={options}
         onChange={(next) => {
           const chosen = next === WHOLE ? null : next;
-          // Another menu has other branches.
-          set(to === 'menu' && 'branch' in thing ? { [name]: chosen, branch: null } : { [name]: chosen });
+          set(to === 'menu' && chosen !== null ? otherMenu(site, thing, chosen) : { [name]: chosen });
         }}
       />
     </Field>

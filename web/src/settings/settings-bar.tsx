@@ -12,7 +12,8 @@ import {
   type Part,
   type Site,
 } from '@hamaca/core';
-import { Fragment, type ComponentType, memo } from 'react';
+import { Fragment, type ComponentType, memo, useEffect, useRef } from 'react';
+import { benchStore, useBench } from '../store/bench-store.ts';
 import { useEdit } from '../store/open-site.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
@@ -74,6 +75,9 @@ function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }
 const isSetting = (name: string, field: ShapeField<unknown>) =>
   field.label !== '' && field.spec.kind !== 'things' && name !== 'folds';
 
+/** The fields by which a thing is known; it has one of them, or the first is meant. */
+const NAMING = 'input[aria-label="name"], input[aria-label="label"], input[aria-label="text"]';
+
 interface Props {
   readonly site: Site;
   readonly owner: Owner;
@@ -90,6 +94,15 @@ const isSameSettings = (a: Props, b: Props) =>
 /** The settings of a piece, section or part, one control a field, read from its shape. */
 export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: Props) {
   const edit = useEdit();
+  const bar = useRef<HTMLDivElement>(null);
+  const isMade = useBench((state) => state.made === owner.id);
+  useEffect(() => {
+    if (!isMade) return;
+    benchStore.setState({ made: null });
+    const field = bar.current?.querySelector<HTMLInputElement>(NAMING);
+    field?.focus();
+    field?.select();
+  }, [isMade]);
   const thing = owner.thing as unknown as Readonly<Record<string, unknown>>;
   const of = kindLabel(owner.kind);
   const fields = Object.entries(shapeOf(owner.kind)).filter(
@@ -108,6 +121,7 @@ export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: P
   return (
     <div
       key={owner.id}
+      ref={bar}
       className="flex min-h-10 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-twine px-3 py-1 text-bench"
     >
       {fields.map(([name, field]) => {

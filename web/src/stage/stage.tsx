@@ -1,7 +1,9 @@
 import type { Level, Scene, Site } from '@hamaca/core';
-import { useEffect, useLayoutEffect, useMemo, useRef, type ReactNode } from 'react';
+import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useCommands } from '../app/commands/use-commands.tsx';
+import { clipOf, overhangOf } from './hanging.ts';
 import type {
+  Box,
   FromFrame,
   LightMessage,
   PinMessage,
@@ -36,6 +38,8 @@ interface Props {
   readonly height: number;
   readonly scale: number;
   readonly label: string;
+  /** Whether an open submenu that reaches further down than the stage is shown over what stands beneath it. */
+  readonly overhangs?: boolean;
   readonly pinned?: PinnedElement | null;
   readonly selected?: StageElement | null;
   readonly reveal?: Reveal;
@@ -64,6 +68,7 @@ interface Props {
 const STAGE_TOLD = 'stage told';
 
 const NONE: readonly string[] = [];
+const NO_BOXES: readonly Box[] = [];
 const NOTHING_REVEALED: Reveal = { panel: null, submenu: false };
 
 /** What a stage shows of a page over a scene. */
@@ -87,6 +92,12 @@ function changesOf(shown: ShownPage | null, page: ShownPage): Partial<ShownPage>
   return Object.fromEntries(keys.map((key) => [key, page[key]]));
 }
 
+/** What the window has left beneath a stage, in px of the page. */
+function roomBeneath(frame: HTMLElement | null, height: number, scale: number): number {
+  if (!frame) return 0;
+  return (window.innerHeight - frame.getBoundingClientRect().top) / scale - height;
+}
+
 /** The real output over a scene, in a frame of its own that can reach nothing of the interface. */
 export function Stage({
   site,
@@ -96,6 +107,7 @@ export function Stage({
   height,
   scale,
   label,
+  overhangs = false,
   pinned = null,
   selected = null,
   reveal = NOTHING_REVEALED,
@@ -113,6 +125,7 @@ export function Stage({
   const ready = useRef(false);
   const shown = useRef<ShownPage | null>(null);
   const focused = useRef<HTMLElement | null>(null);
+  const [hanging, setHanging] = useState(NO_BOXES);
   const { press } = useCommands();
   const whole = useMemo(() => shownPage(site, page, scene), [site, page, scene]);
   const pins = useMemo(
@@ -169,6 +182,7 @@ export function Stage({
         send(latest.current.lights);
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
+      else if (data.type === 'hanging') setHanging(data.boxes);
       else if (data.type === 'closed') latest.current.onClosed?.();
       else if (data.type === 'key') press(data);
       else if (data.type === 'revealed') {
@@ -195,10 +209,13 @@ export function Stage({
     };
   }, [press]);
 
+  const overhang = overhangs ? overhangOf(hanging, height, roomBeneath(frame.current, height, scale)) : 0;
+
   return (
     <div
       style={{ width: width * scale, height: height * scale }}
-      className="relative overflow-hidden bg-white"
+      data-overhang={overhang > 0 ? overhang : undefined}
+      className={`relative bg-white ${overhang > 0 ? '' : 'overflow-hidden'}`}
     >
       <iframe
         ref={frame}
@@ -209,7 +226,8 @@ export function Stage({
         inert={!onPick}
         style={{
           width,
-          height,
+          height: height + overhang,
+          clipPath: overhang > 0 ? clipOf(hanging, { width, height, overhang }) : undefined,
           transform: `scale(${scale})`,
           transformOrigin: '0 0',
           border: 0,

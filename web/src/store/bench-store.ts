@@ -1,6 +1,8 @@
 import {
   levelKey,
+  property,
   type Cell,
+  type Extent,
   type Level,
   type LevelKey,
   type PropertyGroup,
@@ -11,24 +13,23 @@ import {
 } from '@hamaca/core';
 import { createStore } from 'zustand/vanilla';
 import { useStore } from 'zustand';
-
-/** How the bench is turned. */
-export type Turn = 'auto' | 'wide' | 'tall';
+import { keptArrangement, keepArrangement, type Arrangement } from './bench-arrangement.ts';
 
 /** What the bench shows and has selected; it belongs to the view, not to the site. */
-export interface BenchState {
+export interface BenchState extends Arrangement {
   readonly selected: SlotRef & { readonly level: LevelKey; readonly index: number };
   /** The column of the sheet in focus. */
   readonly state: State;
   readonly property: PropertyId;
   /** States frozen on the selected element. */
   readonly pins: readonly State[];
-  /** Id of a band, or all widths. */
+  /** Id of a band, or all widths: where a change to a cell starts. */
   readonly reach: string;
+  /** How far it goes from there. */
+  readonly extent: Extent;
   /** Width of the stage in px. */
   readonly width: number;
   readonly scene: string | null;
-  readonly arrangement: Turn;
   /** The other corner of a range of cells; null where one cell is taken. */
   readonly anchor: { readonly property: PropertyId; readonly state: State } | null;
   /** Groups whose rarer properties are shown. */
@@ -49,10 +50,10 @@ export interface BenchState {
   readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
   /** Id of the panel that was opened on the stage itself. */
   readonly opened: string | null;
+  /** Id of the piece, section or part that was just made: its name is what is typed next. */
+  readonly made: string | null;
   /** Id of the band whose name is being typed on the width line. */
   readonly naming: string | null;
-  /** Height of the stage in the wide arrangement, in px. */
-  readonly stageHeight: number;
 }
 
 /** Ends of the width line, in px. */
@@ -67,10 +68,10 @@ export const benchStore = createStore<BenchState>(() => ({
   property: 'colour',
   pins: [],
   reach: 'all',
+  extent: 'narrower',
   width: 1240,
   scene: null,
-  arrangement: 'auto',
-  stageHeight: 272,
+  ...keptArrangement(),
   anchor: null,
   openGroups: [],
   filter: '',
@@ -83,7 +84,12 @@ export const benchStore = createStore<BenchState>(() => ({
   copied: null,
   opened: null,
   naming: null,
+  made: null,
 }));
+
+benchStore.subscribe((now, before) => {
+  keepArrangement(now, before);
+});
 
 export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {
   return useStore(benchStore, select);
@@ -102,6 +108,12 @@ export function selectSlot(owner: string, slot: string, level: Level | null, ind
   });
 }
 
+/** Selects what was just made, so that its name can be typed. */
+export function selectMade(owner: string, slot: string): void {
+  selectSlot(owner, slot, null);
+  benchStore.setState({ made: owner });
+}
+
 /** Freezes or frees a state on the stage; the sheet's column in focus follows. */
 export function togglePin(state: State): void {
   benchStore.setState(({ pins }) =>
@@ -118,6 +130,20 @@ export function focusColumn(state: State): void {
   benchStore.setState({ state, pins: state === 'rest' ? [] : pins.includes(state) ? pins : [state] });
 }
 
+/** Folds or unfolds one of several things that are told by name. */
+const toggled = <Name extends string>(names: readonly Name[], name: Name): readonly Name[] =>
+  names.includes(name) ? names.filter((entry) => entry !== name) : [...names, name];
+
+/** Folds a group of the look sheet to its heading, or unfolds it. */
+export function toggleGroup(group: PropertyGroup): void {
+  benchStore.setState(({ closedGroups }) => ({ closedGroups: toggled(closedGroups, group) }));
+}
+
+/** Folds what stands beneath a line of the outline, or unfolds it. */
+export function toggleBranch(id: string): void {
+  benchStore.setState(({ foldedBranches }) => ({ foldedBranches: toggled(foldedBranches, id) }));
+}
+
 export const setWidth = (width: number) => {
   benchStore.setState({ width: Math.round(Math.min(WIDTHS.to, Math.max(WIDTHS.from, width))) });
 };
@@ -126,14 +152,17 @@ export const showStarters = (starters: boolean) => {
   benchStore.setState({ starters });
 };
 
-/** Goes to the cell that says a value. */
+/** Goes to the cell that says a value, also where its group is folded. */
 export function openCell(cell: Cell): void {
-  benchStore.setState({
+  const { group } = property(cell.property);
+  benchStore.setState(({ closedGroups }) => ({
     selected: { owner: cell.owner, slot: cell.slot, level: cell.level, index: 0 },
     property: cell.property,
     reach: cell.band,
+    extent: 'narrower',
     anchor: null,
     pins: [],
-  });
+    closedGroups: closedGroups.filter((entry) => entry !== group),
+  }));
   focusColumn(cell.state);
 }

@@ -29,6 +29,8 @@ export interface LinksState {
   readonly folded: ReadonlySet<string>;
   /** The line whose details are open beneath it. */
   readonly open: string | null;
+  /** Id of the menu that was just made: its name is what is typed next. */
+  readonly named: string | null;
   readonly pane: 'pages' | 'problems';
   readonly drag: Drag | null;
   readonly fetched: ReadonlyMap<string, FetchedLink>;
@@ -43,6 +45,7 @@ const FRESH: LinksState = {
   anchor: null,
   folded: new Set(),
   open: null,
+  named: null,
   pane: 'pages',
   drag: null,
   fetched: new Map(),

@@ -1,5 +1,5 @@
 import { Select } from 'radix-ui';
-import { memo, useRef, useState, type RefObject } from 'react';
+import { memo, useRef, useState, type ReactNode, type RefObject } from 'react';
 
 export interface Option {
   readonly value: string;
@@ -10,6 +10,8 @@ interface Props {
   readonly label: string;
   readonly value: string;
   readonly options: readonly Option[];
+  /** What is shown for the value while the list is closed, where its label would take too much room. */
+  readonly shown?: ReactNode;
   readonly onChange: (value: string) => void;
 }
 
@@ -42,7 +44,7 @@ interface FieldProps extends Omit<Props, 'onChange'> {
 }
 
 /** Its list is there only while it is open. */
-function ChoiceField({ label, value, options, change }: FieldProps) {
+function ChoiceField({ label, value, options, shown, change }: FieldProps) {
   const [open, setOpen] = useState(false);
   const chosen = options.find((option) => option.value === value);
   return (
@@ -56,9 +58,10 @@ function ChoiceField({ label, value, options, change }: FieldProps) {
     >
       <Select.Trigger
         aria-label={label}
+        title={shown === undefined ? undefined : `${label}: ${chosen?.label ?? value}`}
         className="inline-flex h-7 items-center gap-1.5 rounded-[3px] border border-twine bg-white px-2 text-bench whitespace-nowrap hover:border-rope"
       >
-        <Select.Value>{chosen?.label ?? value}</Select.Value>
+        <Select.Value>{shown ?? chosen?.label ?? value}</Select.Value>
         <span aria-hidden="true" className="text-ink-faint">
           ▾
         </span>

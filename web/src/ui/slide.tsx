@@ -45,7 +45,7 @@ export function Slide({ label, name, max, step, value, track, unit = '', onSlide
         onKeyUp={(event) => {
           if (MOVING_KEYS.test(event.key)) end();
         }}
-        className="slide h-4 w-full cursor-pointer appearance-none rounded-[2px] border border-ink/25 bg-linen"
+        className="slide h-6 w-full cursor-pointer appearance-none rounded-[2px] border border-ink/25 bg-linen"
       />
       <span className="text-right text-small tabular">
         {shown}

@@ -1,4 +1,5 @@
 import type { ImportNote, LinkLine } from '@hamaca/core';
+import { RadioGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
 
 /** Most lines drawn; all are kept. */
@@ -103,20 +104,18 @@ interface MenusProps {
 /** The menus found on a page, to choose from. */
 export function FoundMenus({ menus, chosen, onChoose }: MenusProps) {
   return (
-    <div
-      role="radiogroup"
+    <RadioGroup.Root
+      value={String(chosen)}
+      onValueChange={(index) => {
+        onChoose(Number(index));
+      }}
       aria-label="Menus of the page"
       className="max-h-40 shrink-0 overflow-auto border-b border-twine bg-cotton text-bench"
     >
       {menus.map((menu, index) => (
-        <button
+        <RadioGroup.Item
           key={index}
-          type="button"
-          role="radio"
-          aria-checked={index === chosen}
-          onClick={() => {
-            onChoose(index);
-          }}
+          value={String(index)}
           className={`flex h-7 w-full items-center gap-2 border-l-[3px] px-3 text-left ${index === chosen ? 'border-ochre bg-ochre-wash' : 'border-transparent hover:bg-linen'}`}
         >
           <span className="shrink-0 font-semibold">
@@ -133,8 +132,8 @@ export function FoundMenus({ menus, chosen, onChoose }: MenusProps) {
               .join(' · ')}
           </span>
           <span className="ml-auto shrink-0 text-ink-faint tabular">{menu.links.length}</span>
-        </button>
+        </RadioGroup.Item>
       ))}
-    </div>
+    </RadioGroup.Root>
   );
 }

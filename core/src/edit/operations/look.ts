@@ -5,7 +5,10 @@ import type { Cell } from '../../model/look.ts';
 import { property } from '../../kinds/properties/properties.ts';
 import { acceptsValue, allowedValue } from '../../values/accepts.ts';
 import type { Value } from '../../values/values.ts';
+import type { Site } from '../../kinds/site.ts';
+import type { Level } from '../../model/states.ts';
 import { ownersOf, slotKind } from '../../kinds/placed.ts';
+import { bandKeys, resolve } from '../../resolve/resolve.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
 
 /** A cell with the value it gets; null clears it. */
@@ -70,8 +73,48 @@ export function setCells(draft: Draft, cells: readonly CellValue[]): Result<neve
   return null;
 }
 
+/**
+ * How far a value goes from its band: down to every narrower one that says nothing itself, in this band alone, or
+ * everywhere, with what any band says itself taken away.
+ */
+export type Extent = 'narrower' | 'alone' | 'everywhere';
+
+/** The value that narrower bands take from a cell now, to be said in the next one, so that it stays there. */
+function keptNarrower(site: Site, cell: Cell): CellValue[] {
+  const at = cell.band === 'all' ? 0 : site.bands.findIndex((band) => band.id === cell.band);
+  const next = site.bands[at + 1];
+  const look = ownersOf(site).get(cell.owner)?.look[cell.slot]?.[cell.level]?.[cell.state];
+  if (!next || look?.[next.id]?.[cell.property] !== undefined) return [];
+  const written = (bandKeys(site)[at + 1] ?? [])
+    .map((band) => look?.[band]?.[cell.property])
+    .find((value) => value !== undefined);
+  const resolved = resolve(site, {
+    ...cell,
+    level: cell.level === 'all' ? null : (Number(cell.level) as Level),
+    states: cell.state === 'rest' ? [] : [cell.state],
+    band: at + 1,
+  });
+  const value = written ?? (resolved?.type === undefined ? resolved?.value : { type: resolved.type });
+  return value === undefined ? [] : [{ ...cell, band: next.id, value }];
+}
+
+/** The cells an edit sets or clears so that a value goes as far as it is to. */
+function reachingCells(site: Site, cell: CellValue, extent: Extent): CellValue[] {
+  if (extent === 'narrower') return [cell];
+  if (extent === 'alone') return [cell, ...keptNarrower(site, cell)];
+  const exceptions = site.bands.slice(1).map((band) => ({ ...cell, band: band.id, value: null }));
+  return [...exceptions, { ...cell, band: 'all' }];
+}
+
+export interface LookEdit {
+  readonly cells: readonly CellValue[];
+  /** How far the values go; to narrower bands where nothing is said. */
+  readonly extent?: Extent;
+}
+
 /** Sets or clears any number of cells as one edit. */
-export const setLook: EditOperation<{ readonly cells: readonly CellValue[] }> = (site, { cells }) => {
+export const setLook: EditOperation<LookEdit> = (site, { cells, extent = 'narrower' }) => {
   const draft = startDraft(site);
-  return setCells(draft, cells) ?? draft.done();
+  const reaching = cells.flatMap((cell) => reachingCells(site, cell, extent));
+  return setCells(draft, reaching) ?? draft.done();
 };

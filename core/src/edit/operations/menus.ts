@@ -2,7 +2,9 @@ import { countingIds, uniqueTitle } from '../../base/ids.ts';
 import { refuse, type Result } from '../../base/result.ts';
 import type { Menu } from '../../model/site-content.ts';
 import type { Site } from '../../kinds/site.ts';
-import { idsOf } from '../../kinds/placed.ts';
+import { idsOf, ownersOf } from '../../kinds/placed.ts';
+import { isNamedAfter, type MenuPart } from '../../kinds/parts/menu/shape.ts';
+import type { PatchOperation } from '../json-patch.ts';
 import { adoptItems, copyItems } from '../../links/adopt.ts';
 import { patched, type EditOperation } from '../draft.ts';
 import { removeThings } from '../references.ts';
@@ -30,15 +32,25 @@ export const addMenu: EditOperation<NewItems & { readonly id: string; readonly n
   ]);
 };
 
-/** Renames a menu. */
+/** Renames a menu, and every placement of it that nobody has named otherwise. */
 export const setMenuName: EditOperation<{ readonly id: string; readonly name: string }> = (
   site,
   { id, name },
 ) => {
   const index = indexOf(site, id);
-  return index === -1
-    ? gone()
-    : patched(site, [{ op: 'replace', path: `/menus/${index}/name`, value: name }]);
+  const menu = site.menus[index];
+  if (!menu) return gone();
+  const following = [...ownersOf(site).values()].filter(
+    ({ kind, thing }) => kind === 'menu' && isNamedAfter(thing as MenuPart, menu),
+  );
+  return patched(
+    site,
+    [`/menus/${index}`, ...following.map((owner) => owner.path)].map((path): PatchOperation => ({
+      op: 'replace',
+      path: `${path}/name`,
+      value: name,
+    })),
+  );
 };
 
 /** Adds a copy of a menu behind it; the copy is placed nowhere. */

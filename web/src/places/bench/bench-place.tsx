@@ -16,7 +16,8 @@ import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
-import { benchStore, TALL_BELOW, useBench, type Turn } from '../../store/bench-store.ts';
+import { clampStageHeight, STAGE_HEIGHTS, type Turn } from '../../store/bench-arrangement.ts';
+import { benchStore, TALL_BELOW, useBench } from '../../store/bench-store.ts';
 import { LookSheet } from './sheet/look-sheet.tsx';
 import { firstPiece } from '../../stage/output.ts';
 import { SettingsBar, type OwnEditors } from '../../settings/settings-bar.tsx';
@@ -42,6 +43,28 @@ const TURNS: readonly { value: Turn; label: string }[] = [
   { value: 'wide', label: 'controls below' },
   { value: 'tall', label: 'controls beside' },
 ];
+
+/** Where the stage (filled) and the controls stand: below one another, beside one another, or both by turns. */
+const TURN_DRAWINGS: Readonly<Record<Turn, string>> = {
+  auto: 'M1.5 1.5h15v11h-15zM2 7h7v5M9 2v10',
+  wide: 'M1.5 1.5h15v11h-15zM2 7h14',
+  tall: 'M1.5 1.5h15v11h-15zM8 2v10',
+};
+
+const TURN_FILLS: Readonly<Record<Turn, string>> = {
+  auto: 'M2 2h7v5h-7z',
+  wide: 'M2 2h14v5h-14z',
+  tall: 'M2 2h6v10h-6z',
+};
+
+function TurnDrawing({ turn }: { readonly turn: Turn }) {
+  return (
+    <svg viewBox="0 0 18 14" className="h-3.5 w-[18px]" aria-hidden="true">
+      <path d={TURN_FILLS[turn]} className="fill-rope" />
+      <path d={TURN_DRAWINGS[turn]} fill="none" className="stroke-ink" />
+    </svg>
+  );
+}
 
 interface PieceBarProps {
   readonly site: Site;
@@ -69,13 +92,13 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
     useBench((state) => state.selected),
   );
   return (
-    <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench">
+    <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench whitespace-nowrap slim:gap-2">
       <PieceTabs site={site} piece={piece} />
-      <span className="text-ink-faint">
+      <span className="min-w-0 truncate text-ink-faint slim:hidden">
         at <span data-testid="band">{band?.name}</span>
       </span>
       {kind && <Pins site={site} kind={kind} />}
-      <span className="ml-auto flex items-center gap-2">
+      <span className="ml-auto flex items-center gap-2 slim:gap-1">
         <Starters piece={piece} />
         <CommandButton id="bench-spread" label="Spread" pressed={spread} />
         <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
@@ -95,6 +118,7 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
           label="Arrangement of the bench"
           value={arrangement}
           options={TURNS}
+          shown={<TurnDrawing turn={arrangement} />}
           onChange={(value) => {
             benchStore.setState({ arrangement: value as Turn });
           }}
@@ -108,7 +132,7 @@ const Seam = memo(function Seam() {
   const start = useRef({ y: 0, height: 0 });
   const height = useBench((state) => state.stageHeight);
   const set = (value: number) => {
-    benchStore.setState({ stageHeight: Math.min(640, Math.max(120, value)) });
+    benchStore.setState({ stageHeight: clampStageHeight(value) });
   };
   const drag = useDrag({
     onMove: (event) => {
@@ -125,8 +149,8 @@ const Seam = memo(function Seam() {
       aria-orientation="horizontal"
       aria-label="Height of the stage"
       aria-valuenow={height}
-      aria-valuemin={120}
-      aria-valuemax={640}
+      aria-valuemin={STAGE_HEIGHTS.least}
+      aria-valuemax={STAGE_HEIGHTS.most}
       tabIndex={0}
       {...drag}
       onPointerDown={(event) => {
@@ -253,6 +277,9 @@ export function BenchPlace() {
   const tall = !spread && (arrangement === 'tall' || (arrangement === 'auto' && narrow));
   return (
     <main data-arrangement={tall ? 'tall' : 'wide'} className="flex h-full min-h-0 flex-col">
+      <h1 className="sr-only">
+        {piece.name} of {site.name} on the bench
+      </h1>
       <PieceBar site={site} piece={piece} />
       <WidthLine site={site} piece={piece} measure={fonts.measure} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}

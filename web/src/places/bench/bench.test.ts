@@ -23,6 +23,7 @@ const view = (owner: string, slot: string, more: Partial<Parameters<typeof readS
   selected: { owner, slot, level: 'all' as const, index: 0 },
   reach: 'all',
   openGroups: [],
+  closedGroups: [],
   filter: '',
   ...more,
 });
@@ -72,6 +73,14 @@ describe('which rows the sheet shows', () => {
       'lineBottom',
     ]);
     expect(ids(readSheet(DEMO, view('menu-main', 'link', { filter: 'zzz' }), scene))).toEqual([]);
+  });
+  test('a group that is folded shows its heading alone, but whoever looks for a property finds it', () => {
+    const folded = readSheet(DEMO, view('menu-main', 'link', { closedGroups: ['text'] }), scene);
+    expect(ids(folded)).not.toContain('colour');
+    expect(ids(folded)).toContain('fill');
+    expect(folded?.groups[0]).toMatchObject({ group: 'text', closed: true, rows: [] });
+    const found = view('menu-main', 'link', { closedGroups: ['text'], filter: 'letter-spacing' });
+    expect(ids(readSheet(DEMO, found, scene))).toEqual(['tracking']);
   });
   test('a header that does not stay is never scrolled', () => {
     const kind = link?.kind;

@@ -12,7 +12,8 @@ import {
 } from '@hamaca/core';
 import { DropdownMenu } from 'radix-ui';
 import { useNavigate } from 'react-router';
-import { selectSlot } from '../../store/bench-store.ts';
+import { leaveFocusToFields } from '../../ui/keep-focus.ts';
+import { selectMade, selectSlot } from '../../store/bench-store.ts';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
 
 const item =
@@ -29,6 +30,10 @@ export function usePieces(site: Site) {
     selectSlot(piece, '', null);
     void navigate(`/sites/${id}/bench/${piece}`);
   };
+  const openMade = (made: string, kind: PieceKindId) => {
+    selectMade(made, pieceKindById(kind).rootSlot);
+    void navigate(`/sites/${id}/bench/${made}`);
+  };
   return {
     open,
     add: (kind: PieceKindId) => {
@@ -42,12 +47,12 @@ export function usePieces(site: Site) {
         freshId: countingIds(`${made}-`, taken),
         site,
       }) as unknown as Piece;
-      if (edit({ name: 'add-piece', args: { piece } }, `Add: ${name}`)) open(made);
+      if (edit({ name: 'add-piece', args: { piece } }, `Add: ${name}`)) openMade(made, kind);
     },
     duplicate: (piece: Piece) => {
       const copy = uniqueName(piece.id, idsOf(site));
       if (edit({ name: 'duplicate-piece', args: { id: piece.id, copy } }, `Duplicate: ${piece.name}`))
-        open(copy);
+        openMade(copy, piece.kind);
     },
     remove: (piece: Piece) => {
       edit({ name: 'remove-piece', args: { id: piece.id } }, `Remove: ${piece.name}`);
@@ -80,7 +85,12 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
                   ⋯
                 </DropdownMenu.Trigger>
                 <DropdownMenu.Portal>
-                  <DropdownMenu.Content align="start" sideOffset={2} className={list}>
+                  <DropdownMenu.Content
+                    align="start"
+                    sideOffset={2}
+                    className={list}
+                    onCloseAutoFocus={leaveFocusToFields}
+                  >
                     <DropdownMenu.Item
                       className={item}
                       onSelect={() => {
@@ -109,7 +119,12 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
           +
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
-          <DropdownMenu.Content align="start" sideOffset={2} className={list}>
+          <DropdownMenu.Content
+            align="start"
+            sideOffset={2}
+            className={list}
+            onCloseAutoFocus={leaveFocusToFields}
+          >
             {PIECES.map((kind) => (
               <DropdownMenu.Item
                 key={kind.id}

@@ -184,6 +184,7 @@ export function HandOffPlace() {
   const shown = blocks.find((block) => block.name === chosen) ?? blocks[0];
   return (
     <main className="grid h-full grid-cols-[minmax(340px,400px)_1fr]">
+      <h1 className="sr-only">Hand-off of {site.name}</h1>
       <section aria-label="Files" className="flex min-h-0 flex-col overflow-auto border-r border-twine">
         {pieces.length > 1 && (
           <div className="flex items-center gap-2 border-b border-twine px-4 py-2 text-bench">

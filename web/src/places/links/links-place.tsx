@@ -1,4 +1,5 @@
 import { ownersOf, type Finding } from '@hamaca/core';
+import { Tabs } from 'radix-ui';
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { Button } from '../../ui/button.tsx';
@@ -9,7 +10,8 @@ import { Stage } from '../../stage/stage.tsx';
 import { firstPiece, useStagePage } from '../../stage/output.ts';
 import { ImportDialog } from './import/import-dialog.tsx';
 import { enterSite, linksStore, useLinks } from '../../store/links-store.ts';
-import { MenuLine, MenuTabs } from './outline/menu-line.tsx';
+import { goToMenu, MenuTabs } from './outline/menu-tabs.tsx';
+import { MenuLine } from './outline/menu-line.tsx';
 import { createOutlineActions } from './outline/outline-actions.ts';
 import { findingsByItem, Outline } from './outline/outline.tsx';
 import { PagesPane } from './pages/pages-pane.tsx';
@@ -110,12 +112,13 @@ export function LinksPlace() {
 
   return (
     <main className="flex h-full min-h-0 flex-col">
+      <h1 className="sr-only">Links of {site.name}</h1>
       <Preview />
-      <div className="mx-auto grid min-h-0 w-full max-w-[1500px] grow grid-cols-[minmax(0,62fr)_minmax(320px,38fr)] gap-5 px-5 pt-1 pb-3">
-        <div className="flex min-h-0 flex-col">
+      <div className="grid min-h-0 w-full grow grid-cols-[minmax(0,62fr)_minmax(320px,38fr)] gap-5 px-5 pt-1 pb-3">
+        <Tabs.Root value={menuId ?? ''} onValueChange={goToMenu} className="flex min-h-0 flex-col">
           <MenuTabs site={site} current={menuId} />
           {menu && actions ? (
-            <>
+            <Tabs.Content value={menu.id} tabIndex={-1} className="flex min-h-0 grow flex-col">
               <MenuLine site={site} menu={menu} />
               <Outline key={menu.id} site={site} menu={menu} actions={actions} findings={byItem} />
               <div className="flex items-center gap-2 pt-2 text-small text-ink-faint">
@@ -131,7 +134,7 @@ export function LinksPlace() {
                   </span>
                 )}
               </div>
-            </>
+            </Tabs.Content>
           ) : (
             <div className="p-6 text-bench text-ink-soft">
               <p className="mb-3">
@@ -147,10 +150,15 @@ export function LinksPlace() {
               </Button>
             </div>
           )}
-        </div>
-        <div className="flex min-h-0 flex-col">
-          <div
-            role="tablist"
+        </Tabs.Root>
+        <Tabs.Root
+          value={pane}
+          onValueChange={(shown) => {
+            linksStore.setState({ pane: shown as typeof pane });
+          }}
+          className="flex min-h-0 flex-col"
+        >
+          <Tabs.List
             aria-label="Beside the outline"
             className="mb-2 flex items-end gap-4 border-b border-twine text-bench"
           >
@@ -160,26 +168,23 @@ export function LinksPlace() {
                 ['problems', 'Problems', own.length],
               ] as const
             ).map(([id, label, count]) => (
-              <button
+              <Tabs.Trigger
                 key={id}
-                type="button"
-                role="tab"
-                aria-selected={pane === id}
-                onClick={() => {
-                  linksStore.setState({ pane: id });
-                }}
+                value={id}
                 className={`h-8 border-b-[3px] pt-[3px] ${pane === id ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`}
               >
                 {label} <span className="font-normal text-ink-faint tabular">{count}</span>
-              </button>
+              </Tabs.Trigger>
             ))}
-          </div>
-          {pane === 'pages' ? (
-            <PagesPane site={site} actions={actions} />
-          ) : (
-            <ProblemsPane site={site} findings={own} />
-          )}
-        </div>
+          </Tabs.List>
+          <Tabs.Content value={pane} tabIndex={-1} className="flex min-h-0 grow flex-col">
+            {pane === 'pages' ? (
+              <PagesPane site={site} actions={actions} />
+            ) : (
+              <ProblemsPane site={site} findings={own} />
+            )}
+          </Tabs.Content>
+        </Tabs.Root>
       </div>
       {importing && (
         <ImportDialog

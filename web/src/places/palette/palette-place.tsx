@@ -64,6 +64,7 @@ export function PalettePlace() {
     : (site.palette[0]?.id ?? null);
   return (
     <main className="h-full overflow-auto">
+      <h1 className="sr-only">Palette of {site.name}</h1>
       <LiveStrip site={site} />
       <div className="mx-auto grid max-w-[1240px] gap-8 px-6 py-5">
         <SwatchesPane site={site} selected={swatch} onSelect={setSelected} />

@@ -1,5 +1,6 @@
 import type { ElementEntry } from '@hamaca/core';
 import { listenToCarrying } from './carry.ts';
+import { listenToHanging } from './hanging.ts';
 import { exchangeRules } from './sheet.ts';
 import type {
   FromFrame,
@@ -93,6 +94,7 @@ function showStylesheet(before: string, now: string): void {
 }
 
 function tellPainted(): void {
+  lookForHanging();
   // The task after an animation frame runs once that frame is painted.
   requestAnimationFrame(() => {
     setTimeout(() => {
@@ -209,6 +211,7 @@ function pick(target: Element): void {
 }
 
 listenToCarrying(holder, entries, tell);
+const lookForHanging = listenToHanging(holder, entries, tell);
 
 /** The page as it stands, for a picture of it. */
 function tellPicture(): void {

@@ -62,12 +62,16 @@ export interface PictureMessage {
 export type ToFrame = RenderMessage | PinMessage | LightMessage | PictureMessage;
 
 /** A box on the stage, in px of the page. */
-export interface StageBox {
-  readonly owner: string;
+export interface Box {
   readonly left: number;
   readonly right: number;
   readonly top: number;
   readonly bottom: number;
+}
+
+/** The box of everything that belongs to one owner. */
+export interface StageBox extends Box {
+  readonly owner: string;
 }
 
 /** What the stage tells. */
@@ -99,6 +103,8 @@ export type FromFrame =
       readonly y: number;
       readonly boxes: readonly StageBox[];
     }
+  /** The submenus that stand open, which may reach further down than the stage does. */
+  | { readonly type: 'hanging'; readonly boxes: readonly Box[] }
   /** A panel was closed on the stage itself. */
   | { readonly type: 'closed' }
   /** A dialog was opened to show what is selected; it took the focus along. */

@@ -19,6 +19,10 @@ export const MENU_SHAPE = {
 /** A placement of one of the site's menus. */
 export type MenuPart = PartOf<'menu', typeof MENU_SHAPE>;
 
+/** Whether a placement is called what its menu is called: then it follows the menu's name. */
+export const isNamedAfter = (part: MenuPart, menu: { readonly id: string; readonly name: string }): boolean =>
+  part.menu === menu.id && part.name === menu.name;
+
 /** One of the two halves a menu's links stand in where they are split; the first has the odd one. */
 export function halfOf<Entry>(entries: readonly Entry[], half: 0 | 1): readonly Entry[] {
   const middle = Math.ceil(entries.length / 2);

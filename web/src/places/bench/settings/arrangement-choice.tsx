@@ -9,7 +9,7 @@ import {
   type Row,
   type Site,
 } from '@hamaca/core';
-import { Popover } from 'radix-ui';
+import { Popover, RadioGroup } from 'radix-ui';
 import { useMemo, useState } from 'react';
 import { useFonts } from '../../../media/fonts.ts';
 import type { EditorProps } from '../../../settings/editors.tsx';
@@ -83,26 +83,28 @@ export function ArrangementChoice({ site, thing, set }: EditorProps) {
           aria-label="Arrangements"
           className="z-50 max-h-[80vh] overflow-auto rounded-[3px] border border-rope bg-cotton p-2"
         >
-          <div role="radiogroup" aria-label="Arrangements" className="grid grid-cols-2 gap-2">
+          <RadioGroup.Root
+            aria-label="Arrangements"
+            value={row.arrangement}
+            onValueChange={(arrangement) => {
+              set({ arrangement });
+            }}
+            className="grid grid-cols-2 gap-2"
+          >
             {ARRANGEMENT_IDS.map((arrangement) => (
-              <button
+              <RadioGroup.Item
                 key={arrangement}
-                type="button"
-                role="radio"
-                aria-checked={row.arrangement === arrangement}
+                value={arrangement}
                 title={ARRANGEMENTS[arrangement]}
-                onClick={() => {
-                  set({ arrangement });
-                }}
                 className={`grid gap-1 rounded-[3px] border p-1.5 text-left text-small ${row.arrangement === arrangement ? 'border-ochre bg-ochre-wash font-semibold' : 'border-transparent hover:border-rope'}`}
               >
                 <span aria-hidden="true" className="pointer-events-none block border border-twine">
                   <Drawing site={site} row={row} arrangement={arrangement} />
                 </span>
                 {ARRANGEMENT_LABELS[arrangement]}
-              </button>
+              </RadioGroup.Item>
             ))}
-          </div>
+          </RadioGroup.Root>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

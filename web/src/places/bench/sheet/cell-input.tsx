@@ -111,7 +111,7 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
         action: {
           label: WORDS.reachOnly(hiding.name),
           run: () => {
-            benchStore.setState({ reach: hiding.id });
+            benchStore.setState({ reach: hiding.id, extent: 'narrower' });
           },
         },
       });

@@ -18,9 +18,9 @@ import { ColourEditor } from '../../../ui/lazy.tsx';
 import { PictureUpload } from '../../../settings/words.tsx';
 import { swatchOf } from '../../../store/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
-import { openCell } from '../../../store/bench-store.ts';
+import { benchStore, openCell, useBench } from '../../../store/bench-store.ts';
 import { ChoiceLinks } from './choice-links.tsx';
-import { BORDER_SETS, borderEdit, isBorder } from './sheet-edits.ts';
+import { BORDER_SETS, borderEdit, exceptionsAway, hidingBand, isBorder, setCells } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 interface Props {
@@ -73,8 +73,7 @@ function ColourLinks({ site, cell }: { readonly site: Site; readonly cell: Sheet
   const { property: id, state } = cell.cell;
   const { value } = cell.resolved;
   const label = `${property(id).label}, ${state}`;
-  const asEdit = (colour: ColourValue) =>
-    ({ name: 'set-look', args: { cells: [{ ...cell.cell, value: colour }] } }) as const;
+  const asEdit = (colour: ColourValue) => setCells([{ ...cell.cell, value: colour }]);
   const links: { key: string; label: string; value: ColourValue }[] = [
     ...site.palette.map((swatch) => ({
       key: `swatch ${swatch.id}`,
@@ -104,7 +103,7 @@ function ColourLinks({ site, cell }: { readonly site: Site; readonly cell: Sheet
             className="size-3.5 rounded-[2px] border border-ink/25"
             style={{ background: formatColour(colourOf(site, link.value)) }}
           />
-          {link.label}
+          <span className="low:sr-only">{link.label}</span>
         </button>
       ))}
       <Popover.Root>
@@ -150,10 +149,7 @@ function TypeLinks({ site, cell }: { readonly site: Site; readonly cell: SheetCe
   const fields = PROPERTY_IDS.filter((id) => property(id).typed === true);
   const put = (style: TypeStyle) => {
     edit(
-      {
-        name: 'set-look',
-        args: { cells: fields.map((id) => ({ ...cell.cell, property: id, value: { type: style.id } })) },
-      },
+      setCells(fields.map((id) => ({ ...cell.cell, property: id, value: { type: style.id } }))),
       `Type style ${style.name}, ${cell.cell.state}`,
     );
   };
@@ -189,10 +185,7 @@ function PaintUpload({ cell }: { readonly cell: SheetCell }) {
         onTake={(upload) => {
           if ('image' in upload)
             edit(
-              {
-                name: 'set-look',
-                args: { cells: [{ ...cell.cell, value: { paint: { image: upload.image } } }] },
-              },
+              setCells([{ ...cell.cell, value: { paint: { image: upload.image } } }]),
               `${property(id).label}, ${state}`,
             );
         }}
@@ -222,6 +215,39 @@ function BorderSides({ cell }: { readonly cell: SheetCell }) {
   );
 }
 
+/** Says where a narrower band's own value hides what the cell says, as the stage stands now, and leads there. */
+function Hidden({ site, cell }: { readonly site: Site; readonly cell: SheetCell }) {
+  const edit = useEdit();
+  const width = useBench((state) => state.width);
+  const band = hidingBand(site, cell, width);
+  if (!band) return null;
+  const { label } = property(cell.cell.property);
+  return (
+    <p className="flex items-center gap-2 bg-ochre-wash px-2 py-0.5" data-testid="hidden-here">
+      <span className="min-w-0 truncate">
+        The stage stands at {width} px, where <b className="font-semibold">{band.name}</b> has its own {label}
+        .
+      </span>
+      <Button
+        className="!h-6 !text-small"
+        onClick={() => {
+          benchStore.setState({ reach: band.id, extent: 'narrower' });
+        }}
+      >
+        Go there
+      </Button>
+      <Button
+        className="!h-6 !text-small"
+        onClick={() => {
+          edit(exceptionsAway(site, cell), `${label} the same at all widths`);
+        }}
+      >
+        Take the exceptions away
+      </Button>
+    </p>
+  );
+}
+
 /** About the cell in focus: where its value comes from, and for colours everything it could be linked to. */
 export function CellStrip({ site, cell, onClear }: Props) {
   const { property: id, state } = cell.cell;
@@ -240,6 +266,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
           Clear
         </Button>
       </div>
+      <Hidden site={site} cell={cell} />
       {entry.typed === true && <TypeLinks site={site} cell={cell} />}
       {isBorder(id) && <BorderSides cell={cell} />}
       {entry.kind === 'choice' && <ChoiceLinks site={site} cell={cell} />}

@@ -1,6 +1,7 @@
 import { colourOf, formatColour, property, type Site } from '@hamaca/core';
 import type { ReactNode } from 'react';
 import { useEdit } from '../../../store/open-site.tsx';
+import { setCells } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 /** Each mark as it lies around a word: drawn in a box of 44 by 24, the word from 10 to 34. */
@@ -49,10 +50,7 @@ export function ChoiceLinks({ site, cell }: { readonly site: Site; readonly cell
           aria-label={choice}
           aria-pressed={cell.resolved.value === choice}
           onClick={() => {
-            edit(
-              { name: 'set-look', args: { cells: [{ ...cell.cell, value: choice }] } },
-              `${entry.label}, ${state}`,
-            );
+            edit(setCells([{ ...cell.cell, value: choice }]), `${entry.label}, ${state}`);
           }}
           className="grid h-7 min-w-7 place-items-center rounded-[2px] border border-twine bg-white px-1.5 hover:border-rope aria-pressed:border-ochre aria-pressed:bg-ochre-wash"
         >

@@ -11,10 +11,10 @@ import {
 import { Fragment, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { notify } from '../../../store/notices.ts';
 import { useEdit } from '../../../store/open-site.tsx';
-import { benchStore, focusColumn, useBench } from '../../../store/bench-store.ts';
+import { benchStore, focusColumn, toggleGroup, useBench } from '../../../store/bench-store.ts';
 import { CellStrip } from './cell-strip.tsx';
 import { SheetCellView, type CellActions } from './sheet-cell.tsx';
-import { clearRange, pasteRange, rangeText } from './sheet-edits.ts';
+import { clearRange, pasteRange, rangeText, setCells } from './sheet-edits.ts';
 import { SheetHead } from './sheet-head.tsx';
 import { rangeOf, readSheet, suggestColour, type Sheet, type SheetGroup } from './sheet-model.ts';
 
@@ -66,31 +66,49 @@ const GROUP_LABELS: Readonly<Record<PropertyGroup, string>> = {
   motion: 'opacity and motion',
 };
 
-/** A group's own line: its name, and how many of its properties are folded away. */
+/** A group's own line: it folds the group to its name, and tells how many rarer properties are left out. */
 function GroupLine({ group, columns }: { readonly group: SheetGroup; readonly columns: number }) {
   const open = useBench((state) => state.openGroups.includes(group.group));
   const filter = useBench((state) => state.filter);
-  const toggle = () => {
+  const toggleRarer = () => {
     const { openGroups } = benchStore.getState();
     benchStore.setState({
       openGroups: open ? openGroups.filter((entry) => entry !== group.group) : [...openGroups, group.group],
     });
   };
+  const name = GROUP_LABELS[group.group];
   return (
     <tr>
       <th
         scope="rowgroup"
         colSpan={columns + 1}
-        className="sticky left-0 h-[22px] border-b border-twine bg-cotton px-2 text-left text-small font-normal text-ink-faint"
+        className="sticky left-0 h-[24px] border-b border-twine bg-cotton p-0 text-left text-small font-normal text-ink-faint"
       >
-        <span className="sticky left-2">
-          {GROUP_LABELS[group.group]}
-          {filter === '' && (group.hidden > 0 || open) && (
+        <span className="sticky left-0 inline-flex items-center">
+          {filter === '' ? (
+            <button
+              type="button"
+              aria-expanded={!group.closed}
+              title={group.closed ? `Unfold: ${name}` : `Fold: ${name}`}
+              onClick={() => {
+                toggleGroup(group.group);
+              }}
+              className="flex h-6 items-center gap-1 rounded-[2px] pr-1.5 pl-2 hover:bg-linen hover:text-ink"
+            >
+              <span aria-hidden="true" className={`inline-block w-2.5 ${group.closed ? '-rotate-90' : ''}`}>
+                ▾
+              </span>
+              {name}
+            </button>
+          ) : (
+            <span className="pl-2">{name}</span>
+          )}
+          {filter === '' && !group.closed && (group.hidden > 0 || open) && (
             <button
               type="button"
               aria-expanded={open}
-              onClick={toggle}
-              className="ml-2 rounded-[2px] px-1 text-ink-soft underline decoration-twine underline-offset-2 hover:bg-linen"
+              onClick={toggleRarer}
+              className="h-6 rounded-[2px] px-1 text-ink-soft underline decoration-twine underline-offset-2 hover:bg-linen"
             >
               {open ? 'fewer' : `${group.hidden} more`}
             </button>
@@ -111,13 +129,14 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
   const row = useBench((state) => state.property);
   const anchor = useBench((state) => state.anchor);
   const openGroups = useBench((state) => state.openGroups);
+  const closedGroups = useBench((state) => state.closedGroups);
   const filter = useBench((state) => state.filter);
   const edit = useEdit();
   const [typing, setTyping] = useState<string | null>(null);
   const table = useRef<HTMLTableElement>(null);
   const sheet = useMemo(
-    () => readSheet(site, { selected, reach, openGroups, filter }, scene),
-    [site, selected, reach, openGroups, filter, scene],
+    () => readSheet(site, { selected, reach, openGroups, closedGroups, filter }, scene),
+    [site, selected, reach, openGroups, closedGroups, filter, scene],
   );
   const latest = useRef<CellActions | null>(null);
   const actions = useMemo(
@@ -187,7 +206,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
       ?.cells.find((entry) => entry.cell.state === state)?.cell;
     if (colour && cell)
       edit(
-        { name: 'set-look', args: { cells: [{ ...cell, value: { literal: formatColour(colour) } }] } },
+        setCells([{ ...cell, value: { literal: formatColour(colour) } }]),
         `Text colour that passes, ${state}`,
       );
   };
@@ -260,10 +279,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
         >
           <thead>
             <tr>
-              <th
-                scope="col"
-                className="sticky top-0 left-0 z-20 w-[112px] border-r border-b border-twine bg-linen"
-              />
+              <td className="sticky top-0 left-0 z-20 w-[112px] border-r border-b border-twine bg-linen" />
               {sheet.states.map((state) => (
                 <th
                   key={state}
@@ -314,7 +330,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
             ))}
           </tbody>
         </table>
-        {sheet.rows.length === 0 && (
+        {sheet.groups.length === 0 && (
           <p className="p-4 text-bench text-ink-soft">
             No property of {sheet.kind.label.toLowerCase()} is called that.
           </p>

@@ -14,6 +14,7 @@ import { memo, useRef } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import { benchStore } from '../../../store/bench-store.ts';
 import { CellInput } from './cell-input.tsx';
+import { setCells } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 import { useDrag } from '../use-drag.ts';
 
@@ -46,8 +47,7 @@ function Grip({ cell }: { readonly cell: SheetCell }) {
   const { value } = cell.resolved;
   const start = useRef({ x: 0, value });
   const last = useRef<typeof value | null>(null);
-  const asEdit = (dragged: typeof value) =>
-    ({ name: 'set-look', args: { cells: [{ ...cell.cell, value: dragged }] } }) as const;
+  const asEdit = (dragged: typeof value) => setCells([{ ...cell.cell, value: dragged }]);
   const drag = useDrag({
     onMove: (event) => {
       const steps =

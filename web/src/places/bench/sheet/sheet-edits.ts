@@ -12,13 +12,18 @@ import {
   type Site,
   type SlotRef,
 } from '@hamaca/core';
+import { benchStore } from '../../../store/bench-store.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 /*
  * What is done to ranges of cells and to whole looks, as edits.
  */
 
-const setCells = (cells: readonly CellValue[]): Edit => ({ name: 'set-look', args: { cells } });
+/** Sets or clears cells as far as the reach that is chosen goes. */
+export function setCells(cells: readonly CellValue[]): Edit {
+  const { extent } = benchStore.getState();
+  return { name: 'set-look', args: { cells, extent } };
+}
 
 /** Cells as text: tabs between states, a line for each property, so that any table takes them. */
 export function rangeText(site: Site, range: readonly (readonly SheetCell[])[]): string {
@@ -56,6 +61,16 @@ export const isBorder = (id: PropertyId): boolean => BORDER_SETS[0].sides.some((
 /** Gives several borders the value that one of them has, in the same state and bands. */
 export function borderEdit({ cell, resolved }: SheetCell, sides: readonly PropertyId[]): Edit {
   return setCells(sides.map((side): CellValue => ({ ...cell, property: side, value: resolved.value })));
+}
+
+/** Takes away what narrower bands say instead of a cell. */
+export function exceptionsAway(site: Site, { cell }: SheetCell): Edit {
+  const own = site.bands.findIndex((band) => band.id === cell.band);
+  const narrower = site.bands.slice(Math.max(0, own) + 1);
+  return {
+    name: 'set-look',
+    args: { cells: narrower.map((band): CellValue => ({ ...cell, band: band.id, value: null })) },
+  };
 }
 
 type Band = Site['bands'][number];

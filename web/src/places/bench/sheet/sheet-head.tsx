@@ -5,6 +5,7 @@ import {
   slotName,
   slotsOf,
   hasSlot,
+  type Extent,
   type LevelKey,
   type Site,
   type SlotRef,
@@ -12,7 +13,7 @@ import {
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
-import { Choice } from '../../../ui/choice.tsx';
+import { Choice, type Option } from '../../../ui/choice.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { benchStore, useBench } from '../../../store/bench-store.ts';
 import { copyLook } from './sheet-edits.ts';
@@ -159,15 +160,41 @@ function LookMenu({ site }: { readonly site: Site }) {
   );
 }
 
+interface ReachOption extends Option {
+  readonly reach: string;
+  readonly extent: Extent;
+}
+
+/** How far a change can go: all widths, a band and narrower, one band alone, or all with every exception taken away. */
+function reachesOf(site: Site): ReachOption[] {
+  const option = (reach: string, extent: Extent, label: string): ReachOption => ({
+    value: `${reach} ${extent}`,
+    reach,
+    extent,
+    label,
+  });
+  const middle = site.bands.slice(1, -1);
+  return [
+    option('all', 'narrower', 'all widths'),
+    ...middle.map((band) => option(band.id, 'narrower', `${band.name} and narrower`)),
+    // Nothing is narrower than the last band: what it says is for it alone.
+    ...(site.bands.length < 2
+      ? []
+      : site.bands.map((band, index) =>
+          option(band.id, index === site.bands.length - 1 ? 'narrower' : 'alone', `${band.name} alone`),
+        )),
+    option('all', 'everywhere', 'all widths, exceptions taken away'),
+  ];
+}
+
 /** Above the sheet: whose look it is, at which level, how far a change reaches, and a filter that finds any property. */
 export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly site: Site }) {
   const selected = useBench((state) => state.selected);
   const reach = useBench((state) => state.reach);
   const filter = useBench((state) => state.filter);
-  const reaches = [
-    { value: 'all', label: 'all widths' },
-    ...site.bands.slice(1).map((band) => ({ value: band.id, label: `${band.name} and narrower` })),
-  ];
+  const extent = useBench((state) => state.extent);
+  const reaches = reachesOf(site);
+  const chosen = reaches.find((entry) => entry.reach === reach && entry.extent === extent) ?? reaches[0];
   return (
     <div className="flex min-h-9 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-twine px-3 py-1 text-bench">
       <h2 className="font-semibold">{sheet.kind.label}</h2>
@@ -203,10 +230,11 @@ export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly sit
       <span className="text-small text-ink-faint">reach</span>
       <Choice
         label="Reach"
-        value={reaches.some((entry) => entry.value === reach) ? reach : 'all'}
+        value={chosen?.value ?? ''}
         options={reaches}
         onChange={(value) => {
-          benchStore.setState({ reach: value });
+          const taken = reaches.find((entry) => entry.value === value);
+          if (taken) benchStore.setState({ reach: taken.reach, extent: taken.extent });
         }}
       />
     </div>

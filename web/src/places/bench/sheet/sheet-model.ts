@@ -44,9 +44,11 @@ export interface SheetRow {
   readonly cells: readonly SheetCell[];
 }
 
-/** The rows of one group; `hidden` counts those that are folded away. */
+/** The rows of one group; `hidden` counts the rarer ones that are left out. */
 export interface SheetGroup {
   readonly group: PropertyGroup;
+  /** Whether it is folded to its heading, with none of its rows in sight. */
+  readonly closed: boolean;
   readonly rows: readonly SheetRow[];
   readonly hidden: number;
 }
@@ -60,7 +62,7 @@ export interface Sheet {
   readonly contrast: readonly (ContrastReport | null)[];
 }
 
-type View = Pick<BenchState, 'selected' | 'reach' | 'openGroups' | 'filter'>;
+type View = Pick<BenchState, 'selected' | 'reach' | 'openGroups' | 'closedGroups' | 'filter'>;
 type Place = Pick<BenchState, 'selected' | 'reach'>;
 
 const asLevel = (key: LevelKey): Level | null => (key === 'all' ? null : (Number(key) as Level));
@@ -185,10 +187,13 @@ export function readSheet(site: Site, view: View, scene: Scene): Sheet | null {
   });
   const groups = PROPERTY_GROUPS.flatMap((group): SheetGroup[] => {
     const ids = kind.properties.filter((id) => property(id).group === group);
-    const rows = ids.filter((id) => shown.has(id)).map(row);
-    return ids.length === 0 || (rows.length === 0 && view.filter.trim() !== '')
-      ? []
-      : [{ group, rows, hidden: ids.length - rows.length }];
+    const inSight = ids.filter((id) => shown.has(id));
+    // Whoever looks for a property is shown it wherever it lies.
+    const isFiltered = view.filter.trim() !== '';
+    if (ids.length === 0 || (inSight.length === 0 && isFiltered)) return [];
+    const closed = !isFiltered && view.closedGroups.includes(group);
+    const rows = closed ? [] : inSight.map(row);
+    return [{ group, closed, rows, hidden: ids.length - inSight.length }];
   });
   const contrast = states.map((state) => contrastOf(site, situation(view, state, band), scene));
   return { kind, states, groups, rows: groups.flatMap((group) => group.rows), contrast };

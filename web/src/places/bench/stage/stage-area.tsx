@@ -151,7 +151,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   return (
     <div
       ref={ref}
-      className={`relative flex min-h-0 flex-col items-center gap-2 overflow-hidden bg-surround ${tall ? 'h-full' : ''}`}
+      className={`relative flex min-h-0 flex-col items-center gap-2 overflow-hidden bg-surround has-[[data-overhang]]:z-20 has-[[data-overhang]]:overflow-visible ${tall ? 'h-full' : ''}`}
       style={{ padding: STAGE_PADDING }}
     >
       {(beside || instead) && scene && (
@@ -175,6 +175,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             height={height}
             scale={scale}
             label="Stage"
+            overhangs={!tall && !beside}
             pinned={pinned}
             selected={selected}
             reveal={reveal}

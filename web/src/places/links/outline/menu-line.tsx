@@ -1,12 +1,10 @@
 import {
-  countItems,
   idsOf,
   LINK_FORMATS,
   menuLines,
   placementsOf,
   slugify,
   uniqueName,
-  uniqueTitle,
   type LinkFormatName,
   type Menu,
   type PartPlace,
@@ -19,7 +17,7 @@ import {
   type Field,
 } from '@hamaca/core';
 import { DropdownMenu, Popover } from 'radix-ui';
-import { Fragment } from 'react';
+import { Fragment, useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { CommandButton } from '../../../app/commands/command-button.tsx';
 import { Button } from '../../../ui/button.tsx';
@@ -41,50 +39,6 @@ const PRINTABLE = (Object.keys(LINK_FORMATS) as LinkFormatName[]).filter(
 const item =
   'flex h-7 cursor-default items-center justify-between gap-6 rounded-[2px] px-2 text-bench outline-none select-none data-highlighted:bg-ochre-wash data-disabled:opacity-45';
 const sheet = 'z-50 min-w-44 rounded-[3px] border border-rope bg-white p-1';
-
-/** The menus by name, to go from one to the other; links can be dropped on them. */
-export function MenuTabs({ site, current }: { readonly site: Site; readonly current: string | null }) {
-  const edit = useEdit();
-  const drop = useLinks((state) =>
-    state.drag?.drop && 'menu' in state.drag.drop ? state.drag.drop.menu : null,
-  );
-  const add = () => {
-    const name = uniqueTitle('New menu', new Set(site.menus.map((menu) => menu.name)));
-    const id = uniqueName(`menu-${slugify(name, 'menu')}`, idsOf(site));
-    if (edit({ name: 'add-menu', args: { id, name, items: [] } }, 'Add a menu'))
-      linksStore.setState({ menu: id, caret: null, selected: new Set(), anchor: null });
-  };
-  return (
-    <div className="flex flex-wrap items-end gap-x-4 border-b border-twine text-bench">
-      <div role="tablist" aria-label="Menus" className="flex flex-wrap items-end gap-x-4">
-        {site.menus.map((menu) => (
-          <button
-            key={menu.id}
-            type="button"
-            role="tab"
-            aria-selected={menu.id === current}
-            data-menu-tab={menu.id}
-            onClick={() => {
-              linksStore.setState({
-                menu: menu.id,
-                caret: null,
-                selected: new Set(),
-                anchor: null,
-                open: null,
-              });
-            }}
-            className={`h-8 border-b-[3px] pt-[3px] ${menu.id === current ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'} ${drop === menu.id ? 'bg-ochre-wash' : ''}`}
-          >
-            {menu.name} <span className="font-normal text-ink-faint tabular">{countItems(menu.items)}</span>
-          </button>
-        ))}
-      </div>
-      <Button tone="quiet" className="mb-0.5" onClick={add}>
-        + menu
-      </Button>
-    </div>
-  );
-}
 
 const MENU_FIELDS = shapeOf('menu') as Readonly<Record<'branch' | 'levels', Field<unknown>>>;
 
@@ -235,7 +189,7 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
   const duplicate = () => {
     const id = uniqueName(`${menu.id}-copy`.slice(0, 60), idsOf(site));
     if (edit({ name: 'duplicate-menu', args: { id: menu.id, copy: id } }, `Duplicate ${menu.name}`))
-      linksStore.setState({ menu: id, caret: null, selected: new Set() });
+      linksStore.setState({ menu: id, caret: null, selected: new Set(), named: id });
   };
   const remove = () => {
     const placed = placementsOf(site, menu.id).map(({ piece }) => piece.name);
@@ -253,8 +207,17 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
     });
   };
   const uses = placementsOf(site, menu.id);
+  const line = useRef<HTMLDivElement>(null);
+  const isNamed = useLinks((state) => state.named === menu.id);
+  useEffect(() => {
+    if (!isNamed) return;
+    linksStore.setState({ named: null });
+    const field = line.current?.querySelector('input');
+    field?.focus();
+    field?.select();
+  }, [isNamed]);
   return (
-    <div className="flex flex-wrap items-center gap-x-2 gap-y-1 py-2 text-bench">
+    <div ref={line} className="flex flex-wrap items-center gap-x-2 gap-y-1 py-2 text-bench">
       <TextField
         key={menu.id}
         aria-label="Name of the menu"

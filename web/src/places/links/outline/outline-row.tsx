@@ -1,10 +1,17 @@
 import { checkTypedLabel, type Finding, type Site } from '@hamaca/core';
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react';
-import { linksStore, selectTo, useLinks, type Column, type DropSide } from '../../../store/links-store.ts';
+import {
+  goToLine,
+  linksStore,
+  selectTo,
+  useLinks,
+  type Column,
+  type DropSide,
+} from '../../../store/links-store.ts';
 import { FindingSign } from '../../../findings/finding-sign.tsx';
 import type { OutlineRow } from './outline-rows.ts';
 import { TargetField } from './target-field.tsx';
-import { draggedWith, startDrag } from './use-outline-drag.ts';
+import { draggedWith, useDraggedLine } from './use-outline-drag.ts';
 
 export const ROW = 32;
 const INDENT = 24;
@@ -132,8 +139,12 @@ export function OutlineLine({
     if (caret !== item.id || !before.has(item.id))
       linksStore.setState({ caret: item.id, selected: new Set([item.id]), anchor: item.id });
   };
+  const line = useRef<HTMLDivElement>(null);
+  const grip = useRef<HTMLSpanElement>(null);
+  const dragged = useRef(() => ({ kind: 'items' as const, ids: draggedWith(site, item.id) }));
+  dragged.current = () => ({ kind: 'items', ids: draggedWith(site, item.id) });
+  useDraggedLine(line, grip, dragged);
   const press = (event: React.PointerEvent) => {
-    event.preventDefault();
     if (event.shiftKey) selectTo(item.id, order());
     else if (event.ctrlKey || event.metaKey) {
       const next = new Set(linksStore.getState().selected);
@@ -145,14 +156,13 @@ export function OutlineLine({
         caret: item.id,
         selected: new Set([item.id]),
         anchor: item.id,
-        wanted: { id: item.id, column: 'label' },
       });
-    startDrag(event, 'items', draggedWith(site, item.id));
   };
   const note = levelNote(depth, shown);
   const indent = (depth - 1) * INDENT;
   return (
     <div
+      ref={line}
       style={{ height: ROW }}
       className={`group relative grid grid-cols-[1fr_minmax(150px,40%)_52px] items-center border-b border-linen pr-1 focus-within:bg-ochre-wash/60 ${selected ? 'bg-ochre-wash' : ''} ${isDragged ? 'opacity-45' : ''} ${drop === 'inside' ? 'outline-2 -outline-offset-2 outline-ochre' : ''}`}
     >
@@ -174,7 +184,11 @@ export function OutlineLine({
           {row.folded ? '▸' : '▾'}
         </button>
         <span
+          ref={grip}
           onPointerDown={press}
+          onClick={(event) => {
+            if (!event.shiftKey && !event.ctrlKey && !event.metaKey) goToLine(item.id);
+          }}
           title="Drag to move; Shift or Ctrl and click to take more"
           className="grid h-6 w-5 shrink-0 cursor-grab touch-none place-items-center text-ink-faint/60 select-none group-hover:text-ink-faint"
         >

@@ -1,5 +1,5 @@
 import { shownDepth, type Finding, type Menu, type Site } from '@hamaca/core';
-import { useVirtualizer } from '@tanstack/react-virtual';
+import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useMemo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import { copyBranches, pastedLinks } from './clipboard.ts';
@@ -8,6 +8,7 @@ import { goToLine, linksStore, selectTo, useLinks, type Column } from '../../../
 import type { OutlineActions } from './outline-actions.ts';
 import { OutlineLine, ROW } from './outline-row.tsx';
 import { outlineRows, type OutlineRow } from './outline-rows.ts';
+import { useDropOnLines } from './use-outline-drag.ts';
 
 interface Props {
   readonly site: Site;
@@ -17,6 +18,7 @@ interface Props {
 }
 
 const NONE: readonly Finding[] = [];
+const NO_IDS: readonly string[] = [];
 
 /** Whether a field has words selected in it: then copy and cut are about these. */
 const hasWordsSelected = (target: EventTarget | null) =>
@@ -33,12 +35,19 @@ export function Outline({ site, menu, actions, findings }: Props) {
   const scroller = useRef<HTMLDivElement>(null);
   const rows = useMemo(() => outlineRows(menu, folded), [menu, folded]);
   const depth = useMemo(() => shownDepth(site, menu.id), [site, menu.id]);
+  const dragged = useLinks((state) => (state.drag?.kind === 'items' ? state.drag.ids : NO_IDS));
+  useDropOnLines(scroller);
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => scroller.current,
     estimateSize: () => ROW,
     overscan: 12,
     getItemKey: (index) => rows[index]?.item.id ?? index,
+    // What is dragged stays there, also where the list has scrolled on: the browser ends a drag whose line is gone.
+    rangeExtractor: (range) => {
+      const held = dragged.map((id) => rows.findIndex((row) => row.item.id === id)).filter((at) => at >= 0);
+      return [...new Set([...defaultRangeExtractor(range), ...held])].sort((a, b) => a - b);
+    },
   });
 
   // Before the next key can come: what is typed after Enter belongs to the new line.

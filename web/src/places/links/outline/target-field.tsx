@@ -1,5 +1,5 @@
 import { formatTarget, parseTarget, type Site, type Target } from '@hamaca/core';
-import { useMemo, useState, type KeyboardEvent } from 'react';
+import { useId, useMemo, useState, type KeyboardEvent } from 'react';
 import { matchTargets, type TargetMatch } from './target-matches.ts';
 
 interface Props {
@@ -18,6 +18,8 @@ export function TargetField({ site, target, label, opens, onCommit, onKeyDown, o
   const [text, setText] = useState<string | null>(null);
   const [chosen, setChosen] = useState(-1);
   const [error, setError] = useState<string | null>(null);
+  const listId = useId();
+  const optionId = (index: number) => `${listId}-${index}`;
   const matches = useMemo(() => (text === null ? [] : matchTargets(site, text)), [site, text]);
 
   const end = () => {
@@ -50,7 +52,8 @@ export function TargetField({ site, target, label, opens, onCommit, onKeyDown, o
         spellCheck={false}
         role="combobox"
         aria-expanded={matches.length > 0}
-        aria-controls="target-matches"
+        aria-controls={matches.length > 0 ? listId : undefined}
+        aria-activedescendant={matches[chosen] ? optionId(chosen) : undefined}
         aria-autocomplete="list"
         aria-invalid={error !== null}
         className="h-7 w-full rounded-[2px] border border-transparent bg-transparent px-2 text-bench text-ink-soft tabular placeholder:text-ink-faint placeholder:italic hover:border-twine focus:border-ochre focus:bg-white aria-invalid:border-brick"
@@ -94,7 +97,7 @@ export function TargetField({ site, target, label, opens, onCommit, onKeyDown, o
       )}
       {error === null && matches.length > 0 && (
         <ul
-          id="target-matches"
+          id={listId}
           role="listbox"
           aria-label="Pages, sections and panels"
           className="absolute top-full left-0 z-30 w-full min-w-80 rounded-[3px] border border-rope bg-white p-1"
@@ -102,6 +105,7 @@ export function TargetField({ site, target, label, opens, onCommit, onKeyDown, o
           {matches.map((match, index) => (
             <li
               key={match.key}
+              id={optionId(index)}
               role="option"
               aria-selected={index === chosen}
               onPointerDown={(event) => {

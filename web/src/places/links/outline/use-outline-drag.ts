@@ -1,25 +1,32 @@
+import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
+import {
+  draggable,
+  dropTargetForElements,
+  monitorForElements,
+} from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
+import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { findPage, itemsOf, type ItemPlace, type Site } from '@hamaca/core';
-import { useEffect, type PointerEvent as ReactPointerEvent } from 'react';
+import { useEffect, type RefObject } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
-import { linksStore, useLinks, type Drag, type Drop } from '../../../store/links-store.ts';
+import type { SiteStore } from '../../../store/site-store.ts';
+import { linksStore, type Drag, type Drop } from '../../../store/links-store.ts';
 import { dropPlace } from './outline-rows.ts';
 import { rowLinks } from '../pages/page-rows.ts';
 
-/** Rows at the edge of the list that make it scroll while something is dragged over them, in px. */
-const EDGE = 28;
+type Dragged = Pick<Drag, 'kind' | 'ids'>;
 
-function dropAt(x: number, y: number): Drop | null {
-  const element = document.elementFromPoint(x, y);
-  const menu = element?.closest<HTMLElement>('[data-menu-tab]')?.dataset['menuTab'];
-  if (menu !== undefined) return { menu };
-  const list = element?.closest<HTMLElement>('[data-outline]');
-  if (!list) return null;
-  const box = list.getBoundingClientRect();
-  if (y < box.top + EDGE) list.scrollBy(0, -14);
-  if (y > box.bottom - EDGE) list.scrollBy(0, 14);
+/** What is dragged and where it is held travel with the drag under names of their own. */
+const DRAGGED = 'hamaca links';
+const DROP = 'hamaca place';
+
+const draggedOf = (data: Record<string, unknown>) => (data[DRAGGED] as Dragged | undefined) ?? null;
+
+/** The line of an outline under the pointer, or its last one beneath all. */
+function dropAt(list: HTMLElement, x: number, y: number): Drop {
   const rows = [...list.querySelectorAll<HTMLElement>('[data-row]')];
+  const under = document.elementFromPoint(x, y)?.closest<HTMLElement>('[data-row]');
   const row =
-    element?.closest<HTMLElement>('[data-row]') ??
+    under ??
     rows.reduce<HTMLElement | null>(
       (last, next) =>
         !last || next.getBoundingClientRect().top > last.getBoundingClientRect().top ? next : last,
@@ -33,7 +40,7 @@ function dropAt(x: number, y: number): Drop | null {
 }
 
 /** The place a drop stands for; null where what is dragged cannot land there. */
-function placeOf(site: Site, drag: Drag, drop: Drop): ItemPlace | null {
+function placeOf(site: Site, drag: Dragged, drop: Drop): ItemPlace | null {
   if ('menu' in drop) {
     const menu = site.menus.find((entry) => entry.id === drop.menu);
     return menu
@@ -47,88 +54,97 @@ function placeOf(site: Site, drag: Drag, drop: Drop): ItemPlace | null {
   return dropPlace(site, drag.kind === 'items' ? drag.ids : [], drop.over, drop.side);
 }
 
-/** Follows the pointer while lines or pages are dragged, and drops them. */
-export function useOutlineDrag(): void {
-  const store = useSiteStore();
-  const dragging = useLinks((state) => state.drag !== null);
-  useEffect(() => {
-    if (!dragging) return;
-    const end = () => {
-      linksStore.setState({ drag: null });
-    };
-    const move = (event: PointerEvent) => {
-      const { drag } = linksStore.getState();
-      const { site } = store.getState();
-      if (!drag || !site) return;
-      const drop = dropAt(event.clientX, event.clientY);
-      linksStore.setState({ drag: { ...drag, drop: drop && placeOf(site, drag, drop) ? drop : null } });
-    };
-    const up = () => {
-      const { drag } = linksStore.getState();
-      const { site } = store.getState();
-      const place = drag?.drop && site ? placeOf(site, drag, drag.drop) : null;
-      end();
-      if (!drag || !site || !place) return;
-      const count = drag.ids.length;
-      if (drag.kind === 'items')
-        store.edit(
-          { name: 'move-items', args: { ids: drag.ids, place } },
-          count === 1 ? 'Move a link' : `Move ${count} links`,
-        );
-      else
-        store.edit(
-          {
-            name: 'add-items',
-            args: {
-              place,
-              items: rowLinks(
-                drag.ids
-                  .map((id) => findPage(site, id))
-                  .filter((page) => page !== null)
-                  .map((page) => ({ page, section: null })),
-              ),
-            },
-          },
-          `Add ${count === 1 ? 'a page' : `${count} pages`}`,
-        );
-    };
-    const key = (event: KeyboardEvent) => {
-      if (event.key === 'Escape') {
-        event.stopPropagation();
-        end();
-      }
-    };
-    window.addEventListener('pointermove', move);
-    window.addEventListener('pointerup', up);
-    window.addEventListener('pointercancel', end);
-    window.addEventListener('keydown', key, true);
-    return () => {
-      window.removeEventListener('pointermove', move);
-      window.removeEventListener('pointerup', up);
-      window.removeEventListener('pointercancel', end);
-      window.removeEventListener('keydown', key, true);
-    };
-  }, [dragging, store]);
+function land(store: SiteStore, site: Site, { kind, ids }: Dragged, place: ItemPlace): void {
+  if (kind === 'items')
+    store.edit(
+      { name: 'move-items', args: { ids, place } },
+      ids.length === 1 ? 'Move a link' : `Move ${ids.length} links`,
+    );
+  else {
+    const pages = ids.map((id) => findPage(site, id)).filter((page) => page !== null);
+    store.edit(
+      { name: 'add-items', args: { place, items: rowLinks(pages.map((page) => ({ page, section: null }))) } },
+      `Add ${ids.length === 1 ? 'a page' : `${ids.length} pages`}`,
+    );
+  }
 }
 
-/** How far a pointer goes before a press becomes a drag, in px. */
-const START = 4;
+/** Shows where lines or pages that are dragged would land, and lets them land there. */
+export function useOutlineDrag(): void {
+  const store = useSiteStore();
+  useEffect(
+    () =>
+      monitorForElements({
+        canMonitor: ({ source }) => draggedOf(source.data) !== null,
+        onDragStart: ({ source }) => {
+          const dragged = draggedOf(source.data);
+          linksStore.setState({ drag: dragged && { ...dragged, drop: null } });
+        },
+        onDrag: ({ location }) => {
+          const { drag } = linksStore.getState();
+          const { site } = store.getState();
+          if (!drag || !site) return;
+          const drop = (location.current.dropTargets[0]?.data[DROP] as Drop | undefined) ?? null;
+          linksStore.setState({ drag: { ...drag, drop: drop && placeOf(site, drag, drop) ? drop : null } });
+        },
+        onDrop: ({ source, location }) => {
+          const dragged = draggedOf(source.data);
+          const { site } = store.getState();
+          const drop = location.current.dropTargets[0]?.data[DROP] as Drop | undefined;
+          linksStore.setState({ drag: null });
+          const place = dragged && drop && site ? placeOf(site, dragged, drop) : null;
+          if (dragged && site && place) land(store, site, dragged, place);
+        },
+      }),
+    [store],
+  );
+}
 
-/** Starts a drag once the pointer has moved; a press without that stays a click. */
-export function startDrag(event: ReactPointerEvent, kind: Drag['kind'], ids: readonly string[]): void {
-  if (event.button !== 0) return;
-  const { clientX, clientY } = event;
-  const move = (next: PointerEvent) => {
-    if (Math.hypot(next.clientX - clientX, next.clientY - clientY) < START) return;
-    stop();
-    linksStore.setState({ drag: { kind, ids, drop: null } });
-  };
-  const stop = () => {
-    window.removeEventListener('pointermove', move);
-    window.removeEventListener('pointerup', stop);
-  };
-  window.addEventListener('pointermove', move);
-  window.addEventListener('pointerup', stop);
+/** Lets an outline take what is dropped on it, and scroll while something is held at its edge. */
+export function useDropOnLines(list: RefObject<HTMLElement | null>): void {
+  useEffect(() => {
+    const element = list.current;
+    if (!element) return undefined;
+    return combine(
+      dropTargetForElements({
+        element,
+        canDrop: ({ source }) => draggedOf(source.data) !== null,
+        getData: ({ input }) => ({ [DROP]: dropAt(element, input.clientX, input.clientY) }),
+      }),
+      autoScrollForElements({ element }),
+    );
+  }, [list]);
+}
+
+/** Lets something stand for the end of a menu where links are dropped. */
+export function useDropOnMenu(menu: string, tab: RefObject<HTMLElement | null>): void {
+  useEffect(() => {
+    const element = tab.current;
+    if (!element) return undefined;
+    return dropTargetForElements({
+      element,
+      canDrop: ({ source }) => draggedOf(source.data) !== null,
+      getData: () => ({ [DROP]: { menu } satisfies Drop }),
+    });
+  }, [menu, tab]);
+}
+
+/** Lets a line be dragged, by its handle where it has one; `drag` is asked as it starts, null for what stays. */
+export function useDraggedLine(
+  line: RefObject<HTMLElement | null>,
+  handle: RefObject<HTMLElement | null> | null,
+  drag: RefObject<() => Dragged | null>,
+): void {
+  useEffect(() => {
+    const element = line.current;
+    if (!element) return undefined;
+    return draggable({
+      element,
+      ...(handle?.current ? { dragHandle: handle.current } : {}),
+      canDrag: () => drag.current() !== null,
+      getInitialData: () => ({ [DRAGGED]: drag.current() }),
+    });
+  }, [line, handle, drag]);
 }
 
 /** Lines that are dragged when one of them is taken: the selection, or the line alone. */

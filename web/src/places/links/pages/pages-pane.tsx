@@ -16,9 +16,7 @@ import { useEdit } from '../../../store/open-site.tsx';
 import type { OutlineActions } from '../outline/outline-actions.ts';
 import { pageRows, parseSections, rowLinks, type PageRow, type PageView } from './page-rows.ts';
 import { PagesDialog } from './pages-dialog.tsx';
-import { startDrag } from '../outline/use-outline-drag.ts';
-
-const ROW = 28;
+import { lineId, PageLine, ROW } from './page-line.tsx';
 
 const VIEWS: readonly (readonly [PageView, string])[] = [
   ['all', 'all'],
@@ -124,6 +122,7 @@ export function PagesPane({
   });
   const chosen = rows.filter((row) => selected.has(row.key));
   const [single] = chosen;
+  const active = chosen.at(-1)?.key ?? null;
 
   const insert = (picked: readonly PageRow[]) => {
     if (picked.length > 0)
@@ -243,6 +242,9 @@ export function PagesPane({
         aria-label="Pages"
         aria-multiselectable="true"
         tabIndex={0}
+        aria-activedescendant={
+          active !== null && rows.some((row) => row.key === active) ? lineId(active) : undefined
+        }
         onKeyDown={move}
         className="min-h-0 grow overflow-auto border border-twine bg-white text-bench"
       >
@@ -259,78 +261,29 @@ export function PagesPane({
           {virtual.getVirtualItems().map(({ index, start }) => {
             const row = rows[index];
             if (!row) return null;
-            const { page, section } = row;
-            const isOpen = opened.has(page.id);
+            const { page } = row;
             return (
-              <div
+              <PageLine
                 key={row.key}
-                role="row"
-                aria-selected={selected.has(row.key)}
-                data-page={row.key}
-                style={{
-                  position: 'absolute',
-                  top: 0,
-                  left: 0,
-                  right: 0,
-                  height: ROW,
-                  transform: `translateY(${start}px)`,
+                row={row}
+                start={start}
+                isOpen={opened.has(page.id)}
+                isSelected={selected.has(row.key)}
+                dragged={() =>
+                  (selected.has(row.key) ? chosen : [row])
+                    .filter((entry) => entry.section === null)
+                    .map((entry) => entry.page.id)
+                }
+                onChoose={(how) => {
+                  choose(row, how);
                 }}
-                onPointerDown={(event) => {
-                  choose(row, { shift: event.shiftKey, toggle: event.ctrlKey || event.metaKey });
-                  if (!section)
-                    startDrag(
-                      event,
-                      'pages',
-                      selected.has(row.key)
-                        ? chosen.filter((entry) => entry.section === null).map((entry) => entry.page.id)
-                        : [page.id],
-                    );
-                }}
-                onDoubleClick={() => {
+                onInsert={() => {
                   insert([row]);
                 }}
-                className={`grid cursor-default touch-none grid-cols-[18px_minmax(0,1fr)_minmax(0,1fr)_minmax(0,92px)] items-center gap-1 border-b border-linen pr-2 select-none ${selected.has(row.key) ? 'bg-ochre-wash' : 'hover:bg-linen'}`}
-              >
-                <span role="gridcell" className="grid">
-                  <button
-                    type="button"
-                    tabIndex={-1}
-                    aria-label={`${isOpen ? 'Hide' : 'Show'} sections of ${page.title}`}
-                    onPointerDown={(event) => {
-                      event.stopPropagation();
-                    }}
-                    onClick={() => {
-                      toggleSections(page.id, !isOpen);
-                    }}
-                    className={`text-[11px] text-ink-faint ${section || page.sections.length === 0 ? 'invisible' : ''}`}
-                  >
-                    {isOpen ? '▾' : '▸'}
-                  </button>
-                </span>
-                <span
-                  role="gridcell"
-                  className={`truncate ${section ? 'pl-3 text-ink-soft' : ''}`}
-                  title={section ? section.title : page.title}
-                >
-                  {section ? `# ${section.title || section.id}` : page.title || '…'}
-                </span>
-                <span role="gridcell" className="truncate text-ink-faint tabular" title={page.path}>
-                  {section ? `#${section.id}` : page.path}
-                </span>
-                <span
-                  role="gridcell"
-                  className="truncate text-right text-small text-ink-faint"
-                  title={row.menus.join(', ')}
-                >
-                  {section
-                    ? ''
-                    : !page.listed
-                      ? '▲ only in links'
-                      : row.menus.length === 0
-                        ? '— no menu'
-                        : row.menus.join(', ')}
-                </span>
-              </div>
+                onToggle={(open) => {
+                  toggleSections(page.id, open);
+                }}
+              />
             );
           })}
         </div>

@@ -1,0 +1,173 @@
+import {
+  createBlock,
+  createRow,
+  idsOf,
+  kindLabel,
+  ownersOf,
+  sectionsOf,
+  uniqueName,
+  type PartKindId,
+  type PartPlace,
+  type PlacedSection,
+  type Region,
+  type Section,
+} from '@hamaca/core';
+import { Fragment } from 'react';
+import { selectMade } from '../../../store/bench-store.ts';
+import { useEdit } from '../../../store/open-site.tsx';
+import { Actions, type LineAction } from './line-actions.tsx';
+import { Line, OutlineRow, useFolded } from './line.tsx';
+import { useOutlineSite } from './outline-site.tsx';
+import { firstSlot, makeNewPart, newParts } from './part-kinds.ts';
+import { PartLines } from './part-lines.tsx';
+import { slotLines } from './slot-lines.ts';
+
+function useAddPart() {
+  const site = useOutlineSite();
+  const edit = useEdit();
+  return async (kind: PartKindId, place: PartPlace) => {
+    const { part, icons } = await makeNewPart(site, kind);
+    if (edit({ name: 'add-part', args: { place, part, icons } }, `Add: ${kindLabel(kind)}`))
+      selectMade(part.id, firstSlot(kind));
+  };
+}
+
+/** The head of a region, with what can be added to it. */
+function RegionHead({ region }: { readonly region: Region }) {
+  const site = useOutlineSite();
+  const add = useAddPart();
+  const index = region.parts.length;
+  const named =
+    region.name === 'parts' ? region.section.name : `the ${region.name} of ${region.section.name}`;
+  return (
+    <OutlineRow
+      depth={1}
+      names={{ 'data-drop': `${region.id} ${index}` }}
+      className="h-6 border-l-[3px] border-transparent pl-6 text-small text-ink-faint"
+    >
+      <div role="gridcell" className="self-end pb-0.5">
+        {region.name}
+        {index === 0 ? ', empty' : ''}
+      </div>
+      <div role="gridcell" className="ml-auto">
+        <Actions
+          label={`Add a part at ${named}`}
+          sign="+"
+          actions={() =>
+            newParts(site, region).map(({ kind, label, hint, refused }) => ({
+              label,
+              hint: refused ?? hint,
+              disabled: refused !== null,
+              run: () => {
+                void add(kind, { region: region.id, index });
+              },
+            }))
+          }
+        />
+      </div>
+    </OutlineRow>
+  );
+}
+
+/** A new section beside another one of its kind. */
+function newSection(placed: PlacedSection, id: string, above: boolean): Section {
+  if (placed.kind === 'block') return createBlock(id, above ? 'Above' : 'Beneath');
+  return {
+    ...createRow(id, above ? 'Top' : 'Beneath'),
+    look: { row: { all: { rest: { all: { height: 36 } } } } },
+  };
+}
+
+function useSectionActions(placed: PlacedSection): () => readonly LineAction[] {
+  const site = useOutlineSite();
+  const edit = useEdit();
+  const { section, kind, piece } = placed;
+  const siblings = sectionsOf(site).filter((other) => other.piece === piece);
+  const index = siblings.findIndex((other) => other.section.id === section.id);
+  const word = kindLabel(kind).toLowerCase();
+  const add = (above: boolean) => {
+    const id = uniqueName(kind, idsOf(site));
+    const args = {
+      piece: piece.id,
+      index: above ? index : index + 1,
+      section: newSection(placed, id, above),
+    };
+    if (edit({ name: 'add-section', args }, `Add a ${word}`)) selectMade(id, kind);
+  };
+  const move = (to: number) => {
+    edit({ name: 'move-section', args: { id: section.id, index: to } }, `Move ${word} ${section.name}`);
+  };
+  return () => [
+    {
+      label: `Add a ${word} above`,
+      run: () => {
+        add(true);
+      },
+    },
+    {
+      label: `Add a ${word} beneath`,
+      run: () => {
+        add(false);
+      },
+    },
+    {
+      label: 'Move up',
+      disabled: index === 0,
+      run: () => {
+        move(index - 1);
+      },
+    },
+    {
+      label: 'Move down',
+      disabled: index === siblings.length - 1,
+      run: () => {
+        move(index + 1);
+      },
+    },
+    {
+      label: 'Duplicate',
+      run: () => {
+        const copy = uniqueName(section.id, idsOf(site));
+        const args = { id: section.id, copy };
+        if (edit({ name: 'duplicate-section', args }, `Duplicate ${word} ${section.name}`))
+          selectMade(copy, kind);
+      },
+    },
+    {
+      label: 'Remove with all in it',
+      disabled: siblings.length === 1,
+      run: () => {
+        edit({ name: 'remove-section', args: { id: section.id } }, `Remove ${word} ${section.name}`);
+      },
+    },
+  ];
+}
+
+/** A row or block with the parts of its regions; parts are added to a region at its head. */
+export function SectionLines({ placed }: { readonly placed: PlacedSection }) {
+  const site = useOutlineSite();
+  const { section, kind, regions } = placed;
+  const actions = useSectionActions(placed);
+  const isFolded = useFolded(section.id);
+  const label = `${kindLabel(kind)} ${section.name}`;
+  const owner = ownersOf(site).get(section.id);
+  const [line] = owner ? slotLines(site, owner) : [];
+  return (
+    <>
+      {line && (
+        <Line line={{ ...line, label }} depth={0} branch={section.id}>
+          <Actions label={`More about ${label.toLowerCase()}`} sign="⋯" actions={actions} />
+        </Line>
+      )}
+      {!isFolded &&
+        regions.map((region) => (
+          <Fragment key={region.id}>
+            <RegionHead region={region} />
+            {region.parts.map((part, index) => (
+              <PartLines key={part.id} part={part} place={`${region.id} ${index}`} />
+            ))}
+          </Fragment>
+        ))}
+    </>
+  );
+}
