@@ -6,6 +6,7 @@ describe('the arrangement of the bench as the browser keeps it', () => {
     const kept = {
       arrangement: 'tall',
       stageHeight: 400,
+      settingsFolded: true,
       closedGroups: ['fill', 'space'],
       foldedBranches: ['main-row'],
     };
@@ -25,6 +26,7 @@ describe('the arrangement of the bench as the browser keeps it', () => {
     expect(readArrangement(text)).toEqual({
       arrangement: 'auto',
       stageHeight: 272,
+      settingsFolded: false,
       closedGroups: [],
       foldedBranches: [],
     });

@@ -8,6 +8,8 @@ export interface Arrangement {
   readonly arrangement: Turn;
   /** Height of the stage in the wide arrangement, in px. */
   readonly stageHeight: number;
+  /** Whether what the selected thing is, above how it looks, is folded away. */
+  readonly settingsFolded: boolean;
   /** Groups of the look sheet that are folded to their heading. */
   readonly closedGroups: readonly PropertyGroup[];
   /** Ids of pieces, sections and parts whose lines in the outline are folded. */
@@ -25,8 +27,13 @@ export const clampStageHeight = (height: number): number =>
 /** Height of the stage until it is moved: a good third of the window, but high enough for an open submenu. */
 const USUAL = { share: 0.34, least: 216, most: 360 } as const;
 
+const windowHeight = (): number => (typeof innerHeight === 'number' ? innerHeight : 800);
+
+/** In windows lower than this the settings are folded until they are asked for, in px. */
+const LOW = 760;
+
 function usualHeight(): number {
-  const room = typeof innerHeight === 'number' ? innerHeight : 800;
+  const room = windowHeight();
   return Math.round(Math.min(USUAL.most, Math.max(USUAL.least, room * USUAL.share)));
 }
 
@@ -41,6 +48,7 @@ export function readArrangement(text: string | null): Arrangement {
   const usual: Arrangement = {
     arrangement: 'auto',
     stageHeight: usualHeight(),
+    settingsFolded: windowHeight() < LOW,
     closedGroups: [],
     foldedBranches: [],
   };
@@ -53,11 +61,15 @@ export function readArrangement(text: string | null): Arrangement {
     return usual;
   }
   if (typeof kept !== 'object' || kept === null) return usual;
-  const { arrangement, stageHeight, closedGroups, foldedBranches } = kept as Record<string, unknown>;
+  const { arrangement, stageHeight, settingsFolded, closedGroups, foldedBranches } = kept as Record<
+    string,
+    unknown
+  >;
   const groups = strings(closedGroups);
   return {
     arrangement: arrangement === 'wide' || arrangement === 'tall' ? arrangement : 'auto',
     stageHeight: Number.isFinite(stageHeight) ? clampStageHeight(stageHeight as number) : usual.stageHeight,
+    settingsFolded: typeof settingsFolded === 'boolean' ? settingsFolded : usual.settingsFolded,
     closedGroups: PROPERTY_GROUPS.filter((group) => groups.includes(group)),
     foldedBranches: strings(foldedBranches).slice(-MOST_KEPT),
   };
@@ -72,18 +84,19 @@ export function keptArrangement(): Arrangement {
   }
 }
 
-const FIELDS = ['arrangement', 'stageHeight', 'closedGroups', 'foldedBranches'] as const;
+const FIELDS = ['arrangement', 'stageHeight', 'settingsFolded', 'closedGroups', 'foldedBranches'] as const;
 
 /** Keeps an arrangement where it differs from the one before. */
 export function keepArrangement(now: Arrangement, before: Arrangement): void {
   if (FIELDS.every((field) => now[field] === before[field])) return;
-  const { arrangement, stageHeight, closedGroups, foldedBranches } = now;
+  const { arrangement, stageHeight, settingsFolded, closedGroups, foldedBranches } = now;
   try {
     localStorage.setItem(
       KEY,
       JSON.stringify({
         arrangement,
         stageHeight,
+        settingsFolded,
         closedGroups,
         foldedBranches: foldedBranches.slice(-MOST_KEPT),
       }),

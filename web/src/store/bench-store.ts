@@ -111,7 +111,7 @@ export function selectSlot(owner: string, slot: string, level: Level | null, ind
 /** Selects what was just made, so that its name can be typed. */
 export function selectMade(owner: string, slot: string): void {
   selectSlot(owner, slot, null);
-  benchStore.setState({ made: owner });
+  benchStore.setState({ made: owner, settingsFolded: false });
 }
 
 /** Freezes or frees a state on the stage; the sheet's column in focus follows. */

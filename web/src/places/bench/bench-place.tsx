@@ -173,9 +173,12 @@ const EDITORS: OwnEditors = { 'row.arrangement': ArrangementChoice };
 
 /** What the selected piece, section or part is, above how it looks: its text, target, levels. */
 function Settings({ site }: { readonly site: Site }) {
-  const selected = useBench((state) => state.selected.owner);
-  const owner = ownersOf(site).get(selected);
-  return owner ? <SettingsBar site={site} owner={owner} editors={EDITORS} /> : null;
+  const selected = useBench((state) => state.selected);
+  // What has no look has no sheet, whose head would unfold them again.
+  const isFolded = useBench((state) => state.settingsFolded) && slotKind(site, selected) !== null;
+  const owner = ownersOf(site).get(selected.owner);
+  if (!owner || isFolded) return null;
+  return <SettingsBar site={site} owner={owner} editors={EDITORS} />;
 }
 
 /** Kept as it is while a newer document is only on the stage: the stage goes first. */

@@ -54,7 +54,7 @@ export function ChecksPlace() {
   };
   return (
     <main className="h-full overflow-auto">
-      <div className="mx-auto max-w-[980px] px-6 py-5">
+      <div className="mx-auto max-w-[980px] px-6 py-5 2xl:max-w-none 2xl:px-8">
         <div className="mb-4 flex items-center gap-4">
           <h1 className="text-[22px] font-semibold">
             {findings.length === 0
@@ -100,7 +100,7 @@ export function ChecksPlace() {
                       onClick={() => {
                         open(finding);
                       }}
-                      className="truncate text-left hover:underline"
+                      className="h-6 truncate text-left hover:underline"
                     >
                       {finding.menu !== null && (
                         <span className="text-ink-faint">{menuName(finding.menu)} › </span>

@@ -66,14 +66,19 @@ export function PalettePlace() {
     <main className="h-full overflow-auto">
       <h1 className="sr-only">Palette of {site.name}</h1>
       <LiveStrip site={site} />
-      <div className="mx-auto grid max-w-[1240px] gap-8 px-6 py-5">
-        <SwatchesPane site={site} selected={swatch} onSelect={setSelected} />
-        <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,7fr)] items-start gap-8">
-          <RolesPane site={site} asked={params.get('role')} />
-          <ContrastPane site={site} />
+      {/* In wide windows letters stand beside colours. */}
+      <div className="mx-auto grid max-w-[1240px] items-start gap-8 px-6 py-5 2xl:max-w-none 2xl:grid-cols-2 2xl:gap-12 2xl:px-8">
+        <div className="grid min-w-0 gap-8">
+          <SwatchesPane site={site} selected={swatch} onSelect={setSelected} />
+          <div className="grid grid-cols-[minmax(0,5fr)_minmax(0,7fr)] items-start gap-8">
+            <RolesPane site={site} asked={params.get('role')} />
+            <ContrastPane site={site} />
+          </div>
+          <LoosePane site={site} />
         </div>
-        <LoosePane site={site} />
-        <TypePane site={site} asked={params.get('type')} />
+        <div className="min-w-0">
+          <TypePane site={site} asked={params.get('type')} />
+        </div>
       </div>
     </main>
   );

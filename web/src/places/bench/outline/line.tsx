@@ -83,7 +83,7 @@ export const Line = memo(function Line({ line, depth, branch, children, onKeyDow
             onClick={() => {
               toggleBranch(branch);
             }}
-            style={{ marginInlineStart: depth * INDENT - 8 }}
+            style={{ marginInlineStart: depth * INDENT - 3 }}
             className="grid size-6 shrink-0 place-items-center text-[11px] text-ink-faint hover:text-ink"
           >
             <span aria-hidden="true" className={isFolded ? '-rotate-90' : ''}>
@@ -99,7 +99,7 @@ export const Line = memo(function Line({ line, depth, branch, children, onKeyDow
             selectSlot(line.owner, line.slot, line.level);
           }}
           onKeyDown={onKeyDown}
-          style={{ paddingInlineStart: branch === undefined ? 16 + depth * INDENT : 0 }}
+          style={{ paddingInlineStart: branch === undefined ? 21 + depth * INDENT : 0 }}
           className="h-full min-w-0 grow truncate text-left text-bench"
         >
           {line.label}

@@ -43,7 +43,7 @@ function PanelLines({ panel }: { readonly panel: Piece }) {
           >
             <span
               aria-hidden="true"
-              className={`-ml-2 grid size-6 shrink-0 place-items-center text-[11px] ${isFolded ? '-rotate-90' : ''}`}
+              className={`-ml-[3px] grid size-6 shrink-0 place-items-center text-[11px] ${isFolded ? '-rotate-90' : ''}`}
             >
               ▾
             </span>

@@ -43,7 +43,7 @@ function RegionHead({ region }: { readonly region: Region }) {
     <OutlineRow
       depth={1}
       names={{ 'data-drop': `${region.id} ${index}` }}
-      className="h-6 border-l-[3px] border-transparent pl-6 text-small text-ink-faint"
+      className="h-6 border-l-[3px] border-transparent pl-[30px] text-small text-ink-faint"
     >
       <div role="gridcell" className="self-end pb-0.5">
         {region.name}

@@ -253,15 +253,15 @@ export function CellStrip({ site, cell, onClear }: Props) {
   const { property: id, state } = cell.cell;
   const entry = property(id);
   return (
-    <div className="grid shrink-0 grid-cols-[minmax(0,1fr)] gap-1 border-t border-twine bg-cotton px-3 py-1.5 text-small">
-      <div className="flex items-center gap-2">
+    <div className="grid shrink-0 grid-cols-[minmax(0,1fr)] gap-1 border-t border-twine bg-cotton px-3 py-1.5 text-small low:flex low:flex-wrap low:items-center low:py-1">
+      <div className="flex items-center gap-2 low:min-w-72 low:grow low:basis-0">
         <span className="min-w-0 truncate">
           <b className="font-semibold">
             {entry.label}, {state}: {formatValue(site, cell.resolved.value)}
           </b>
           <Trail cell={cell} />
         </span>
-        <span className="ml-auto min-w-0 shrink truncate text-ink-faint">{entry.hint}</span>
+        <span className="ml-auto min-w-0 shrink truncate text-ink-faint low:sr-only">{entry.hint}</span>
         <Button className="!h-6 shrink-0 !text-small" disabled={!cell.own} onClick={onClear} title="Delete">
           Clear
         </Button>

@@ -193,10 +193,25 @@ export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly sit
   const reach = useBench((state) => state.reach);
   const filter = useBench((state) => state.filter);
   const extent = useBench((state) => state.extent);
+  const settingsFolded = useBench((state) => state.settingsFolded);
   const reaches = reachesOf(site);
   const chosen = reaches.find((entry) => entry.reach === reach && entry.extent === extent) ?? reaches[0];
   return (
     <div className="flex min-h-9 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-twine px-3 py-1 text-bench">
+      <button
+        type="button"
+        aria-expanded={!settingsFolded}
+        title={settingsFolded ? 'Show what it is: its text, target, levels' : 'Fold the settings away'}
+        onClick={() => {
+          benchStore.setState({ settingsFolded: !settingsFolded });
+        }}
+        className="-mx-1 flex h-6 items-center gap-1 rounded-[2px] px-1 text-small text-ink-soft hover:bg-linen"
+      >
+        <span aria-hidden="true" className={`text-[11px] ${settingsFolded ? '-rotate-90' : ''}`}>
+          ▾
+        </span>
+        settings
+      </button>
       <h2 className="font-semibold">{sheet.kind.label}</h2>
       {sheet.kind.levels.length > 1 && (
         <Choice

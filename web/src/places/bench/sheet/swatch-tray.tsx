@@ -164,7 +164,7 @@ export const SwatchTray = memo(
         ))}
         <Button
           tone="quiet"
-          className="!h-6 !px-1.5"
+          className="!h-6 min-w-6 justify-center !px-1"
           onClick={add}
           aria-label="Add a swatch"
           title="Add a swatch"
