@@ -504,3 +504,55 @@ test('what was just made has its name selected', async ({ page }) => {
   await saved(page);
   expect((await savedSite(page, id)).menus.map((menu) => menu.name)).toContain('Quick links');
 });
+
+test('choices are drawn, a mark that grows takes its motion along, and leads to more of it', async ({
+  page,
+}) => {
+  const stage = await stageFrame(page);
+  await page.locator('[data-cell="mark hover"]').click();
+  await page.getByRole('button', { name: 'line under', exact: true }).click();
+  await page
+    .getByRole('group', { name: 'More about mark' })
+    .getByRole('button', { name: 'mark grows' })
+    .click();
+  await expect(page.locator('[data-cell="markFrom hover"]')).toHaveAttribute('aria-selected', 'true');
+  const grows = page.getByRole('button', { name: 'from the start', exact: true });
+  await expect(grows.locator('[data-drawing]')).toBeVisible();
+  await grows.click();
+  await saved(page);
+  const mark = await stage
+    .getByRole('link', { name: 'News' })
+    .evaluate((element) => getComputedStyle(element, '::after').transitionDuration);
+  expect(mark).toBe('0.2s');
+  // One step of undo takes back both.
+  await page.keyboard.press('Control+z');
+  await expect
+    .poll(() =>
+      stage
+        .getByRole('link', { name: 'News' })
+        .evaluate((element) => getComputedStyle(element, '::after').transitionDuration),
+    )
+    .toBe('0s');
+});
+
+test('a panel is as wide as a share of the window, with limits', async ({ page }) => {
+  const stage = await stageFrame(page);
+  const isWide = async (value: string, pixels: number) => {
+    const cell = page.locator('[data-cell="width rest"]');
+    await cell.click();
+    await page.keyboard.type(value);
+    await page.keyboard.press('Enter');
+    await expect
+      .poll(async () => (await stage.locator('dialog').boundingBox())?.width)
+      .toBeCloseTo(pixels, 0);
+  };
+  await page.getByRole('button', { name: 'Panel', exact: true }).click();
+  await expect(page.getByRole('slider', { name: 'Width of the stage' })).toHaveAttribute(
+    'aria-valuenow',
+    '390',
+  );
+  const room = await stage.locator('html').evaluate((root) => root.clientWidth);
+  await isWide('80%', room * 0.8);
+  await isWide('75vw', 390 * 0.75);
+  await isWide('clamp(280px, 60vw, 420px)', 280);
+});

@@ -25,7 +25,7 @@ export { LIMITS } from './values/limits.ts';
 export { type Property, PROPERTY_GROUPS, type PropertyGroup } from './values/property.ts';
 export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS, TOKENS } from './values/url.ts';
 export { coloursIn, type ColourValue, isColourValue, type Role, ROLES, type Value } from './values/values.ts';
-export { property, PROPERTY_IDS, type PropertyId } from './kinds/properties/properties.ts';
+export { isPropertyId, property, PROPERTY_IDS, type PropertyId } from './kinds/properties/properties.ts';
 export { cleanDrawing } from './drawings/clean-drawing.ts';
 export type { Cell, SlotRef } from './model/look.ts';
 export { ITEM_ROLES, type ItemRole, type MenuItem } from './model/menu-item.ts';

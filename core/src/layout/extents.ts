@@ -16,7 +16,7 @@ import { baseText } from '../resolve/base-text.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Measurer } from '../text/measure.ts';
-import { isLength, ROOT_SIZE, toPixels } from '../values/length.ts';
+import { isLength, ROOT_SIZE, lengthTree, toPixels, unitsOf } from '../values/length.ts';
 
 /** The narrowest page in px that anything is judged at (WCAG 2.2, success criterion 1.4.10). */
 export const NARROWEST = 320;
@@ -84,6 +84,11 @@ function readSlot(
     const length = value(property);
     return isLength(length) ? toPixels(length, { fontSize: size, width }) : 0;
   };
+  const isShare = (property: PropertyId) => {
+    const length = value(property);
+    const tree = isLength(length) ? lengthTree(length) : null;
+    return tree !== null && unitsOf(tree).includes('%');
+  };
   const line = (property: PropertyId) => {
     const drawn = value(property);
     return typeof drawn === 'object' && 'line' in drawn ? drawnLine(drawn.line?.width ?? 0) : 0;
@@ -92,6 +97,7 @@ function readSlot(
   return {
     size,
     pixels,
+    isShare,
     line,
     lines,
     around: () => lines() + 2 * pixels('marginInline'),

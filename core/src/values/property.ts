@@ -23,6 +23,10 @@ interface PropertyBase {
   readonly hint: string;
   /** Whether a type style says it, so that it can be linked to one. */
   readonly typed?: boolean;
+  /** Properties that finish what it starts: who sets it is led to them. */
+  readonly related?: readonly string[];
+  /** What it does nothing without: set along with it, at rest, where that still has its initial value. */
+  readonly brings?: Readonly<Record<string, Value>>;
   /** Whether its row shows in the sheet before anybody gives it a value. */
   readonly common?: boolean;
 }

@@ -9,7 +9,9 @@ import {
   type MenuPart,
   type Site,
 } from '@hamaca/core';
+import { RadioGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { ChoiceDrawing, SETTING_DRAWINGS } from '../ui/choice-drawings.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { IconPicker } from '../ui/lazy.tsx';
@@ -22,6 +24,8 @@ export type SetFields = (fields: Record<string, unknown>, icons?: readonly Icon[
 
 export interface EditorProps {
   readonly site: Site;
+  /** The kind of thing, where its settings may be drawn. */
+  readonly kind?: string;
   /** What the thing is called, for names of controls. */
   readonly of: string;
   readonly thing: Readonly<Record<string, unknown>>;
@@ -191,6 +195,41 @@ function BandsField({ site, thing, name, field, set }: EditorProps) {
   );
 }
 
+/** One of a few named values, each drawn. */
+function DrawnChoice({
+  of,
+  thing,
+  name,
+  field,
+  set,
+  drawings,
+}: EditorProps & { readonly drawings: Readonly<Record<string, ReactNode>> }) {
+  const { choices } = field.spec as Spec<'choice'>;
+  return (
+    <RadioGroup.Root
+      aria-label={`${of}: ${field.label}`}
+      value={String(thing[name])}
+      onValueChange={(next) => {
+        set({ [name]: next });
+      }}
+      className="flex items-center gap-1"
+    >
+      <span className="mr-0.5 text-small whitespace-nowrap text-ink-faint">{field.label}</span>
+      {Object.entries(choices).map(([key, word]) => (
+        <RadioGroup.Item
+          key={key}
+          value={key}
+          title={word}
+          aria-label={word}
+          className="grid h-7 place-items-center rounded-[2px] border border-twine bg-white text-ink-soft hover:border-rope data-[state=checked]:border-ochre data-[state=checked]:bg-ochre-wash data-[state=checked]:text-ochre"
+        >
+          <ChoiceDrawing drawing={drawings[key]} />
+        </RadioGroup.Item>
+      ))}
+    </RadioGroup.Root>
+  );
+}
+
 /** Widths of text fields by how long their texts usually are. */
 const wideFor = (max: number, name: string) =>
   name === 'url' || name === 'text' ? 'w-44' : max < 100 ? 'w-20' : 'w-32';
@@ -200,6 +239,7 @@ export function fieldEditor(props: EditorProps): ReactNode {
   const { site, of, thing, name, field, set } = props;
   const { spec, label } = field;
   const value = thing[name];
+  const drawings = SETTING_DRAWINGS[`${props.kind ?? ''}.${name}`];
   switch (spec.kind) {
     case 'text':
     case 'address':
@@ -222,7 +262,9 @@ export function fieldEditor(props: EditorProps): ReactNode {
     case 'number':
       return <NumberField {...props} />;
     case 'choice':
-      return (
+      return drawings ? (
+        <DrawnChoice {...props} drawings={drawings} />
+      ) : (
         <Field label={label}>
           <Choice
             label={`${of}: ${label}`}

@@ -125,7 +125,15 @@ export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: P
       className="flex min-h-10 shrink-0 flex-wrap items-center gap-x-4 gap-y-1 border-b border-twine px-3 py-1 text-bench"
     >
       {fields.map(([name, field]) => {
-        const props: EditorProps = { site, of, thing, name, field, set: setFor(field.label) };
+        const props: EditorProps = {
+          site,
+          kind: owner.kind,
+          of,
+          thing,
+          name,
+          field,
+          set: setFor(field.label),
+        };
         const Own = editors[`${owner.kind}.${name}`];
         if (Own) return <Own key={name} {...props} />;
         if (field.spec.kind === 'list') return <ListField key={name} {...props} />;

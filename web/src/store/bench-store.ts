@@ -139,6 +139,14 @@ export function toggleGroup(group: PropertyGroup): void {
   benchStore.setState(({ closedGroups }) => ({ closedGroups: toggled(closedGroups, group) }));
 }
 
+/** Shows all of a group of the look sheet, the rarer ones too. */
+export function openGroup(group: PropertyGroup): void {
+  benchStore.setState(({ closedGroups, openGroups }) => ({
+    closedGroups: closedGroups.filter((entry) => entry !== group),
+    openGroups: openGroups.includes(group) ? openGroups : [...openGroups, group],
+  }));
+}
+
 /** Folds what stands beneath a line of the outline, or unfolds it. */
 export function toggleBranch(id: string): void {
   benchStore.setState(({ foldedBranches }) => ({ foldedBranches: toggled(foldedBranches, id) }));
@@ -162,6 +170,7 @@ export function openCell(cell: Cell): void {
     extent: 'narrower',
     anchor: null,
     pins: [],
+    filter: '',
     closedGroups: closedGroups.filter((entry) => entry !== group),
   }));
   focusColumn(cell.state);

@@ -18,6 +18,7 @@ export const FILL_PROPERTIES = {
     css: ['background-image'],
     initial: { paint: null },
     hint: 'over the fill: 90deg, reed, sun, or a picture’s address as url(/reeds.jpg)',
+    related: ['paintSize', 'paintPlace'],
   },
   paintSize: {
     kind: 'choice',
@@ -27,6 +28,7 @@ export const FILL_PROPERTIES = {
     initial: 'as it is',
     choices: { 'as it is': 'auto', 'fill the box': 'cover', 'show all': 'contain', stretch: '100% 100%' },
     hint: 'how large the picture is drawn',
+    related: ['paint', 'paintPlace'],
   },
   paintPlace: {
     kind: 'choice',

@@ -24,6 +24,7 @@ export const MARK_PROPERTIES = {
       'brackets',
     ),
     hint: 'how a link shows that it is pointed at or current',
+    related: ['markColour', 'markThickness', 'markLength', 'markOffset', 'markFrom'],
   },
   markColour: {
     kind: 'colour',
@@ -85,6 +86,8 @@ export const MARK_PROPERTIES = {
       'from the centre': '50% 50%',
       'from the end': '100% 50%',
     },
-    hint: 'where the mark grows from; how fast is the link’s motion',
+    hint: 'where the mark grows from; it moves for the motion time, 200 ms where none is set yet',
+    brings: { motionTime: 200 },
+    related: ['motionTime', 'motionCurve', 'mark'],
   },
 } as const satisfies Record<string, Property>;

@@ -27,6 +27,7 @@ export const MOTION_PROPERTIES = {
       everything: 'all',
     },
     hint: 'what moves smoothly from state to state; never where a visitor asked for no motion',
+    related: ['motionTime', 'motionCurve', 'motionDelay'],
   },
   motionTime: {
     kind: 'number',
@@ -39,6 +40,7 @@ export const MOTION_PROPERTIES = {
     step: 10,
     unit: 'ms',
     hint: 'in milliseconds; 0 is at once',
+    related: ['motion', 'motionCurve', 'motionDelay'],
   },
   motionCurve: {
     kind: 'choice',
@@ -54,7 +56,9 @@ export const MOTION_PROPERTIES = {
       'slow both': 'ease-in-out',
       spring: 'cubic-bezier(0.34, 1.56, 0.64, 1)',
     },
-    hint: 'how the speed changes on the way',
+    hint: 'how the speed changes on the way; without a motion time nothing moves',
+    brings: { motionTime: 200 },
+    related: ['motionTime', 'motionDelay'],
   },
   motionDelay: {
     kind: 'number',

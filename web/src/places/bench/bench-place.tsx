@@ -198,7 +198,7 @@ const Controls = memo(function Controls({
   );
   return (
     <div
-      className={`grid min-h-0 grow ${tall ? 'grid-cols-[156px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}
+      className={`grid min-h-0 grow ${tall ? 'grid-cols-[184px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}
     >
       <div className="flex min-h-0 flex-col border-r border-twine">
         <div className="min-h-0 grow">

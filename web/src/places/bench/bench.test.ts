@@ -1,7 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER } from '../../../../core/test/demo.ts';
 import {
+  isPropertyId,
   makePart,
+  property,
+  PROPERTY_IDS,
+  type CellValue,
   NETWORKS,
   ownersOf,
   PARTS,
@@ -14,7 +18,7 @@ import {
 import { readFileSync } from 'node:fs';
 import { dropAt, placeOf, placesOf, stepPlace } from './outline/part-moves.ts';
 import type { StageBox } from '../../stage/frame/protocol.ts';
-import { clearRange, copyLook, pasteRange, rangeText } from './sheet/sheet-edits.ts';
+import { bringing, clearRange, copyLook, pasteRange, rangeText } from './sheet/sheet-edits.ts';
 import { rangeOf, readSheet, shownStates, type Sheet } from './sheet/sheet-model.ts';
 import { newParts } from './outline/part-kinds.ts';
 
@@ -33,6 +37,49 @@ const run = (site: Site, edit: Edit | null): Site => {
   return ran ? ran.value.site : site;
 };
 const ids = (sheet: Sheet | null) => sheet?.rows.map((row) => row.property);
+
+describe('what a value does nothing without', () => {
+  const cell = { owner: 'menu-main', slot: 'link', level: '1', state: 'hover', band: 'all' } as const;
+  const grows: CellValue = { ...cell, property: 'markFrom', value: 'from the start' };
+  test('comes along, at rest, where nobody has said anything about it', () => {
+    const still = run(DEMO, {
+      name: 'set-look',
+      args: {
+        cells: (['all', '1'] as const).map((level) => ({
+          ...cell,
+          level,
+          state: 'rest' as const,
+          property: 'motionTime' as const,
+          value: null,
+        })),
+      },
+    });
+    expect(bringing(still, [grows])).toEqual([
+      grows,
+      { ...cell, state: 'rest', property: 'motionTime', value: 200 },
+    ]);
+    const once = bringing(still, [grows, { ...grows, state: 'focus' }]);
+    expect(once.filter(({ property }) => property === 'motionTime')).toHaveLength(1);
+    const timed = run(still, {
+      name: 'set-look',
+      args: { cells: [{ ...cell, state: 'rest', property: 'motionTime', value: 90 }] },
+    });
+    expect(bringing(timed, [grows])).toEqual([grows]);
+  });
+  test('stays away where the value is none, or the usual one', () => {
+    expect(bringing(DEMO, [{ ...grows, value: null }])).toHaveLength(1);
+    expect(bringing(DEMO, [{ ...grows, value: 'at once' }])).toHaveLength(1);
+  });
+  test('what is named as related or brought is a property, and another one', () => {
+    for (const id of PROPERTY_IDS) {
+      const { related = [], brings = {} } = property(id);
+      for (const other of [...related, ...Object.keys(brings)]) {
+        expect(isPropertyId(other)).toBe(true);
+        expect(other).not.toBe(id);
+      }
+    }
+  });
+});
 
 describe('which rows the sheet shows', () => {
   const link = readSheet(DEMO, view('menu-main', 'link'), scene);

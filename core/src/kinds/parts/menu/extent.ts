@@ -1,7 +1,15 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
 import type { State } from '../../../model/states.ts';
 import { shownItems } from '../../content.ts';
-import { drawnLine, exact, LEAST_TARGET, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
+import {
+  drawnLine,
+  exact,
+  LEAST_TARGET,
+  sumExtents,
+  type Extent,
+  type PartExtents,
+  type SlotReader,
+} from '../../extent.ts';
 import { hasOwnTarget, ICON_SPACE } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
 
@@ -19,11 +27,16 @@ function slotOf(item: MenuItem, opens: boolean): 'link' | 'action' | 'heading' {
   return item.role === 'heading' && !opens ? 'heading' : 'link';
 }
 
+const pictureExtent = (picture: SlotReader): Extent => ({
+  ...exact(picture.pixels('width')),
+  certain: !picture.isShare('width'),
+});
+
 /** What a link shows: icon, picture, label with its description beneath. */
 function content(item: MenuItem, slot: string, at: PartExtents, states: readonly State[]): Extent[] {
   const beside = [
     ...(item.icon === undefined ? [] : [exact(at.slot('glyph', 1).size)]),
-    ...(item.image === undefined ? [] : [exact(at.slot('picture', 1).pixels('width'))]),
+    ...(item.image === undefined ? [] : [pictureExtent(at.slot('picture', 1))]),
   ];
   if (item.labelHidden)
     return beside.map((one, index) => (index < beside.length - 1 ? sumExtents([one], 0, ICON_SPACE) : one));

@@ -140,14 +140,15 @@ function extent(part: Search, at: PartExtents): Extent {
   if (!part.open) return exact(button);
   const own = at.slot('search');
   const field = at.slot('field');
-  return exact(
+  const certain = !field.isShare('width');
+  const width =
     Math.max(field.pixels('width'), 2 * field.pixels('paddingInline') + field.lines()) +
-      2 * field.pixels('marginInline') +
-      own.pixels('gap') +
-      button +
-      2 * own.pixels('paddingInline') +
-      own.around(),
-  );
+    2 * field.pixels('marginInline') +
+    own.pixels('gap') +
+    button +
+    2 * own.pixels('paddingInline') +
+    own.around();
+  return { ...exact(width), certain };
 }
 
 export const SEARCH: PartKind<'search', typeof SEARCH_SHAPE> = {

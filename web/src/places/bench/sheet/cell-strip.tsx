@@ -3,6 +3,7 @@ import {
   formatColour,
   formatValue,
   isColourValue,
+  isPropertyId,
   property,
   PROPERTY_IDS,
   ROLES,
@@ -18,7 +19,7 @@ import { ColourEditor } from '../../../ui/lazy.tsx';
 import { PictureUpload } from '../../../settings/words.tsx';
 import { swatchOf } from '../../../store/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
-import { benchStore, openCell, useBench } from '../../../store/bench-store.ts';
+import { benchStore, openCell, openGroup, useBench } from '../../../store/bench-store.ts';
 import { ChoiceLinks } from './choice-links.tsx';
 import { BORDER_SETS, borderEdit, exceptionsAway, hidingBand, isBorder, setCells } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
@@ -215,6 +216,37 @@ function BorderSides({ cell }: { readonly cell: SheetCell }) {
   );
 }
 
+/** Leads from a property to those that finish what it starts. */
+function Related({
+  cell,
+  label,
+  ids,
+}: {
+  readonly cell: SheetCell;
+  readonly label: string;
+  readonly ids: readonly string[];
+}) {
+  return (
+    <p className="flex flex-wrap items-center gap-x-2" role="group" aria-label={`More about ${label}`}>
+      <span className="text-ink-faint">more of it:</span>
+      {ids.filter(isPropertyId).map((id) => (
+        <button
+          key={id}
+          type="button"
+          title={property(id).hint}
+          onClick={() => {
+            openCell({ ...cell.cell, property: id });
+            openGroup(property(id).group);
+          }}
+          className="h-6 underline decoration-twine underline-offset-2 hover:decoration-rope"
+        >
+          {property(id).label}
+        </button>
+      ))}
+    </p>
+  );
+}
+
 /** Says where a narrower band's own value hides what the cell says, as the stage stands now, and leads there. */
 function Hidden({ site, cell }: { readonly site: Site; readonly cell: SheetCell }) {
   const edit = useEdit();
@@ -271,6 +303,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
       {isBorder(id) && <BorderSides cell={cell} />}
       {entry.kind === 'choice' && <ChoiceLinks site={site} cell={cell} />}
       {entry.kind === 'paint' && <PaintUpload cell={cell} />}
+      {entry.related && <Related cell={cell} label={entry.label} ids={entry.related} />}
       {entry.kind === 'colour' && <ColourLinks site={site} cell={cell} />}
     </div>
   );

@@ -2,11 +2,15 @@ import {
   acceptsValue,
   bandAt,
   formatValue,
+  isPropertyId,
   parseValue,
   property,
+  resolve,
+  sameJson,
   slotKind,
   type CellValue,
   type Edit,
+  type Level,
   type LevelKey,
   type PropertyId,
   type Site,
@@ -25,6 +29,31 @@ export function setCells(cells: readonly CellValue[]): Edit {
   return { name: 'set-look', args: { cells, extent } };
 }
 
+/** Adds what values do nothing without, at rest, where nobody has said anything about it. */
+export function bringing(site: Site, cells: readonly CellValue[]): CellValue[] {
+  const brought = new Map<string, CellValue>();
+  for (const cell of cells) {
+    const { brings = {}, initial } = property(cell.property);
+    if (cell.value === null || sameJson(cell.value, initial)) continue;
+    for (const [id, value] of Object.entries(brings)) {
+      if (!isPropertyId(id) || slotKind(site, cell)?.properties.includes(id) !== true) continue;
+      const at = { ...cell, property: id, state: 'rest' as const };
+      const level = cell.level === 'all' ? null : (Number(cell.level) as Level);
+      const now = resolve(site, {
+        ...at,
+        level,
+        states: [],
+        band: Math.max(0, indexOfBand(site, cell.band)),
+      });
+      if (now && sameJson(now.value, property(id).initial))
+        brought.set(`${cell.level} ${cell.band} ${id}`, { ...at, value });
+    }
+  }
+  return [...cells, ...brought.values()];
+}
+
+const indexOfBand = (site: Site, id: string) => site.bands.findIndex((band) => band.id === id);
+
 /** Cells as text: tabs between states, a line for each property, so that any table takes them. */
 export function rangeText(site: Site, range: readonly (readonly SheetCell[])[]): string {
   return range.map((row) => row.map((cell) => formatValue(site, cell.resolved.value)).join('\t')).join('\n');
@@ -41,12 +70,11 @@ export function clearRange(range: readonly (readonly SheetCell[])[]): Edit | nul
 
 /** Gives every cell the value a text is for it; those it is none for stay as they are. */
 export function fillEdit(site: Site, text: string, cells: readonly SheetCell[]): Edit {
-  return setCells(
-    cells.flatMap(({ cell }): CellValue[] => {
-      const parsed = parseValue(site, cell.property, text);
-      return parsed.ok ? [{ ...cell, value: parsed.value }] : [];
-    }),
-  );
+  const filled = cells.flatMap(({ cell }): CellValue[] => {
+    const parsed = parseValue(site, cell.property, text);
+    return parsed.ok ? [{ ...cell, value: parsed.value }] : [];
+  });
+  return setCells(bringing(site, filled));
 }
 
 /** The borders of a box, and the sets of them that are given one value together. */
@@ -65,8 +93,7 @@ export function borderEdit({ cell, resolved }: SheetCell, sides: readonly Proper
 
 /** Takes away what narrower bands say instead of a cell. */
 export function exceptionsAway(site: Site, { cell }: SheetCell): Edit {
-  const own = site.bands.findIndex((band) => band.id === cell.band);
-  const narrower = site.bands.slice(Math.max(0, own) + 1);
+  const narrower = site.bands.slice(Math.max(0, indexOfBand(site, cell.band)) + 1);
   return {
     name: 'set-look',
     args: { cells: narrower.map((band): CellValue => ({ ...cell, band: band.id, value: null })) },
@@ -109,7 +136,7 @@ export function pasteRange(site: Site, text: string, range: readonly (readonly S
       else refused.push(`${property(cell.cell.property).label}, ${cell.cell.state}: ${parsed.error}`);
     });
   });
-  return { edit: cells.length > 0 ? setCells(cells) : null, refused };
+  return { edit: cells.length > 0 ? setCells(bringing(site, cells)) : null, refused };
 }
 
 /** Puts everything one slot's look says at a level on another slot: what that one cannot wear is left out. */

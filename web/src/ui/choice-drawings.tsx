@@ -1,0 +1,225 @@
+import type { ReactNode } from 'react';
+
+/*
+ * Named values as small drawings: each in a box of 44 by 24, drawn in the current colour, with what is around it in ink.
+ */
+
+type Drawings = Readonly<Record<string, ReactNode>>;
+
+const word = (attributes: Readonly<Record<string, string>> = {}, text = 'Link') => (
+  <text x="22" y="16" textAnchor="middle" className="fill-ink text-[11px]" stroke="none" {...attributes}>
+    {text}
+  </text>
+);
+
+/** A mark as it lies around a word, which stands from 10 to 34. */
+const marked = (mark: ReactNode) => (
+  <>
+    {mark}
+    {word()}
+  </>
+);
+
+const MARKS: Drawings = {
+  none: marked(null),
+  'line under': marked(<path d="M8 20h28" />),
+  'line over': marked(<path d="M8 4h28" />),
+  'line through': marked(<path d="M8 12h28" />),
+  'lines both': marked(<path d="M8 4h28M8 20h28" />),
+  'side bar': marked(<path d="M6 4v16" />),
+  box: marked(
+    <rect x="5" y="3" width="34" height="18" rx="3" fillOpacity="0.35" fill="currentColor" stroke="none" />,
+  ),
+  notch: marked(<path d="M17 23l5-5 5 5z" fill="currentColor" stroke="none" />),
+  dot: marked(<circle cx="22" cy="21" r="2" fill="currentColor" stroke="none" />),
+  brackets: marked(<path d="M9 4H6v16h3M35 4h3v16h-3" />),
+};
+
+/** A line on its way: drawn as far as it has come, dashed where it goes. */
+const growing = (come: string, going: string, arrows: string) => (
+  <>
+    <path d={going} strokeDasharray="2 2" strokeOpacity="0.6" />
+    <path d={come} />
+    <path d={arrows} strokeWidth="1.5" />
+  </>
+);
+
+const MARK_FROM: Drawings = {
+  'at once': <path d="M6 15h32" />,
+  'from the start': growing('M6 15h16', 'M22 15h16', 'M22 6l4 3-4 3M6 9h18'),
+  'from the centre': growing('M15 15h14', 'M6 15h32', 'M9 6l-4 3 4 3M35 6l4 3-4 3M6 9h32'),
+  'from the end': growing('M22 15h16', 'M6 15h16', 'M22 6l-4 3 4 3M20 9h18'),
+};
+
+/** Way over time, from the lower left to the upper right. */
+const curve = (path: string) => (
+  <>
+    <path d="M10 3v18h26" className="stroke-rope" strokeWidth="1" />
+    <path d={path} />
+  </>
+);
+
+const MOTION_CURVE: Drawings = {
+  ease: curve('M10 21C16 20 16 4 36 4'),
+  even: curve('M10 21L36 4'),
+  'slow start': curve('M10 21C22 21 36 4 36 4'),
+  'slow end': curve('M10 21C10 21 22 4 36 4'),
+  'slow both': curve('M10 21C21 21 25 4 36 4'),
+  spring: curve('M10 21C18 -6 24 4 36 4'),
+};
+
+/** What moves is doubled, as if seen on its way. */
+const MOTION: Drawings = {
+  none: (
+    <>
+      {word()}
+      <path d="M8 20h28" className="stroke-rope" />
+    </>
+  ),
+  colours: (
+    <>
+      <rect x="6" y="5" width="10" height="14" fill="currentColor" fillOpacity="0.15" stroke="none" />
+      <rect x="17" y="5" width="10" height="14" fill="currentColor" fillOpacity="0.5" stroke="none" />
+      <rect x="28" y="5" width="10" height="14" fill="currentColor" stroke="none" />
+    </>
+  ),
+  mark: (
+    <>
+      {word()}
+      <path d="M8 20h10" />
+      <path d="M20 20h16" strokeDasharray="2 2" strokeOpacity="0.6" />
+    </>
+  ),
+  everything: (
+    <>
+      <rect x="5" y="5" width="24" height="14" rx="2" strokeOpacity="0.35" strokeWidth="1.5" />
+      <rect x="10" y="5" width="24" height="14" rx="2" strokeOpacity="0.6" strokeWidth="1.5" />
+      <rect x="15" y="5" width="24" height="14" rx="2" strokeWidth="1.5" />
+    </>
+  ),
+};
+
+/** The box of a fill, and the picture in it, cut to the box. */
+const pictured = (x: number, y: number, width: number, height: number) => (
+  <>
+    <svg x="7" y="3" width="30" height="18" viewBox="7 3 30 18" overflow="hidden">
+      <rect x={x} y={y} width={width} height={height} fill="currentColor" fillOpacity="0.3" stroke="none" />
+      <path
+        d={`M${x} ${y + height}l${width * 0.4} ${-height * 0.6}l${width * 0.3} ${height * 0.35}l${width * 0.15} ${-height * 0.2}l${width * 0.15} ${height * 0.45}z`}
+        fill="currentColor"
+        stroke="none"
+      />
+    </svg>
+    <rect x="7" y="3" width="30" height="18" className="stroke-ink" strokeWidth="1" />
+  </>
+);
+
+const PAINT_SIZE: Drawings = {
+  'as it is': pictured(7, 3, 12, 9),
+  'fill the box': pictured(7, 1, 30, 22),
+  'show all': pictured(10, 3, 24, 18),
+  stretch: pictured(7, 3, 30, 18),
+};
+
+const PLACES = { left: 8, middle: 17, right: 26, top: 4, centre: 8.5, bottom: 13 } as const;
+
+const PAINT_PLACE: Drawings = {
+  'top left': pictured(PLACES.left, PLACES.top, 10, 7),
+  top: pictured(PLACES.middle, PLACES.top, 10, 7),
+  'top right': pictured(PLACES.right, PLACES.top, 10, 7),
+  left: pictured(PLACES.left, PLACES.centre, 10, 7),
+  middle: pictured(PLACES.middle, PLACES.centre, 10, 7),
+  right: pictured(PLACES.right, PLACES.centre, 10, 7),
+  'bottom left': pictured(PLACES.left, PLACES.bottom, 10, 7),
+  bottom: pictured(PLACES.middle, PLACES.bottom, 10, 7),
+  'bottom right': pictured(PLACES.right, PLACES.bottom, 10, 7),
+};
+
+const ALIGN: Drawings = {
+  natural: <path d="M8 7h28M8 12h18M8 17h24" strokeDasharray="3 1.5" />,
+  start: <path d="M8 7h28M8 12h18M8 17h24" />,
+  centre: <path d="M8 7h28M13 12h18M10 17h24" />,
+  end: <path d="M8 7h28M18 12h18M12 17h24" />,
+};
+
+const LETTERS: Drawings = {
+  'as typed': word({}, 'Reed bed'),
+  capitals: word({}, 'REED'),
+  small: word({}, 'reed'),
+  'initial capitals': word({}, 'Reed Bed'),
+};
+
+const DECORATION: Drawings = {
+  none: word(),
+  underline: word({ textDecoration: 'underline' }),
+  overline: word({ textDecoration: 'overline' }),
+  'line-through': word({ textDecoration: 'line-through' }),
+};
+
+const STYLE: Drawings = { upright: word(), italic: word({ fontStyle: 'italic' }) };
+
+/** Drawings of the named values of properties, by the property's id. */
+export const PROPERTY_DRAWINGS: Readonly<Record<string, Drawings>> = {
+  style: STYLE,
+  letters: LETTERS,
+  decoration: DECORATION,
+  align: ALIGN,
+  paintSize: PAINT_SIZE,
+  paintPlace: PAINT_PLACE,
+  mark: MARKS,
+  markFrom: MARK_FROM,
+  motion: MOTION,
+  motionCurve: MOTION_CURVE,
+};
+
+/** The page, and the panel over it. */
+const panelFrom = (path: string) => (
+  <>
+    <rect x="9" y="3" width="26" height="18" className="stroke-ink" strokeWidth="1" />
+    <path d={path} fill="currentColor" fillOpacity="0.6" stroke="none" />
+  </>
+);
+
+const bars = (path: string) => (
+  <>
+    <rect x="9" y="2" width="26" height="20" className="stroke-rope" strokeWidth="1" />
+    <path d={path} fill="currentColor" stroke="none" />
+  </>
+);
+
+/** Drawings of the named values of settings, by the kind of thing and the setting's name. */
+export const SETTING_DRAWINGS: Readonly<Record<string, Drawings>> = {
+  'panel.side': { end: panelFrom('M24 3h11v18H24z'), start: panelFrom('M9 3h11v18H9z') },
+  'block.flow': {
+    stack: bars('M12 5h20v3H12zM12 10h20v3H12zM12 15h20v3H12z'),
+    row: bars('M12 9h5v6h-5zM19 9h5v6h-5zM26 9h5v6h-5z'),
+  },
+  'block.align': {
+    wide: bars('M11 6h22v4H11zM11 13h22v4H11z'),
+    start: bars('M11 6h10v4H11zM11 13h14v4H11z'),
+    centre: bars('M17 6h10v4H17zM15 13h14v4H15z'),
+    end: bars('M23 6h10v4H23zM19 13h14v4H19z'),
+  },
+};
+
+/** A named value as a drawing. */
+export function ChoiceDrawing({
+  drawing,
+  colour,
+}: {
+  readonly drawing: ReactNode;
+  readonly colour?: string;
+}) {
+  return (
+    <svg viewBox="0 0 44 24" className="h-6 w-11" aria-hidden="true" data-drawing="">
+      <g
+        stroke="currentColor"
+        strokeWidth="2"
+        fill="none"
+        style={colour === undefined ? {} : { color: colour }}
+      >
+        {drawing}
+      </g>
+    </svg>
+  );
+}
