@@ -556,3 +556,30 @@ test('a panel is as wide as a share of the window, with limits', async ({ page }
   await isWide('75vw', 390 * 0.75);
   await isWide('clamp(280px, 60vw, 420px)', 280);
 });
+
+test('what is chosen is in sight in outline and sheet, and takes what is typed', async ({ page }) => {
+  const stage = await stageFrame(page);
+  // The sheet is scrolled, the branch folded: what is chosen on the stage is shown all the same.
+  await page.locator('[data-cell="mark rest"]').scrollIntoViewIfNeeded();
+  await page.getByRole('button', { name: 'Fold Row Main' }).click();
+  await stage.getByRole('link', { name: 'Book a hide' }).click();
+  const line = page.getByRole('treegrid').getByRole('button', { name: 'Call to action', exact: true });
+  await expect(line).toHaveAttribute('aria-current', 'true');
+  await expect(line).toBeInViewport({ ratio: 1 });
+  const focused = page.locator('[role="grid"] [aria-selected="true"]');
+  await expect(focused).toBeInViewport({ ratio: 1 });
+  await page.locator('[data-cell="radius rest"]').click();
+  await stage.getByRole('link', { name: 'Book a hide' }).click();
+  // The stage has the focus; a number is meant for the cell.
+  await page.keyboard.press('9');
+  await expect(page.getByRole('textbox', { name: 'radius, rest' })).toBeFocused();
+  await page.keyboard.press('Enter');
+  await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveCSS('border-radius', '9px');
+  // So it is from the outline, whose own keys stay its own.
+  await page.locator('[data-cell="radius rest"]').click();
+  await line.click();
+  await page.keyboard.press('7');
+  await expect(page.getByRole('textbox', { name: 'radius, rest' })).toHaveValue('7');
+  await page.keyboard.press('Escape');
+  await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveCSS('border-radius', '9px');
+});

@@ -107,6 +107,8 @@ export interface PieceOut extends Out {
   readonly rootClass: string;
   /** The selector of this piece's own root. */
   readonly own: string;
+  /** The side of the row at which what opens this piece stands. */
+  readonly openedFrom: 'start' | 'end';
   /** The width in px below which anything of it folds away; null where nothing does. */
   readonly foldsBelow: number | null;
   /** Least height of a section in px in the widest band. */

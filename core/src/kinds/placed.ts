@@ -255,6 +255,13 @@ export function panelsFrom(site: Site, piece: Piece): readonly Piece[] {
   return [...found];
 }
 
+/** The side of its row at which the first thing stands that opens a panel; the end where nothing does, or in its middle. */
+export function openedFrom(site: Site, panel: string): 'start' | 'end' {
+  const ref = refsOf(site).find((one) => one.to === 'panel' && one.id === panel);
+  const opener = ref && placedParts(site).find(({ path }) => ref.path.startsWith(`${path}/`));
+  return opener?.region.name === 'start' ? 'start' : 'end';
+}
+
 /** Every id in use anywhere in the site. */
 export const idsOf = memoise((site: Site): ReadonlySet<string> => {
   const ids = new Set<string>(itemsOf(site).keys());

@@ -9,7 +9,7 @@ import {
   type SectionOut,
 } from '../kinds/out.ts';
 import type { Part, Piece, Section } from '../kinds/site.ts';
-import { findPlaced, opensOver, sectionsOf, type PlacedPart } from '../kinds/placed.ts';
+import { findPlaced, openedFrom, opensOver, sectionsOf, type PlacedPart } from '../kinds/placed.ts';
 import { hrefOf } from '../links/target.ts';
 import type { Target } from '../model/target.ts';
 import { element, styleRule, type ConditionalRule, type HtmlElement, type HtmlNode } from '../print/trees.ts';
@@ -150,6 +150,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     symbols: () => symbols(context, piece, counts),
     rootClass: `${names.root} ${names.slotClass(piece.id, piece.kind)}`,
     own: ownRoot(context, piece),
+    openedFrom: openedFrom(site, piece.id),
     foldsBelow: foldsBelow(site, piece),
     leastHeight: (section) => leastHeight(context, section),
   };

@@ -133,7 +133,7 @@ function preparePanel(site: Site, header: Header, starter: Starter, world: NewPa
     : before.blocks.map((block, index) =>
         index === 0 ? { ...block, parts: [made, ...block.parts] } : block,
       );
-  return { panel: { ...before, blocks, side: starter.panel.side, look }, berth: made.id };
+  return { panel: { ...before, blocks, side: 'opener' as const, look }, berth: made.id };
 }
 
 /** The first menu folds away; every other part stays, or is hidden, as the design says. */

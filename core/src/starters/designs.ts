@@ -93,7 +93,7 @@ export const STARTERS: readonly Starter[] = [
         },
       },
     ],
-    panel: { side: 'end', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'growing-line',
@@ -143,7 +143,7 @@ export const STARTERS: readonly Starter[] = [
         },
       },
     ],
-    panel: { side: 'end', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'two-storeys',
@@ -202,7 +202,7 @@ export const STARTERS: readonly Starter[] = [
         },
       },
     ],
-    panel: { side: 'end', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'around',
@@ -242,7 +242,7 @@ export const STARTERS: readonly Starter[] = [
         },
       },
     ],
-    panel: { side: 'start', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'over-the-view',
@@ -303,7 +303,7 @@ export const STARTERS: readonly Starter[] = [
         },
       },
     ],
-    panel: { side: 'end', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'island',
@@ -368,7 +368,6 @@ export const STARTERS: readonly Starter[] = [
       },
     ],
     panel: {
-      side: 'end',
       look: { ...quietPanel, panel: slot({ rest: { radius: { corners: [20, 0, 0, 20] } } }) },
     },
   },
@@ -423,7 +422,7 @@ export const STARTERS: readonly Starter[] = [
         ],
       },
     ],
-    panel: { side: 'end', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'masthead',
@@ -473,7 +472,7 @@ export const STARTERS: readonly Starter[] = [
         ],
       },
     ],
-    panel: { side: 'start', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'night',
@@ -508,7 +507,6 @@ export const STARTERS: readonly Starter[] = [
       },
     ],
     panel: {
-      side: 'end',
       look: { panel: slot({ rest: { fill: INK } }), close: slot({ rest: { colour: PAPER } }) },
     },
   },
@@ -598,7 +596,7 @@ export const STARTERS: readonly Starter[] = [
         ],
       },
     ],
-    panel: { side: 'start', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'pointer',
@@ -650,7 +648,7 @@ export const STARTERS: readonly Starter[] = [
         },
       },
     ],
-    panel: { side: 'end', look: quietPanel },
+    panel: { look: quietPanel },
   },
   {
     id: 'brackets',
@@ -709,6 +707,6 @@ export const STARTERS: readonly Starter[] = [
         },
       },
     ],
-    panel: { side: 'end', look: quietPanel },
+    panel: { look: quietPanel },
   },
 ];

@@ -56,7 +56,7 @@ export interface Starter {
   readonly type: Readonly<Record<'menu' | 'title' | 'action', Pick<TypeStyle, 'family' | 'size' | 'weight'>>>;
   readonly look: Look;
   readonly rows: readonly StarterRow[];
-  readonly panel: { readonly side: 'start' | 'end'; readonly look: Look };
+  readonly panel: { readonly look: Look };
 }
 
 /** The band key that stands for the widths at which the menu is folded. */

@@ -3,6 +3,7 @@ import { DEMO, DEMO_HEADER, measure } from '../../../core/test/demo.ts';
 import { fitLine, itemsOf, PROPERTY_GROUPS, runEdit } from '@hamaca/core';
 import { cellOf, readSheet, suggestColour } from './bench/sheet/sheet-model.ts';
 import { drawRope, ropeY } from './bench/widths/rope.ts';
+import { WORDS } from '../words/words.ts';
 import { copyBranches, pastedLinks } from './links/outline/clipboard.ts';
 import { dropPlace, outlineRows, placeAfter } from './links/outline/outline-rows.ts';
 import { pageRows, parseSections } from './links/pages/page-rows.ts';
@@ -200,7 +201,7 @@ describe('the clipboard', () => {
       'Learn -> /learn/\n  School days -> /learn/school-days/\n  Guided walks -> /learn/guided-walks/\n  Courses -> /learn/courses/\n',
     );
     expect(held.getData('text/html')).toContain('<a href="/learn/">Learn</a>');
-    expect(pastedLinks(DEMO, held)?.items).toEqual([DEMO.menus[0]?.items[2]]);
+    expect(pastedLinks(DEMO, held)?.links.items).toEqual([DEMO.menus[0]?.items[2]]);
   });
   test('is not trusted: what another page put there as ours is read like any text, or not at all', () => {
     const own = (value: unknown) => {
@@ -221,7 +222,17 @@ describe('the clipboard', () => {
       { items: [link], pages: [{ id: 'p' }] },
     ])
       expect(own(wrong)).toBeNull();
-    expect(own({ items: [link] })).toEqual({ items: [link], pages: [], icons: [] });
+    expect(own({ items: [link] })).toEqual({ links: { items: [link], pages: [], icons: [] }, notes: [] });
+  });
+  test('what could not be taken is told, with its reason', () => {
+    const held = clipboard();
+    held.setData('text/plain', 'Visit -> /visit/\nShop -> javascript:alert(1)\nContact -> /contact/');
+    const pasted = pastedLinks(DEMO, held);
+    expect(pasted?.links.items).toHaveLength(3);
+    expect(pasted?.notes).toHaveLength(1);
+    expect(WORDS.pasteNotes(pasted?.notes ?? [])).toMatch(
+      /^The links were pasted, with one remark\. “Shop -> javascript:alert\(1\)”: The target was left out: .+\.$/,
+    );
   });
   test.each([
     ['lines', 'text/plain', 'Visit /visit\n  Hours', [['Visit', 1]]],
@@ -239,9 +250,9 @@ describe('the clipboard', () => {
   ])('%s', (_name, type, text, expected) => {
     const held = clipboard();
     held.setData(type, text);
-    expect(pastedLinks(DEMO, held)?.items.map((item) => [item.label, item.children.length]) ?? null).toEqual(
-      expected,
-    );
+    expect(
+      pastedLinks(DEMO, held)?.links.items.map((item) => [item.label, item.children.length]) ?? null,
+    ).toEqual(expected);
   });
 });
 

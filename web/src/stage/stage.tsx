@@ -49,6 +49,8 @@ interface Props {
   /** Selectors of elements that are lit up. */
   readonly lit?: readonly string[];
   readonly onCarry?: (carried: Carried) => void;
+  /** A key was pressed on the stage that is no shortcut. */
+  readonly onTyped?: (key: string) => void;
   /** A panel was closed on the stage. */
   readonly onClosed?: () => void;
   /** What was told stands on the screen. */
@@ -115,6 +117,7 @@ export function Stage({
   onPick,
   lit = NONE,
   onCarry,
+  onTyped,
   onClosed,
   onPainted,
   onDrawn,
@@ -140,13 +143,26 @@ export function Stage({
     lights,
     onPick,
     onCarry,
+    onTyped,
     onClosed,
     onPainted,
     onDrawn,
     width,
     height,
   });
-  latest.current = { whole, pins, lights, onPick, onCarry, onClosed, onPainted, onDrawn, width, height };
+  latest.current = {
+    whole,
+    pins,
+    lights,
+    onPick,
+    onCarry,
+    onTyped,
+    onClosed,
+    onPainted,
+    onDrawn,
+    width,
+    height,
+  };
   const send = (content: ToFrame) => {
     if (ready.current) frame.current?.contentWindow?.postMessage(content, '*');
   };
@@ -184,8 +200,9 @@ export function Stage({
       else if (data.type === 'carry') latest.current.onCarry?.(data);
       else if (data.type === 'hanging') setHanging(data.boxes);
       else if (data.type === 'closed') latest.current.onClosed?.();
-      else if (data.type === 'key') press(data);
-      else if (data.type === 'revealed') {
+      else if (data.type === 'key') {
+        if (!press(data) && !data.meta && !data.alt) latest.current.onTyped?.(data.key);
+      } else if (data.type === 'revealed') {
         // Whoever was typing or dragging gets the focus back.
         if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
       } else if (data.type === 'picture') {

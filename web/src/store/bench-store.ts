@@ -50,6 +50,8 @@ export interface BenchState extends Arrangement {
   readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
   /** Id of the panel that was opened on the stage itself. */
   readonly opened: string | null;
+  /** What was typed where something was chosen: it starts the cell in focus. */
+  readonly typed: string | null;
   /** Id of the piece, section or part that was just made: its name is what is typed next. */
   readonly made: string | null;
   /** Id of the band whose name is being typed on the width line. */
@@ -85,6 +87,7 @@ export const benchStore = createStore<BenchState>(() => ({
   opened: null,
   naming: null,
   made: null,
+  typed: null,
 }));
 
 benchStore.subscribe((now, before) => {
@@ -112,6 +115,14 @@ export function selectSlot(owner: string, slot: string, level: Level | null, ind
 export function selectMade(owner: string, slot: string): void {
   selectSlot(owner, slot, null);
   benchStore.setState({ made: owner, settingsFolded: false });
+}
+
+/** Whether a key stands for something to be typed into a cell. */
+export const isTyped = (key: string): boolean => key.length === 1 && key !== ' ';
+
+/** Types into the cell in focus from wherever something was chosen; what comes before the cell takes the keys is kept. */
+export function typeIntoCell(key: string): void {
+  benchStore.setState(({ typed }) => ({ typed: `${typed ?? ''}${key}` }));
 }
 
 /** Freezes or frees a state on the stage; the sheet's column in focus follows. */
@@ -150,6 +161,13 @@ export function openGroup(group: PropertyGroup): void {
 /** Folds what stands beneath a line of the outline, or unfolds it. */
 export function toggleBranch(id: string): void {
   benchStore.setState(({ foldedBranches }) => ({ foldedBranches: toggled(foldedBranches, id) }));
+}
+
+/** Unfolds what is beneath some lines of the outline. */
+export function unfoldBranches(ids: readonly string[]): void {
+  const { foldedBranches } = benchStore.getState();
+  const still = foldedBranches.filter((id) => !ids.includes(id));
+  if (still.length < foldedBranches.length) benchStore.setState({ foldedBranches: still });
 }
 
 export const setWidth = (width: number) => {

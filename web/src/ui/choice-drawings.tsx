@@ -189,7 +189,11 @@ const bars = (path: string) => (
 
 /** Drawings of the named values of settings, by the kind of thing and the setting's name. */
 export const SETTING_DRAWINGS: Readonly<Record<string, Drawings>> = {
-  'panel.side': { end: panelFrom('M24 3h11v18H24z'), start: panelFrom('M9 3h11v18H9z') },
+  'panel.side': {
+    opener: panelFrom('M24 3h11v18H24zM26 1h7v4h-7z'),
+    end: panelFrom('M24 3h11v18H24z'),
+    start: panelFrom('M9 3h11v18H9z'),
+  },
   'block.flow': {
     stack: bars('M12 5h20v3H12zM12 10h20v3H12zM12 15h20v3H12z'),
     row: bars('M12 9h5v6h-5zM19 9h5v6h-5zM26 9h5v6h-5z'),

@@ -21,6 +21,11 @@ export const WORDS = {
   reachOnly: (band: string) => `Change ${band} alone`,
   notTaken: (label: string, typed: string, reason: string) =>
     `“${typed}” was not taken for ${label}, which is as it was: ${reason}.`,
+  pasteNotes: (notes: readonly { readonly text: string; readonly reason: string }[]) => {
+    const told = notes.slice(0, 3).map(({ text, reason }) => (text === '' ? reason : `“${text}”: ${reason}`));
+    const rest = notes.length - told.length;
+    return `The links were pasted, with ${notes.length === 1 ? 'one remark' : `${notes.length} remarks`}. ${told.join(' ')}${rest > 0 ? ` And ${rest} more.` : ''}`;
+  },
   restore: 'Bring it back',
   deletedKept: 'Kept for 30 days, with everything that was done in them.',
   cannotUndo: (label: string, since: readonly string[]) =>

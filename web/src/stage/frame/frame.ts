@@ -239,7 +239,10 @@ window.addEventListener('scroll', () => {
 
 // Shortcuts belong to the interface also while the stage has the focus.
 document.addEventListener('keydown', (event) => {
-  if (!event.ctrlKey && !event.metaKey && !event.altKey) return;
+  const isShortcut = event.ctrlKey || event.metaKey || event.altKey;
+  // What is typed while nothing on the page takes it is meant for what was chosen there.
+  const isTaken = event.target instanceof Element && event.target.matches('input, textarea, select');
+  if (!isShortcut && (isTaken || event.key.length !== 1 || event.key === ' ')) return;
   tell({
     type: 'key',
     key: event.key,

@@ -13,7 +13,7 @@ import { createBlock, type Block } from '../../sections/block/block.ts';
 
 const PANEL_SHAPE = {
   side: choice(
-    { end: 'the end', start: 'the start' },
+    { opener: 'the side of what opens it', end: 'the end', start: 'the start' },
     { label: 'comes from', hint: 'the edge it slides in from' },
   ),
   closeLabel: text({
@@ -45,7 +45,8 @@ function closeButton(panel: Panel, out: PieceOut) {
 function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] {
   const open = `${out.own}[open]`;
   const closed = `${out.own}:not([open])`;
-  const [away, back] = panel.side === 'end' ? ['100%', '-100%'] : ['-100%', '100%'];
+  const side = panel.side === 'opener' ? out.openedFrom : panel.side;
+  const [away, back] = side === 'end' ? ['100%', '-100%'] : ['-100%', '100%'];
   const lock = `html:has(${out.own.split(':not(')[0] ?? ''}:modal)`;
   return [
     styleRule(out.own, [['display', 'none']]),
@@ -60,7 +61,7 @@ function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] 
     styleRule(open, [
       ['position', 'fixed'],
       ['inset-block', '0'],
-      [`inset-inline-${panel.side}`, '0'],
+      [`inset-inline-${side}`, '0'],
       ['display', 'flex'],
       ['flex-direction', 'column'],
       ['max-inline-size', '100%'],
@@ -134,7 +135,7 @@ export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
     kind: 'panel',
     id,
     name,
-    side: 'end',
+    side: 'opener',
     closeLabel: 'Close menu',
     blocks: [createBlock(freshId(), 'Content')],
     look: {},

@@ -1,6 +1,6 @@
-import { ownersOf, sectionsOf, type PartPlace, type Piece } from '@hamaca/core';
-import { memo, useRef } from 'react';
-import { toggleBranch } from '../../../store/bench-store.ts';
+import { findPlaced, ownersOf, sectionsOf, type PartPlace, type Piece } from '@hamaca/core';
+import { memo, useEffect, useRef, type RefObject } from 'react';
+import { isTyped, toggleBranch, typeIntoCell, unfoldBranches, useBench } from '../../../store/bench-store.ts';
 import { useEdit } from '../../../store/open-site.tsx';
 import { Line, OutlineRow, useFolded } from './line.tsx';
 import { OutlineSite, useOutlineSite } from './outline-site.tsx';
@@ -56,6 +56,28 @@ function PanelLines({ panel }: { readonly panel: Piece }) {
   );
 }
 
+/** What is selected, wherever that was done, has its line in sight: its branch unfolded, the list scrolled. */
+function useSelectedInSight(grid: RefObject<HTMLElement | null>): void {
+  const site = useOutlineSite();
+  const { owner, slot, level } = useBench((state) => state.selected);
+  const before = useRef('');
+  useEffect(() => {
+    // What the bench selects by itself as it opens unfolds nothing.
+    const isChosen = before.current !== '';
+    before.current = owner;
+    if (!isChosen) return undefined;
+    const piece = ownersOf(site).get(owner)?.piece.id ?? owner;
+    unfoldBranches([owner, piece, findPlaced(site, owner)?.region.section.id ?? owner]);
+    // What was unfolded stands with the next frame.
+    const id = requestAnimationFrame(() => {
+      grid.current?.querySelector('[aria-current="true"]')?.scrollIntoView({ block: 'nearest' });
+    });
+    return () => {
+      cancelAnimationFrame(id);
+    };
+  }, [owner, slot, level, grid]);
+}
+
 function Lines({ pieces }: { readonly pieces: readonly Piece[] }) {
   const edit = useEdit();
   const grid = useRef<HTMLDivElement>(null);
@@ -63,13 +85,20 @@ function Lines({ pieces }: { readonly pieces: readonly Piece[] }) {
   usePartDrops(grid, (id: string, place: PartPlace) => {
     edit({ name: 'move-part', args: { id, place } }, 'Move a part');
   });
+  useSelectedInSight(grid);
   const [first, ...panels] = pieces;
   return (
     <div
       ref={grid}
       role="treegrid"
       aria-label={`Parts of ${first?.name ?? 'nothing'}`}
-      onKeyDown={onKeyDown}
+      onKeyDown={(event) => {
+        onKeyDown(event);
+        if (event.defaultPrevented || event.ctrlKey || event.metaKey || event.altKey || !isTyped(event.key))
+          return;
+        event.preventDefault();
+        typeIntoCell(event.key);
+      }}
       className="h-full overflow-auto py-1"
     >
       {first && (

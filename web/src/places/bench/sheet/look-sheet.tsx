@@ -8,7 +8,16 @@ import {
   type Site,
   type State,
 } from '@hamaca/core';
-import { Fragment, useMemo, useRef, useState, type ClipboardEvent, type KeyboardEvent } from 'react';
+import {
+  Fragment,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ClipboardEvent,
+  type KeyboardEvent,
+} from 'react';
 import { notify } from '../../../store/notices.ts';
 import { useEdit } from '../../../store/open-site.tsx';
 import { benchStore, focusColumn, toggleGroup, useBench } from '../../../store/bench-store.ts';
@@ -133,7 +142,20 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
   const filter = useBench((state) => state.filter);
   const edit = useEdit();
   const [typing, setTyping] = useState<string | null>(null);
+  const typed = useBench((state) => state.typed);
+  useEffect(() => {
+    if (typed === null) return;
+    benchStore.setState({ typed: null });
+    setTyping((before) => before ?? typed);
+  }, [typed]);
   const table = useRef<HTMLTableElement>(null);
+  // Another slot's sheet starts at its top, but what is in focus is in sight.
+  useLayoutEffect(() => {
+    table.current?.parentElement?.scrollTo(0, 0);
+  }, [selected]);
+  useLayoutEffect(() => {
+    table.current?.querySelector('[aria-selected="true"]')?.scrollIntoView({ block: 'nearest' });
+  }, [selected, row, column]);
   const sheet = useMemo(
     () => readSheet(site, { selected, reach, openGroups, closedGroups, filter }, scene),
     [site, selected, reach, openGroups, closedGroups, filter, scene],

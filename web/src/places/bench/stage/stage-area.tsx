@@ -13,7 +13,7 @@ import type { Fonts } from '../../../media/load-fonts.ts';
 import type { ShownPage } from '../../../stage/frame/protocol.ts';
 import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
 import { shownPage, Stage, type Carried, type Picked } from '../../../stage/stage.tsx';
-import { benchStore, selectSlot, setWidth, useBench } from '../../../store/bench-store.ts';
+import { benchStore, selectSlot, setWidth, typeIntoCell, useBench } from '../../../store/bench-store.ts';
 import { useEdit, useSiteStore } from '../../../store/open-site.tsx';
 import { later } from '../../../ui/later.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
@@ -182,6 +182,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             onPick={onPick}
             lit={litSelectors}
             onCarry={onCarry}
+            onTyped={typeIntoCell}
             onClosed={onClosed}
             follow={follow}
             onPainted={onPainted}

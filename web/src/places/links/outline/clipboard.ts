@@ -10,8 +10,10 @@ import {
   topmostItems,
   walkMenu,
   type Icon,
+  type ImportNote,
   type NewItems,
   type Page,
+  type ReadLinks,
   type Site,
 } from '@hamaca/core';
 
@@ -36,21 +38,32 @@ export function copyBranches(site: Site, ids: readonly string[], clipboard: Data
   clipboard.setData('text/html', LINK_FORMATS.html.print(lines, 'Links'));
 }
 
+/** Links out of a paste, with what of it could not be taken. */
+export interface Pasted {
+  readonly links: NewItems;
+  readonly notes: readonly ImportNote[];
+}
+
+function built(site: Site, read: ReadLinks): Pasted {
+  const { items, pages, notes } = buildMenu(read.links, site.url);
+  return { links: { items, pages }, notes: [...read.notes, ...notes] };
+}
+
 /**
  * What a paste holds that is more than words for one field: our own branches, or text of several lines in any format of
  * links. Null leaves the paste to the field.
  */
-export function pastedLinks(site: Site, clipboard: DataTransfer): NewItems | null {
+export function pastedLinks(site: Site, clipboard: DataTransfer): Pasted | null {
   const own = clipboard.getData(OWN_TYPE);
   const branches = own === '' ? null : readBranches(own);
-  if (branches) return branches;
+  if (branches) return { links: branches, notes: [] };
   const text = clipboard.getData('text/plain');
   const html = clipboard.getData('text/html');
   if (/<li[\s>]/i.test(html)) {
     const read = LINK_FORMATS.html.read(html);
-    if (read.links.length > 1) return buildMenu(read.links, site.url);
+    if (read.links.length > 1) return built(site, read);
   }
   if (!/[\r\n]/.test(text.trim())) return null;
   const read = LINK_FORMATS[guessLinkFormat(text)].read(text);
-  return read.links.length > 0 ? buildMenu(read.links, site.url) : null;
+  return read.links.length > 0 ? built(site, read) : null;
 }

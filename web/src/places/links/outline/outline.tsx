@@ -2,6 +2,8 @@ import { shownDepth, type Finding, type Menu, type Site } from '@hamaca/core';
 import { defaultRangeExtractor, useVirtualizer } from '@tanstack/react-virtual';
 import { useLayoutEffect, useMemo, useRef, type ClipboardEvent, type KeyboardEvent } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
+import { notify } from '../../../store/notices.ts';
+import { WORDS } from '../../../words/words.ts';
 import { copyBranches, pastedLinks } from './clipboard.ts';
 import { LinkDetails } from './link-details.tsx';
 import { goToLine, linksStore, selectTo, useLinks, type Column } from '../../../store/links-store.ts';
@@ -169,10 +171,11 @@ export function Outline({ site, menu, actions, findings }: Props) {
     if (event.type === 'cut') actions.remove();
   };
   const onPaste = (event: ClipboardEvent) => {
-    const links = pastedLinks(store.getState().site ?? site, event.clipboardData);
-    if (!links) return;
+    const pasted = pastedLinks(store.getState().site ?? site, event.clipboardData);
+    if (!pasted) return;
     event.preventDefault();
-    actions.insert(links, `Paste ${links.items.length === 1 ? 'a link' : 'links'}`);
+    actions.insert(pasted.links, `Paste ${pasted.links.items.length === 1 ? 'a link' : 'links'}`);
+    if (pasted.notes.length > 0) notify({ tone: 'error', text: WORDS.pasteNotes(pasted.notes) });
   };
 
   return (
