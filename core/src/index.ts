@@ -138,6 +138,7 @@ export { type ItemChange, type ItemPlace, type Step, topmostItems } from './edit
 export type { CellValue, Extent } from './edit/operations/look.ts';
 export { type Relink, swatchUses } from './edit/operations/palette.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
+export { givingWay } from './layout/gives-way.ts';
 export { type Fit, fitAt, fitLine, type FitSegment, rowBreaks, type RowFit, rowFits } from './layout/fit.ts';
 export { memoise } from './base/memo.ts';
 export { isSameBesideLooks } from './kinds/same-structure.ts';

@@ -33,6 +33,7 @@ export const EDITS: { readonly [Name in OperationName]?: () => readonly (SingleE
           args: { id: part.id, from: 'phone', ...(panel === undefined ? {} : { panel }) },
         },
         { name: 'fold-part' as const, args: { id: part.id, from: null } },
+        { name: 'fold-part' as const, args: { id: part.id, from: 'phone', tight: true } },
       ]),
     ),
   'set-owner': () =>

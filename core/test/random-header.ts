@@ -223,9 +223,9 @@ function logo(world: World): any {
 
 /**
  * A header of one or two rows of any arrangement, with any parts in any zone, values in every unit, and labels of one of
- * several scripts; what may fold does so in half of them.
+ * several scripts; what may fold does so in half of them, and of that a share `tight` only where there is no room.
  */
-export function randomHeader(random: Random): Site {
+export function randomHeader(random: Random, tight = 0): Site {
   let count = 0;
   const script = whole(random, 0, WORDS.length - 1);
   const world: World = {
@@ -252,7 +252,14 @@ export function randomHeader(random: Random): Site {
   };
   const folds = (entry: any) =>
     random.chance(0.25)
-      ? { ...entry, folds: { from: 'phone', berth: random.chance(0.7) ? 'panel-berth' : null } }
+      ? {
+          ...entry,
+          folds: {
+            from: 'phone',
+            berth: random.chance(0.7) ? 'panel-berth' : null,
+            ...(tight > 0 && random.chance(tight) ? { tight: true } : {}),
+          },
+        }
       : entry;
   header.rows = Array.from({ length: random.chance(0.3) ? 2 : 1 }, (_, index) => {
     const some = (most: number) => Array.from({ length: whole(random, 0, most) }, () => folds(part(world)));

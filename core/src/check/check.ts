@@ -2,6 +2,7 @@ import type { SingleEdit } from '../edit/operations.ts';
 import type { PlacedItem } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
 import type { Owner, PlacedPart } from '../kinds/placed.ts';
+import type { Measurer } from '../text/measure.ts';
 import type { RowFit } from '../layout/fit.ts';
 import type { Cell } from '../model/look.ts';
 import type { Menu } from '../model/site-content.ts';
@@ -76,6 +77,11 @@ export interface LinkWorld extends World {
   readonly shownDepth: number | null;
 }
 
+/** What a check of a row is told besides: how words are measured. */
+export interface RowWorld extends World {
+  readonly measure: Measurer;
+}
+
 /** What a check says of a place that does not pass. */
 export interface Objection {
   readonly outcome: Outcome;
@@ -97,7 +103,7 @@ interface Places {
   readonly link: { readonly place: PlacedItem; readonly world: LinkWorld };
   readonly part: { readonly place: PlacedPart; readonly world: World };
   readonly look: { readonly place: LookPlace; readonly world: World };
-  readonly row: { readonly place: RowFit; readonly world: World };
+  readonly row: { readonly place: RowFit; readonly world: RowWorld };
 }
 
 interface CheckOf<Sort extends keyof Places> {

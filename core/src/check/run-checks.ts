@@ -99,13 +99,13 @@ export function checkTypedLabel(site: Site, id: string, label: string): readonly
 }
 
 /** What some checks say of one place that is no link. */
-function judge<Place>(
+function judge<Place, Told extends World>(
   checks: readonly {
     readonly id: string;
-    readonly check: (place: Place, world: World) => Objection | null;
+    readonly check: (place: Place, world: Told) => Objection | null;
   }[],
   place: Place,
-  world: World,
+  world: Told,
   where: Pick<Finding, 'path'> & Partial<Pick<Finding, 'menu'>>,
 ): Finding[] {
   return checks.flatMap(({ id, check }): Finding[] => {
@@ -139,7 +139,12 @@ function checkRows(world: World, measure: Measurer | null): Finding[] {
   if (!measure) return [];
   const { site } = world;
   return rowFits(site, measure).flatMap((fit) =>
-    judge(ROW_CHECKS, fit, world, { path: `${ownersOf(site).get(fit.row)?.path ?? ''}#${fit.band}` }),
+    judge(
+      ROW_CHECKS,
+      fit,
+      { ...world, measure },
+      { path: `${ownersOf(site).get(fit.row)?.path ?? ''}#${fit.band}` },
+    ),
   );
 }
 

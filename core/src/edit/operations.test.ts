@@ -245,7 +245,7 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
     refused: { name: 'duplicate-part', args: { id: 'book', copy: 'logo' } },
   },
   'fold-part': {
-    works: { name: 'fold-part', args: { id: 'book', from: 'phone', panel: 'panel' } },
+    works: { name: 'fold-part', args: { id: 'logo', from: 'phone', panel: 'panel', tight: true } },
     refused: { name: 'fold-part', args: { id: 'book', from: 'watch', panel: 'panel' } },
   },
   'add-section': {

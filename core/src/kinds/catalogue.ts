@@ -2,6 +2,7 @@ import type { Field, Shape } from '../model/shape/field.ts';
 import type { SlotKind } from '../model/slot.ts';
 import {
   bands,
+  flag,
   group,
   id,
   literal,
@@ -67,6 +68,7 @@ const FOLDS = optional(
     {
       from: reference('band', { label: 'folds from', gone: 'removed' }),
       berth: referenceOrNone('berth', { label: 'into', gone: 'removed' }),
+      tight: optional(flag({ label: 'only where there is no room' })),
     } as const,
     { label: 'folds away' },
   ),

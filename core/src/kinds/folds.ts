@@ -11,6 +11,8 @@ export interface Fold {
   readonly below: number;
   /** The berth it arrives at, with the panel that has it; null where it is left out. */
   readonly to: PlacedPart | null;
+  /** Whether it is away only where its row has no room for it: then `below` is the most it can come to. */
+  readonly tight: boolean;
 }
 
 /** The width in px below which a band begins, Infinity for the widest. */
@@ -23,7 +25,7 @@ function readFold(site: Site, placed: PlacedPart): Fold | null {
   const band = site.bands.findIndex((entry) => entry.id === part.folds?.from);
   if (band === -1) return null;
   const to = part.folds.berth === null ? null : findPlaced(site, part.folds.berth);
-  return { band, below: belowBand(site, band), to };
+  return { band, below: belowBand(site, band), to, tight: part.folds.tight === true };
 }
 
 /** How every part that folds does so, by its id. */
@@ -47,6 +49,12 @@ export function berthIn(site: Site, part: string, band: number): PlacedPart | nu
   return fold?.to && band >= fold.band ? fold.to : null;
 }
 
+/** Whether a part may be away in a band, or stand there where its row has room. */
+export function givesWayIn(site: Site, part: string, band: number): boolean {
+  const fold = foldOf(site, part);
+  return fold?.tight === true && band >= fold.band;
+}
+
 /** The parts that arrive at a berth, in document order. */
 export function arrivingAt(site: Site, berth: string): readonly Part[] {
   return placedParts(site).flatMap(({ part }) =>
@@ -55,9 +63,14 @@ export function arrivingAt(site: Site, berth: string): readonly Part[] {
 }
 
 /** The width in px below which something of a piece folds into a panel; null where nothing does. */
-export function neededBelow(site: Site, piece: Piece, panel: string): number | null {
+export function neededBelow(
+  site: Site,
+  piece: Piece,
+  panel: string,
+  read: (site: Site, part: string) => Fold | null = foldOf,
+): number | null {
   const widths = placedParts(site).flatMap((placed) => {
-    const fold = placed.piece === piece ? foldOf(site, placed.part.id) : null;
+    const fold = placed.piece === piece ? read(site, placed.part.id) : null;
     return fold?.to?.piece.id === panel ? [fold.below] : [];
   });
   return widths.length === 0 ? null : Math.max(...widths);
@@ -83,12 +96,12 @@ export const isShownIn = (
 export const shownBelow = (site: Site, { part, piece }: PlacedPart): number | null | undefined =>
   partKind(part).shownBelow?.(part as never, (panel) => neededBelow(site, piece, panel));
 
-/** Whether a part stands in its own place in a band: shown there, not folded away, and needed. */
+/** Whether a part stands in its own place in a band, at some width at least: shown there, not folded away, and needed. */
 export function standsIn(site: Site, placed: PlacedPart, band: number): boolean {
   const { part } = placed;
   if (!isShownIn(part, site, band)) return false;
   const fold = foldOf(site, part.id);
-  if (fold && band >= fold.band) return false;
+  if (fold && !fold.tight && band >= fold.band) return false;
   const below = shownBelow(site, placed);
   return below === undefined || (below !== null && (site.bands[band]?.min ?? 0) < below);
 }

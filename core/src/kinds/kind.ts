@@ -25,6 +25,8 @@ export interface Folds {
   readonly from: string;
   /** Id of the berth, a part of a panel; null where it is left out. */
   readonly berth: string | null;
+  /** Whether it leaves only where its row has no room for it. */
+  readonly tight?: boolean;
 }
 
 /** What every part has besides its own fields. */
@@ -93,6 +95,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly texts: (part: PartOf<Id, S>, site: SiteContent) => readonly string[];
   /** The icons it draws, as often as it does. */
   readonly drawn?: (part: PartOf<Id, S>, site: SiteContent) => readonly string[];
+  /** Whether it is the first to leave a row that has no room, for the panel that other parts fold into. */
+  readonly givesWay?: boolean;
   /** Whether it may stand only in pieces that open over the page. */
   readonly onlyInPanels?: boolean;
   /** Whether it is given by other parts and never added by hand. */

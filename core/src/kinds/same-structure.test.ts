@@ -25,7 +25,11 @@ test.each<readonly [string, Edit]>([
   ['a copy', { name: 'duplicate-part', args: { id: 'book', copy: 'again' } }],
   ['a setting', { name: 'set-owner', args: { id: 'book', fields: { label: 'Come' } } }],
   ['a setting that comes', { name: 'set-owner', args: { id: 'book', fields: { bands: ['wide'] } } }],
-  ['a fold', { name: 'fold-part', args: { id: 'book', from: 'phone', panel: 'panel' } }],
+  ['a fold', { name: 'fold-part', args: { id: 'logo', from: 'phone', panel: 'panel' } }],
+  [
+    'a fold that is for want of room alone',
+    { name: 'fold-part', args: { id: 'book', from: 'phone', tight: false } },
+  ],
   ['a piece', { name: 'duplicate-piece', args: { id: 'header', copy: 'slim' } }],
 ])('%s changes it', (_what, edit) => {
   expect(isSameStructure(after(edit).pieces, DEMO.pieces)).toBe(false);

@@ -7,7 +7,7 @@ import {
   type PartExtents,
   type SlotReader,
 } from '../kinds/extent.ts';
-import { isShownIn, shownBelow, standsIn } from '../kinds/folds.ts';
+import { givesWayIn, isShownIn, shownBelow, standsIn } from '../kinds/folds.ts';
 import type { Part, Piece, Site } from '../kinds/site.ts';
 import { findPlaced, slotKind, type PlacedSection } from '../kinds/placed.ts';
 import type { SlotKind } from '../model/slot.ts';
@@ -27,7 +27,11 @@ interface Ground {
   readonly band: number;
   readonly width: number;
   readonly measure: Measurer;
+  /** Ids of parts that could give way and do not. */
+  readonly staying: ReadonlySet<string>;
 }
+
+const NONE: ReadonlySet<string> = new Set();
 
 /** Capitals take other room than what was typed. */
 function shownText(text: string, letters: unknown): string {
@@ -150,7 +154,9 @@ const narrowest = (site: Site, band: number) => Math.max(NARROWEST, site.bands[b
 
 /** The width a part takes in a row of one band, unfolded, in px; 0 where it comes to nothing. */
 export function partExtent(site: Site, part: Part, band: number, measure: Measurer): Extent {
-  return extentOf({ site, band, width: narrowest(site, band), measure }, part, null) ?? exact(0);
+  return (
+    extentOf({ site, band, width: narrowest(site, band), measure, staying: NONE }, part, null) ?? exact(0)
+  );
 }
 
 /** The room that the piece around its sections takes at its sides. */
@@ -170,7 +176,8 @@ function sectionAt(ground: Ground, { section, kind, piece, regions }: PlacedSect
     slot: (slot) => readSlot(ground, section.id, slot, null, []),
     stands: (part) => {
       const found = findPlaced(site, part.id);
-      return found !== null && standsIn(site, found, band);
+      const isLeft = givesWayIn(site, part.id, band) && !ground.staying.has(part.id);
+      return found !== null && !isLeft && standsIn(site, found, band);
     },
     part: (part, half) => extentOf(ground, part, half ?? null),
   });
@@ -183,21 +190,22 @@ const SETTLING = { times: 30, near: 0.05 } as const;
 /**
  * The least page width in px at which a section stands on one line in a band; null where it is not to, Infinity where it
  * never does. Where lengths grow with the page, what is needed does too: the least width that is enough is approached from
- * below.
+ * below. Parts that give way count as away, but for those that are `staying`.
  */
 export function sectionExtent(
   site: Site,
   placed: PlacedSection,
   band: number,
   measure: Measurer,
+  staying: ReadonlySet<string> = NONE,
 ): Extent | null {
   if (!isShownIn(placed.section, site, band)) return sectionKind(placed.kind).extent ? exact(0) : null;
   let width = narrowest(site, band);
-  let needed = sectionAt({ site, band, width, measure }, placed);
+  let needed = sectionAt({ site, band, width, measure, staying }, placed);
   for (let time = 0; needed && needed.width > width + SETTLING.near; time++) {
     if (time === SETTLING.times || needed.width === Infinity) return { ...needed, width: Infinity };
     ({ width } = needed);
-    needed = sectionAt({ site, band, width, measure }, placed);
+    needed = sectionAt({ site, band, width, measure, staying }, placed);
   }
   return needed;
 }

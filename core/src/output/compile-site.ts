@@ -116,7 +116,7 @@ function makeMarkup(context: CompileContext, told: string): MadeMarkup {
 function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
   const isSame = last !== undefined && isSameBesideLooks(last.context.site, site, IN_MARKUP);
   const context = createContext(site, options, isSame ? last.context.names : undefined);
-  const told = `${leastHeights(context)} ${beneaths(context)}`;
+  const told = `${leastHeights(context)} ${beneaths(context)} ${[...context.givingWay.values()].join()}`;
   return isSame && last.told === told ? { ...last, context } : makeMarkup(context, told);
 }
 

@@ -22,6 +22,7 @@ function changed(change: (raw: ReturnType<typeof rawDemo>) => void): Site {
 }
 
 const menuPart = (raw: ReturnType<typeof rawDemo>) => raw.pieces[0].rows[0].zones.middle[0];
+const bookPart = (raw: ReturnType<typeof rawDemo>) => raw.pieces[0].rows[0].zones.end[0];
 
 describe('the output', () => {
   const output = compile();
@@ -133,6 +134,7 @@ describe('what is there only when it is needed', () => {
     const open = compile(
       changed((raw) => {
         delete menuPart(raw).folds;
+        delete bookPart(raw).folds;
       }),
     );
     for (const part of [open.markup, open.stylesheet])

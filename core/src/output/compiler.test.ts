@@ -74,7 +74,11 @@ const DOINGS: readonly ((random: Random, site: Site) => Edit)[] = [
   (random, site) => ({ name: 'remove-part', args: { id: random.pick(placedParts(site)).part.id } }),
   (random, site) => ({
     name: 'fold-part',
-    args: { id: random.pick(placedParts(site)).part.id, from: random.chance(0.5) ? 'phone' : null },
+    args: {
+      id: random.pick(placedParts(site)).part.id,
+      from: random.chance(0.5) ? 'phone' : null,
+      tight: random.chance(0.5),
+    },
   }),
 ];
 

@@ -1,5 +1,8 @@
 import type { Piece, Site } from '../kinds/site.ts';
 import { ownersOf, type Owner } from '../kinds/placed.ts';
+import { memoise } from '../base/memo.ts';
+import { givingWay, hasGivingWay } from '../layout/gives-way.ts';
+import { createMeasurer } from '../text/measure.ts';
 import type { FontMetrics } from '../text/font-table.ts';
 import { createNames, DEFAULT_PREFIX, type Names } from './names.ts';
 
@@ -30,7 +33,12 @@ export interface CompileContext {
   readonly fontBase: string;
   readonly pinnable: boolean;
   readonly fonts: readonly FontMetrics[];
+  /** For parts that leave only where their row has no room: the width in px below which they do. */
+  readonly givingWay: ReadonlyMap<string, number>;
 }
+
+const measurerOf = memoise(createMeasurer);
+const NONE: ReadonlyMap<string, number> = new Map();
 
 export function createContext(
   site: Site,
@@ -46,6 +54,7 @@ export function createContext(
     fontBase: options.fontBase ?? 'fonts/',
     pinnable: options.pinnable ?? false,
     fonts: options.fonts,
+    givingWay: hasGivingWay(site) ? givingWay(site, measurerOf(options.fonts)) : NONE,
   };
 }
 

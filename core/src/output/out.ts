@@ -18,7 +18,7 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
-import { placeOf, under } from './place.ts';
+import { foldIn, placeOf, under } from './place.ts';
 import { bandsWhere, below, hiddenClasses } from './shown.ts';
 
 /** What everything in a piece is told; `owner` is whose slots are meant. */
@@ -103,7 +103,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       invoker: (panel) => invoker(context, panel),
       glyph: (className, id) => glyph(context, piece, counts, className, id),
       drawn: (svg, className) => drawnSvg(context, svg, className),
-      neededBelow: (panel) => neededBelow(site, piece, panel),
+      neededBelow: (panel) => neededBelow(site, piece, panel, (_site, id) => foldIn(context, id)),
       arriving: arrivingAt(site, part.id).filter((arriving) => {
         const from = findPlaced(site, arriving.id)?.piece;
         return from !== undefined && context.pieces.includes(from);

@@ -20,8 +20,16 @@ export interface PartPlace {
   readonly berth: string | null;
 }
 
+/** How a part leaves its place in this output; null where it never does, also for want of need. */
+export function foldIn({ site, givingWay }: CompileContext, part: string): Fold | null {
+  const fold = foldOf(site, part);
+  if (!fold?.tight) return fold;
+  const below = givingWay.get(part) ?? 0;
+  return below > 0 ? { ...fold, below } : null;
+}
+
 export function placeOf(context: CompileContext, { part, piece }: PlacedPart): PartPlace {
-  const fold = foldOf(context.site, part.id);
+  const fold = foldIn(context, part.id);
   const arrives = fold?.to && context.pieces.includes(fold.to.piece) ? fold : null;
   const over = opensOver(piece);
   return {

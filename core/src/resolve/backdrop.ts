@@ -2,7 +2,7 @@ import { layOver, parseColour, withAlpha, type Rgba } from '../colour/colour.ts'
 import { contrastRatio, nearestPassing, requiredRatio, type Layering } from '../colour/contrast.ts';
 import { mixColours } from '../colour/mix.ts';
 import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
-import { berthIn } from '../kinds/folds.ts';
+import { berthIn, givesWayIn } from '../kinds/folds.ts';
 import type { Behind } from '../kinds/kind.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Part, Piece, SectionKindId, Site } from '../kinds/site.ts';
@@ -23,12 +23,19 @@ export interface Situation extends SlotRef {
   readonly band: number;
 }
 
-/** Where an owner stands in a band: the section and piece that hold it, which are its berth's where it has folded away. */
-function standing(site: Site, owner: Owner, band: number): { piece: Piece; section: string | null } {
+/** The section and piece that hold an owner. */
+interface Standing {
+  readonly piece: Piece;
+  readonly section: string | null;
+}
+
+/** Where an owner stands in a band: in its place, at its berth where it has folded away, or both where it gives way there. */
+function standings(site: Site, owner: Owner, band: number): Standing[] {
+  const own = { piece: owner.piece, section: owner.section };
   const berth = owner.sort === 'part' ? berthIn(site, owner.id, band) : null;
-  return berth
-    ? { piece: berth.piece, section: berth.region.section.id }
-    : { piece: owner.piece, section: owner.section };
+  if (!berth) return [own];
+  const away = { piece: berth.piece, section: berth.region.section.id };
+  return givesWayIn(site, owner.id, band) ? [own, away] : [away];
 }
 
 /** What lies behind a slot within its own part. */
@@ -38,7 +45,12 @@ function within(owner: Owner, { slot, level }: Situation): Behind {
 }
 
 /** The boxes around a slot that lie behind it, innermost first. */
-function boxesAround(site: Site, owner: Owner, situation: Situation): Situation[] {
+function boxesAround(
+  site: Site,
+  owner: Owner,
+  { piece, section }: Standing,
+  situation: Situation,
+): Situation[] {
   const { band, states } = situation;
   const box = (id: string, slot: string, level: Level | null = null): Situation => ({
     owner: id,
@@ -47,7 +59,6 @@ function boxesAround(site: Site, owner: Owner, situation: Situation): Situation[
     states: states.filter((state) => state === 'scrolled'),
     band,
   });
-  const { piece, section } = standing(site, owner, band);
   const kind = pieceKind(piece);
   if (owner.sort === 'piece') return kind.behind(situation.slot).map((slot) => box(piece.id, slot));
   const inside = within(owner, situation);
@@ -105,11 +116,16 @@ function boxOf(site: Site, situation: Situation): Box {
 }
 
 /** The page's colours that may lie behind: its ground, or all it shows where something lies over its content. */
-function groundsOf(site: Site, owner: Owner | undefined, situation: Situation, scene: Scene): Rgba[] {
+function groundsOf(
+  owner: Owner | undefined,
+  standing: Standing | null,
+  situation: Situation,
+  scene: Scene,
+): Rgba[] {
   const colours = sceneColours(scene).map((literal) => parseColour(literal) ?? { r: 1, g: 1, b: 1, a: 1 });
-  if (!owner) return colours.slice(0, 1);
-  const { states, band } = situation;
-  const { piece } = standing(site, owner, band);
+  if (!owner || !standing) return colours.slice(0, 1);
+  const { states } = situation;
+  const { piece } = standing;
   const overContent =
     pieceKind(piece).overContent(piece as never, states) || within(owner, situation).overPage;
   if (!overContent) return colours.slice(0, 1);
@@ -149,17 +165,33 @@ export interface Backdrop {
   readonly certain: boolean;
 }
 
-/** The boxes behind a slot's content, innermost first: its own, the one it stands in, those around. */
+/** What lies behind a slot's content wherever it stands in the band. */
 export function backdropOf(site: Site, situation: Situation, scene: Scene): Backdrop {
   const owner = ownersOf(site).get(situation.owner);
+  const places = owner ? standings(site, owner, situation.band) : [null];
+  const backdrops = places.map((place) => backdropAt(site, owner, place, situation, scene));
+  return {
+    certain: backdrops.every(({ certain }) => certain),
+    pairs: (text) => backdrops.flatMap(({ pairs }) => pairs(text)),
+  };
+}
+
+/** The boxes behind a slot's content in one place, innermost first: its own, the one it stands in, those around. */
+function backdropAt(
+  site: Site,
+  owner: Owner | undefined,
+  standing: Standing | null,
+  situation: Situation,
+  scene: Scene,
+): Backdrop {
   const holder = slotKind(site, situation)?.inside;
   const places = [
     situation,
     ...(holder === undefined ? [] : [{ ...situation, slot: holder }]),
-    ...(owner ? boxesAround(site, owner, situation) : []),
+    ...(owner && standing ? boxesAround(site, owner, standing, situation) : []),
   ];
   const boxes = places.map((place) => boxOf(site, place));
-  const grounds = groundsOf(site, owner, situation, scene);
+  const grounds = groundsOf(owner, standing, situation, scene);
   const combinations = combine([...boxes.flatMap((box) => box.layers), grounds]);
   return {
     certain: boxes.every((box) => box.certain),

@@ -1,4 +1,5 @@
 import { countingIds } from '../base/ids.ts';
+import { partKind } from '../kinds/catalogue.ts';
 import { createPart } from '../kinds/create.ts';
 import { foldOf } from '../kinds/folds.ts';
 import type { NewPartWorld } from '../kinds/kind.ts';
@@ -34,6 +35,8 @@ interface Making {
   readonly take: (kind: PartKindId) => Part | null;
   readonly world: NewPartWorld;
   readonly panel: string;
+  /** Id of the berth that what folds goes to. */
+  readonly berth: string;
   readonly icons: Icon[];
 }
 
@@ -92,7 +95,14 @@ function makePart(making: Making, given: StarterPart, foldBand: string | null): 
   const part = making.take(given.kind) ?? newPart(making, given);
   const { bands: _old, folds: _folds, ...kept } = part;
   const bands = bandsOf(making.site, foldBand, given.only);
-  return { ...kept, ...given.settings, ...(bands ? { bands } : {}), look: fitLook(given.look, foldBand) };
+  const leaves = foldBand !== null && (given.leaves ?? partKind(part).givesWay) === true;
+  return {
+    ...kept,
+    ...given.settings,
+    ...(bands ? { bands } : {}),
+    ...(leaves ? { folds: { from: foldBand, berth: making.berth, tight: true } } : {}),
+    look: fitLook(given.look, foldBand),
+  };
 }
 
 function makeRow(making: Making, row: StarterRow, foldBand: string | null, index: number): Row {
@@ -136,7 +146,7 @@ function preparePanel(site: Site, header: Header, starter: Starter, world: NewPa
   return { panel: { ...before, blocks, side: 'opener' as const, look }, berth: made.id };
 }
 
-/** The first menu folds away; every other part stays, or is hidden, as the design says. */
+/** The first menu folds away; every other part stays, leaves or is hidden as the design says. */
 function foldMenu(rows: readonly Row[], from: string, berth: string): Row[] {
   const first = rows
     .flatMap((row) => ZONES.flatMap((zone) => row.zones[zone]))
@@ -169,7 +179,8 @@ export function applyStarter(site: Site, header: Header, starter: Starter): Desi
   const foldBand = foldBandOf(site, header);
   const { panel, berth } = preparePanel(site, header, starter, world, fitLook(starter.panel.look, foldBand));
   const icons: Icon[] = [];
-  const making: Making = { site, take: partTaker(partsOf(site, header)), world, panel: panel.id, icons };
+  const take = partTaker(partsOf(site, header));
+  const making: Making = { site, take, world, panel: panel.id, berth, icons };
   const made = starter.rows.map((row, index) => makeRow(making, row, foldBand, index));
   const rows = foldBand === null ? made : foldMenu(made, foldBand, berth);
   const { menu, title, action } = starter.type;

@@ -541,6 +541,7 @@ export const STARTERS: readonly Starter[] = [
             kind: 'shortcut',
             icon: 'person',
             label: 'Account',
+            leaves: true,
             look: {
               shortcut: slot({
                 rest: { radius: 6, paddingInline: 8, paddingBlock: 8 },

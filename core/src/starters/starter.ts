@@ -27,6 +27,8 @@ export interface StarterPart {
   readonly settings?: Readonly<Record<string, unknown>>;
   /** Shown only where the menu is unfolded. */
   readonly only?: 'wide';
+  /** Whether it leaves for the panel where its row has no room; a call to action does. */
+  readonly leaves?: boolean;
   /** Name of the drawing a new icon link starts with. */
   readonly icon?: 'person' | 'basket';
   /** Label of a new icon link. */

@@ -15,6 +15,7 @@ import {
 import { Fragment, type ComponentType, memo, useEffect, useRef } from 'react';
 import { benchStore, useBench } from '../store/bench-store.ts';
 import { useEdit } from '../store/open-site.tsx';
+import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
 import { ListField } from './list-field.tsx';
@@ -34,7 +35,7 @@ function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }
   const panels = panelsOf(site);
   const fallback = panels[0]?.id ?? null;
   const into = fold ? (fold.to?.piece.id ?? NOWHERE) : NOWHERE;
-  const folding = (args: { from: string | null; panel?: string | null }) => {
+  const folding = (args: { from: string | null; panel?: string | null; tight?: boolean }) => {
     edit({ name: 'fold-part', args: { id: part.id, ...args } }, 'Where it folds away');
   };
   return (
@@ -67,6 +68,18 @@ function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }
             }}
           />
         </Field>
+      )}
+      {part.folds && (
+        <Button
+          className="!h-6"
+          pressed={part.folds.tight === true}
+          title="It stays as long as its row has room for it on one line"
+          onClick={() => {
+            folding({ from, tight: part.folds?.tight !== true });
+          }}
+        >
+          only where there is no room
+        </Button>
       )}
     </>
   );

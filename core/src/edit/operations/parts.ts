@@ -124,13 +124,15 @@ function setFolds(
 
 /**
  * Says from which band down a part leaves its place, and for which panel: it arrives at that panel's berth, which is
- * made where it has none. `panel` null leaves it out; `from` null lets it stay.
+ * made where it has none. `panel` null leaves it out; `from` null lets it stay; `tight` lets it leave only where its row
+ * has no room.
  */
 export const foldPart: EditOperation<{
   readonly id: string;
   readonly from: string | null;
   readonly panel?: string | null;
-}> = (site, { id, from, panel }) => {
+  readonly tight?: boolean;
+}> = (site, { id, from, panel, tight }) => {
   const found = findPlaced(site, id);
   if (!found) return noPart();
   if (from === null) return setFolds(site, id, null);
@@ -138,14 +140,18 @@ export const foldPart: EditOperation<{
     return refuse('gone', '/bands', 'The band is no longer there');
   if (opensOver(found.piece)) return refuse('place', found.path, 'What stands in a panel does not fold away');
   const to = foldOf(site, id)?.to ?? null;
-  if (panel === undefined || panel === to?.piece.id)
-    return setFolds(site, id, { from, berth: to?.part.id ?? null });
-  if (panel === null) return setFolds(site, id, { from, berth: null });
+  const folds = (berth: string | null) => ({
+    from,
+    berth,
+    ...((tight ?? found.part.folds?.tight) ? { tight: true } : {}),
+  });
+  if (panel === undefined || panel === to?.piece.id) return setFolds(site, id, folds(to?.part.id ?? null));
+  if (panel === null) return setFolds(site, id, folds(null));
   const piece = findPiece(site, panel);
   const { region, berth } = berthOf(site, panel);
   if (!piece || !opensOver(piece) || !region)
     return refuse('gone', '/pieces', 'The panel is no longer there; it was removed in the meantime');
-  if (berth) return setFolds(site, id, { from, berth: berth.id });
+  if (berth) return setFolds(site, id, folds(berth.id));
   const made = { kind: 'berth', id: uniqueName(`${panel}-berth`, idsOf(site)), look: {} } as const;
-  return setFolds(site, id, { from, berth: made.id }, [{ op: 'add', path: `${region.path}/0`, value: made }]);
+  return setFolds(site, id, folds(made.id), [{ op: 'add', path: `${region.path}/0`, value: made }]);
 };

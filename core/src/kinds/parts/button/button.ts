@@ -14,6 +14,7 @@ export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
   id: 'button',
   label: 'Call to action',
   hint: 'a link drawn as a button',
+  givesWay: true,
   shape: BUTTON_SHAPE,
   slots: {
     button: {
