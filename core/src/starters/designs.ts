@@ -34,7 +34,7 @@ const button = (rest = {}, hover: object = { fill: INK, colour: PAPER }): Starte
   look: {
     button: slot(
       { rest: { paddingInline: 16, paddingBlock: 9, radius: 6, ...smooth, ...rest }, hover },
-      { rest: { paddingInline: 10, paddingBlock: 7, size: 13 } },
+      { rest: { paddingInline: 10, paddingBlock: 7, size: 13, align: 'centre' } },
     ),
   },
 });

@@ -1,7 +1,12 @@
 import {
   bandAt,
   fitAt,
+  findPlaced,
   fitLine,
+  givingWay,
+  kindLabel,
+  partKindById,
+  type Part,
   type Fit,
   foldsBelow,
   type Piece,
@@ -61,6 +66,11 @@ interface Props {
   readonly piece: Piece;
   readonly measure: Measurer;
 }
+
+const partTitle = (part: Part): string =>
+  'label' in part && typeof part.label === 'string' && part.label !== ''
+    ? `“${part.label}”`
+    : (partKindById(part.kind).name?.(part as never) ?? kindLabel(part.kind));
 
 /** The knot at which the piece unfolds; the narrowest one where it never folds. */
 function foldKnot(site: Site, piece: Piece) {
@@ -163,6 +173,7 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
             benchStore.setState({ naming: id });
           }}
         />
+        <GivingWay site={site} piece={piece} measure={measure} toX={(value) => MARGIN + toX(value)} />
         {showSuggestion && (
           <button
             type="button"
@@ -241,6 +252,40 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
     </div>
   );
 });
+
+/** Where parts leave for want of room, as hooks beneath the rope. */
+function GivingWay({ site, piece, measure, toX }: Props & { readonly toX: (value: number) => number }) {
+  const ways = useMemo(
+    () =>
+      [...givingWay(site, measure)].flatMap(([id, below]) => {
+        const placed = findPlaced(site, id);
+        return placed?.piece === piece && below > WIDTHS.from
+          ? [{ id, below, name: partTitle(placed.part) }]
+          : [];
+      }),
+    [site, piece, measure],
+  );
+  if (ways.length === 0) return null;
+  return (
+    <ul aria-label="What gives way">
+      {ways.map(({ id, below, name }) => (
+        <li
+          key={id}
+          title={`Below ${below} px ${name} leaves for want of room`}
+          style={{ left: toX(below) - 12 }}
+          className="absolute top-[13px] grid size-6 place-items-center"
+        >
+          <span className="sr-only">
+            Below {below} px {name} leaves for want of room
+          </span>
+          <svg viewBox="0 0 16 16" className="size-4" aria-hidden="true">
+            <path d="M12 2v7H4M7 6L4 9l3 3" fill="none" strokeWidth="2" className="stroke-ochre" />
+          </svg>
+        </li>
+      ))}
+    </ul>
+  );
+}
 
 interface KnotProps {
   readonly min: number;
