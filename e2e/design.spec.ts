@@ -364,7 +364,7 @@ test.describe('on the demo', () => {
     await expect(knots).toHaveCount(1);
     const rope = await page.locator('[data-rope="fits"]').first().boundingBox();
     if (!rope) throw new Error('no rope');
-    await page.mouse.dblclick(rope.x + 40, rope.y + rope.height / 2);
+    await page.mouse.dblclick(rope.x + 160, rope.y + rope.height / 2);
     await expect(knots).toHaveCount(2);
     expect((await site(page)).bands).toHaveLength(3);
     await page.getByLabel('Reach').click();

@@ -2,6 +2,8 @@ import { expect, test, type CDPSession, type Page } from '@playwright/test';
 import {
   colourOf,
   compileSite,
+  createMeasurer,
+  givingWay,
   isColourValue,
   ownersOf,
   parseColour,
@@ -29,8 +31,14 @@ const SITUATIONS = 26;
 const LEAST_SAMPLES = 5000;
 const WIDTHS = [390, 1280];
 const FOLD = 1000;
-/** What stands in the panel below that width. */
-const FOLDED = ['menu-main'];
+const measure = createMeasurer(FONTS);
+
+/** Ids of the parts that stand in the panel at a width. */
+function foldedAt(site: Site, width: number): readonly string[] {
+  if (width >= FOLD) return [];
+  const leaving = [...givingWay(site, measure)].flatMap(([id, below]) => (below > width ? [id] : []));
+  return ['menu-main', ...leaving];
+}
 
 /** One element in one set of states. */
 interface Situation {
@@ -391,13 +399,14 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
           dialog?.getBoundingClientRect();
           dialog?.style.removeProperty('display');
         });
+      const folded = foldedAt(site, width);
       const situations = Array.from({ length: SITUATIONS }, () => randomSituation(random, site))
         // A scrim is there only while its panel is open; scrolled is only what stands in a header that stays.
         .filter((drawn) => drawn.slot !== 'scrim' || width < FOLD)
         .map((drawn) => ({
           ...drawn,
           states: drawn.states.filter(
-            (state) => state !== 'scrolled' || (stays && !(width < FOLD && FOLDED.includes(drawn.owner))),
+            (state) => state !== 'scrolled' || (stays && !folded.includes(drawn.owner)),
           ),
         }));
       // Motion is read for itself: everything else while nothing moves.

@@ -213,7 +213,10 @@ describe('hamaca fit', () => {
     return file('fit.hamaca.json', JSON.stringify(raw));
   };
   test('prints what every row needs in every band, and ends with 1 where one breaks', async () => {
-    const { code, printed } = await run('fit', DEMO, '--json');
+    const stays = site((raw) => {
+      delete raw.pieces[0].rows[0].zones.end[0].folds;
+    });
+    const { code, printed } = await run('fit', stays, '--json');
     const fits = JSON.parse(printed) as { band: string; needed: number }[];
     expect(code).toBe(1);
     expect(fits).toEqual([
@@ -237,15 +240,12 @@ describe('hamaca fit', () => {
       },
     ]);
     expect(fits.map(({ needed }) => Math.round(needed))).toEqual([950, 364]);
-    expect((await run('fit', DEMO)).printed).toContain(
+    expect((await run('fit', stays)).printed).toContain(
       'header row-main phone (0 to 999 px): needs 364 px, breaks',
     );
   });
-  test('ends with 0 where all fit, and says where a row never does', async () => {
-    const short = site((raw) => {
-      raw.pieces[0].rows[0].zones.end = raw.pieces[0].rows[0].zones.end.slice(1);
-    });
-    expect(await run('fit', short)).toMatchObject({ code: 0, warned: '' });
+  test('ends with 0 where all fit, what gives way away, and says where a row never does', async () => {
+    expect(await run('fit', DEMO)).toMatchObject({ code: 0, warned: '' });
     const held = site((raw) => {
       raw.pieces[0].rows[0].contained = 300;
     });

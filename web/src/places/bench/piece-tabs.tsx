@@ -10,16 +10,10 @@ import {
   type PieceKindId,
   type Site,
 } from '@hamaca/core';
-import { DropdownMenu } from 'radix-ui';
 import { useNavigate } from 'react-router';
-import { leaveFocusToFields } from '../../ui/keep-focus.ts';
+import { Actions } from '../../ui/actions.tsx';
 import { selectMade, selectSlot } from '../../store/bench-store.ts';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
-
-const item =
-  'flex h-7 items-center rounded-[2px] px-2 text-bench outline-none select-none data-highlighted:bg-ochre-wash data-disabled:opacity-45';
-const list = 'z-50 min-w-44 rounded-[3px] border border-rope bg-white p-1';
-const trigger = 'grid h-6 min-w-6 place-items-center rounded-[2px] text-small text-ink-soft hover:bg-linen';
 
 /** Makes, copies and removes pieces, and goes from one to another. */
 export function usePieces(site: Site) {
@@ -80,66 +74,41 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
               {other.name}
             </button>
             {current && (
-              <DropdownMenu.Root>
-                <DropdownMenu.Trigger aria-label={`More about ${other.name}`} className={trigger}>
-                  ⋯
-                </DropdownMenu.Trigger>
-                <DropdownMenu.Portal>
-                  <DropdownMenu.Content
-                    align="start"
-                    sideOffset={2}
-                    className={list}
-                    onCloseAutoFocus={leaveFocusToFields}
-                  >
-                    <DropdownMenu.Item
-                      className={item}
-                      onSelect={() => {
-                        duplicate(other);
-                      }}
-                    >
-                      Duplicate with all in it
-                    </DropdownMenu.Item>
-                    <DropdownMenu.Item
-                      className={item}
-                      onSelect={() => {
-                        remove(other);
-                      }}
-                    >
-                      Remove with all in it
-                    </DropdownMenu.Item>
-                  </DropdownMenu.Content>
-                </DropdownMenu.Portal>
-              </DropdownMenu.Root>
+              <Actions
+                label={`More about ${other.name}`}
+                sign="⋯"
+                actions={() => [
+                  {
+                    label: 'Duplicate with all in it',
+                    run: () => {
+                      duplicate(other);
+                    },
+                  },
+                  {
+                    label: 'Remove with all in it',
+                    run: () => {
+                      remove(other);
+                    },
+                  },
+                ]}
+              />
             )}
           </span>
         );
       })}
-      <DropdownMenu.Root>
-        <DropdownMenu.Trigger aria-label="Add a piece" title="Add a piece" className={trigger}>
-          +
-        </DropdownMenu.Trigger>
-        <DropdownMenu.Portal>
-          <DropdownMenu.Content
-            align="start"
-            sideOffset={2}
-            className={list}
-            onCloseAutoFocus={leaveFocusToFields}
-          >
-            {PIECES.map((kind) => (
-              <DropdownMenu.Item
-                key={kind.id}
-                className={item}
-                title={kind.hint}
-                onSelect={() => {
-                  add(kind.id);
-                }}
-              >
-                {kind.label}
-              </DropdownMenu.Item>
-            ))}
-          </DropdownMenu.Content>
-        </DropdownMenu.Portal>
-      </DropdownMenu.Root>
+      <Actions
+        label="Add a piece"
+        sign="+"
+        actions={() =>
+          PIECES.map((kind) => ({
+            label: kind.label,
+            hint: kind.hint,
+            run: () => {
+              add(kind.id);
+            },
+          }))
+        }
+      />
     </nav>
   );
 }

@@ -12,7 +12,7 @@ import {
 import { useRef, type KeyboardEvent } from 'react';
 import { selectMade } from '../../../store/bench-store.ts';
 import { useEdit } from '../../../store/open-site.tsx';
-import { Actions } from './line-actions.tsx';
+import { Actions } from '../../../ui/actions.tsx';
 import { Line, useFolded } from './line.tsx';
 import { useOutlineSite } from './outline-site.tsx';
 import { useDraggedPart } from './part-drag.ts';

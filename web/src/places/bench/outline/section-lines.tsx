@@ -15,7 +15,7 @@ import {
 import { Fragment } from 'react';
 import { selectMade } from '../../../store/bench-store.ts';
 import { useEdit } from '../../../store/open-site.tsx';
-import { Actions, type LineAction } from './line-actions.tsx';
+import { Actions, type Action } from '../../../ui/actions.tsx';
 import { Line, OutlineRow, useFolded } from './line.tsx';
 import { useOutlineSite } from './outline-site.tsx';
 import { firstSlot, makeNewPart, newParts } from './part-kinds.ts';
@@ -78,7 +78,7 @@ function newSection(placed: PlacedSection, id: string, above: boolean): Section 
   };
 }
 
-function useSectionActions(placed: PlacedSection): () => readonly LineAction[] {
+function useSectionActions(placed: PlacedSection): () => readonly Action[] {
   const site = useOutlineSite();
   const edit = useEdit();
   const { section, kind, piece } = placed;

@@ -1,12 +1,7 @@
 import {
   bandAt,
   fitAt,
-  findPlaced,
   fitLine,
-  givingWay,
-  kindLabel,
-  partKindById,
-  type Part,
   type Fit,
   foldsBelow,
   type Piece,
@@ -20,6 +15,7 @@ import { TextField } from '../../../ui/text-field.tsx';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import { benchStore, setWidth, useBench, WIDTHS } from '../../../store/bench-store.ts';
 import { BandNames } from './band-names.tsx';
+import { GivingWay, waysOf, type Way } from './gives-way.tsx';
 import { drawRope, ropeY } from './rope.ts';
 import { tieKnot } from './tie-knot.ts';
 import { useDrag } from '../use-drag.ts';
@@ -67,11 +63,6 @@ interface Props {
   readonly measure: Measurer;
 }
 
-const partTitle = (part: Part): string =>
-  'label' in part && typeof part.label === 'string' && part.label !== ''
-    ? `“${part.label}”`
-    : (partKindById(part.kind).name?.(part as never) ?? kindLabel(part.kind));
-
 /** The knot at which the piece unfolds; the narrowest one where it never folds. */
 function foldKnot(site: Site, piece: Piece) {
   const below = foldsBelow(site, piece);
@@ -85,6 +76,7 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
   const { ref, room } = useRoom();
   const length = room.width - 2 * MARGIN;
   const line = useMemo(() => fitLine(site, piece, WIDTHS, measure), [site, piece, measure]);
+  const ways = useMemo(() => waysOf(site, piece, measure), [site, piece, measure]);
   const toX = (value: number) => ((value - WIDTHS.from) / (WIDTHS.to - WIDTHS.from)) * length;
   const toWidth = (clientX: number) =>
     WIDTHS.from +
@@ -173,7 +165,7 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
             benchStore.setState({ naming: id });
           }}
         />
-        <GivingWay site={site} piece={piece} measure={measure} toX={(value) => MARGIN + toX(value)} />
+        <GivingWay ways={ways} toX={(value) => MARGIN + toX(value)} />
         {showSuggestion && (
           <button
             type="button"
@@ -243,6 +235,7 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
       </div>
       <Numbers
         line={line}
+        ways={ways}
         band={bandAt(site, width)}
         width={width}
         unfolding={unfolding}
@@ -252,40 +245,6 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
     </div>
   );
 });
-
-/** Where parts leave for want of room, as hooks beneath the rope. */
-function GivingWay({ site, piece, measure, toX }: Props & { readonly toX: (value: number) => number }) {
-  const ways = useMemo(
-    () =>
-      [...givingWay(site, measure)].flatMap(([id, below]) => {
-        const placed = findPlaced(site, id);
-        return placed?.piece === piece && below > WIDTHS.from
-          ? [{ id, below, name: partTitle(placed.part) }]
-          : [];
-      }),
-    [site, piece, measure],
-  );
-  if (ways.length === 0) return null;
-  return (
-    <ul aria-label="What gives way">
-      {ways.map(({ id, below, name }) => (
-        <li
-          key={id}
-          title={`Below ${below} px ${name} leaves for want of room`}
-          style={{ left: toX(below) - 12 }}
-          className="absolute top-[13px] grid size-6 place-items-center"
-        >
-          <span className="sr-only">
-            Below {below} px {name} leaves for want of room
-          </span>
-          <svg viewBox="0 0 16 16" className="size-4" aria-hidden="true">
-            <path d="M12 2v7H4M7 6L4 9l3 3" fill="none" strokeWidth="2" className="stroke-ochre" />
-          </svg>
-        </li>
-      ))}
-    </ul>
-  );
-}
 
 interface KnotProps {
   readonly min: number;
@@ -343,6 +302,7 @@ function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProp
 
 interface NumbersProps {
   readonly line: ReturnType<typeof fitLine>;
+  readonly ways: readonly Way[];
   readonly band: number;
   readonly width: number;
   readonly unfolding: { readonly id: string; readonly min: number } | undefined;
@@ -351,7 +311,7 @@ interface NumbersProps {
 }
 
 /** The same in numbers: the breakpoint to type, what the row needs, what is left at this width. */
-function Numbers({ line, band, width, unfolding, suggested, onMove }: NumbersProps) {
+function Numbers({ line, ways, band, width, unfolding, suggested, onMove }: NumbersProps) {
   const extent = line.needed[band];
   const needed = Math.ceil(extent?.width ?? 0);
   const left = width - needed;
@@ -395,6 +355,17 @@ function Numbers({ line, band, width, unfolding, suggested, onMove }: NumbersPro
           ? 'more than its content may take'
           : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
       </dd>
+      {ways.length > 0 && (
+        <>
+          <dt className="text-ink-faint">gives way</dt>
+          <dd
+            className="truncate"
+            title={ways.map(({ name, below }) => `${name} leaves for the panel below ${below} px`).join('; ')}
+          >
+            {ways.map(({ name, below }) => `${name} below ${below}`).join(', ')}
+          </dd>
+        </>
+      )}
     </dl>
   );
 }

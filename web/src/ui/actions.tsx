@@ -1,13 +1,13 @@
 import { DropdownMenu } from 'radix-ui';
 import { useState } from 'react';
-import { leaveFocusToFields } from '../../../ui/keep-focus.ts';
+import { leaveFocusToFields } from './keep-focus.ts';
 
 const item =
   'flex h-7 items-center rounded-[2px] px-2 text-bench outline-none select-none data-highlighted:bg-ochre-wash data-disabled:opacity-45';
 const menu = 'z-50 min-w-44 rounded-[3px] border border-rope bg-white p-1';
 
-/** One thing that can be done from a line's small menu. */
-export interface LineAction {
+/** One thing that can be done from a small menu. */
+export interface Action {
   readonly label: string;
   readonly hint?: string | undefined;
   readonly disabled?: boolean;
@@ -17,7 +17,7 @@ export interface LineAction {
 interface Props {
   readonly label: string;
   readonly sign: string;
-  readonly actions: () => readonly LineAction[];
+  readonly actions: () => readonly Action[];
 }
 
 /** A small menu behind a sign at the end of a line; what is in it is asked for when it is opened. */
