@@ -1,5 +1,5 @@
 import { ownersOf, type Site } from '@hamaca/core';
-import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, draggable, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 test.beforeEach(async ({ page }) => {
   const id = await copyDemo(page);
@@ -327,6 +327,7 @@ test('links are dragged with a clear mark of where they land', async ({ page }) 
   await page.getByRole('link', { name: 'Links' }).click();
   const rows = page.getByRole('treegrid').getByRole('row');
   const row = (label: string) => rows.filter({ has: page.locator(`input[value="${label}"]`) });
+  await draggable(page);
   const from = await row('Learn').locator('[title^="Drag to move"]').boundingBox();
   const to = await row('Birds').boundingBox();
   if (!from || !to) throw new Error('no rows');

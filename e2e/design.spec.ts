@@ -1,6 +1,6 @@
 import type { Locator, Page } from '@playwright/test';
 import type { Site } from '@hamaca/core';
-import { copyDemo, expect, ROOT, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, draggable, expect, ROOT, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const idOf = (page: Page) => /sites\/([^/]+)/.exec(page.url())?.[1] ?? '';
 const cell = (page: Page, property: string, state = 'rest') =>
@@ -185,6 +185,7 @@ test.describe('on the demo', () => {
     await page.keyboard.press('Delete');
     expect(await order(page)).toEqual(['logo | menu-main,book | opener']);
     const line = parts(page).locator('[data-part="book"]');
+    await draggable(page);
     await line.hover();
     const grip = await line.getByTitle('Drag to another place').boundingBox();
     const target = await parts(page).locator('[data-part="logo"]').boundingBox();
@@ -200,6 +201,15 @@ test.describe('on the demo', () => {
 
   test('a part is carried over the stage, and the line shows where it goes', async ({ page }) => {
     const stage = await stageFrame(page);
+    await expect
+      .poll(() =>
+        stage
+          .locator('html')
+          .evaluate(() =>
+            performance.getEntriesByType('resource').some(({ name }) => name.includes('carry')),
+          ),
+      )
+      .toBe(true);
     const from = await stage.getByRole('link', { name: 'Book a hide' }).boundingBox();
     const to = await stage.locator('.hm-logo').boundingBox();
     if (!from || !to) throw new Error('nothing on the stage');

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { gzipSync, strToU8, unzipSync, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
 import type { MenuItem, Site } from '@hamaca/core';
-import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, draggable, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const rows = (page: Page) => page.getByRole('treegrid').getByRole('row');
 const row = (page: Page, label: string) =>
@@ -202,6 +202,7 @@ test('lines are dragged on to another menu, and pages into the outline', async (
     await page.mouse.move(to.x, to.y, { steps: 6 });
     await page.mouse.up();
   };
+  await draggable(page);
   const middle = async (locator: ReturnType<Page['locator']>, left = 0.5, top = 0.5) => {
     const box = await locator.boundingBox();
     if (!box) throw new Error('not drawn');

@@ -145,4 +145,7 @@ export async function stageFrame(page: Page) {
   return frame.contentFrame();
 }
 
+/** What drags are made of is loaded once something stands that can be dragged. */
+export const draggable = (page: Page) => page.locator('[draggable="true"]').first().waitFor();
+
 export const saved = (page: Page) => page.locator('[data-saving="saved"]').waitFor();

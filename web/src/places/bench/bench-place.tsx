@@ -214,6 +214,9 @@ const Controls = memo(function Controls({
   );
 });
 
+/** Height at which a band's states are seen without losing the sheet beneath, in px. */
+const spreadHeight = () => Math.min(420, window.innerHeight - 440);
+
 /** How long the controls stay behind the stage while something is dragged or typed, in ms. */
 const CALM = 80;
 
@@ -291,7 +294,9 @@ export function BenchPlace() {
         style={
           tall
             ? {}
-            : { gridTemplateRows: `${spread ? Math.max(stageHeight, 420) : stageHeight}px minmax(0,1fr)` }
+            : {
+                gridTemplateRows: `${spread ? Math.max(stageHeight, spreadHeight()) : stageHeight}px minmax(0,1fr)`,
+              }
         }
       >
         <StageArea site={site} piece={piece} fonts={fonts} scene={scene} tall={tall} onPainted={equip} />

@@ -114,7 +114,7 @@ export function SitesPlace() {
     <div className="flex h-full flex-col">
       <PlainBar />
       <main ref={scroller} className="min-h-0 grow overflow-auto">
-        <div className="mx-auto max-w-[1180px] px-6 py-8">
+        <div className="mx-auto max-w-[1180px] px-6 py-8 2xl:max-w-none 2xl:px-8">
           <div className="mb-5 flex max-w-[740px] items-center gap-4">
             <h1 className="text-[22px] font-semibold">Sites</h1>
             <Button

@@ -1,5 +1,4 @@
 import type { ElementEntry } from '@hamaca/core';
-import { listenToCarrying } from './carry.ts';
 import { listenToHanging } from './hanging.ts';
 import { exchangeRules } from './sheet.ts';
 import type {
@@ -210,7 +209,6 @@ function pick(target: Element): void {
   }
 }
 
-listenToCarrying(holder, entries, tell);
 const lookForHanging = listenToHanging(holder, entries, tell);
 
 /** The page as it stands, for a picture of it. */
@@ -262,3 +260,8 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
 });
 
 tell({ type: 'ready' });
+
+// Nothing can be carried before it stands there: the first picture does not wait for it.
+void import('./carry.ts').then(({ listenToCarrying }) => {
+  listenToCarrying(holder, entries, tell);
+});

@@ -1,12 +1,6 @@
-import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
-import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
-import {
-  draggable,
-  dropTargetForElements,
-  monitorForElements,
-} from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import type { PartPlace } from '@hamaca/core';
-import { useEffect, useRef, useState, type RefObject } from 'react';
+import { useRef, useState, type RefObject } from 'react';
+import { useDragging } from '../../../ui/use-dragging.ts';
 
 const PART = 'hamaca part';
 const PLACE = 'hamaca place of a part';
@@ -41,29 +35,32 @@ export function usePartDrops(
 ): void {
   const latest = useRef(moveTo);
   latest.current = moveTo;
-  useEffect(() => {
-    const element = outline.current;
-    if (!element) return undefined;
-    return combine(
-      dropTargetForElements({
-        element,
-        canDrop: isPart,
-        getData: ({ input }) => ({ [PLACE]: placeUnder(input.clientX, input.clientY) }),
-      }),
-      autoScrollForElements({ element, canScroll: isPart }),
-      monitorForElements({
-        canMonitor: isPart,
-        onDrag: ({ location }) => {
-          markDrop((location.current.dropTargets[0]?.data[PLACE] as PartPlace | null | undefined) ?? null);
-        },
-        onDrop: ({ source, location }) => {
-          markDrop(null);
-          const place = location.current.dropTargets[0]?.data[PLACE] as PartPlace | null | undefined;
-          if (place) latest.current(String(source.data[PART]), place);
-        },
-      }),
-    );
-  }, [outline]);
+  useDragging(
+    ({ autoScrollForElements, combine, dropTargetForElements, monitorForElements }) => {
+      const element = outline.current;
+      if (!element) return undefined;
+      return combine(
+        dropTargetForElements({
+          element,
+          canDrop: isPart,
+          getData: ({ input }) => ({ [PLACE]: placeUnder(input.clientX, input.clientY) }),
+        }),
+        autoScrollForElements({ element, canScroll: isPart }),
+        monitorForElements({
+          canMonitor: isPart,
+          onDrag: ({ location }) => {
+            markDrop((location.current.dropTargets[0]?.data[PLACE] as PartPlace | null | undefined) ?? null);
+          },
+          onDrop: ({ source, location }) => {
+            markDrop(null);
+            const place = location.current.dropTargets[0]?.data[PLACE] as PartPlace | null | undefined;
+            if (place) latest.current(String(source.data[PART]), place);
+          },
+        }),
+      );
+    },
+    [outline],
+  );
 }
 
 /** Lets a part's line be dragged by its grip; tells whether it is under way. */
@@ -73,20 +70,23 @@ export function useDraggedPart(
   grip: RefObject<HTMLElement | null>,
 ): boolean {
   const [isDragged, setDragged] = useState(false);
-  useEffect(() => {
-    const element = line.current;
-    if (!element || !grip.current) return undefined;
-    return draggable({
-      element,
-      dragHandle: grip.current,
-      getInitialData: () => ({ [PART]: part }),
-      onDragStart: () => {
-        setDragged(true);
-      },
-      onDrop: () => {
-        setDragged(false);
-      },
-    });
-  }, [part, line, grip]);
+  useDragging(
+    ({ draggable }) => {
+      const element = line.current;
+      if (!element || !grip.current) return undefined;
+      return draggable({
+        element,
+        dragHandle: grip.current,
+        getInitialData: () => ({ [PART]: part }),
+        onDragStart: () => {
+          setDragged(true);
+        },
+        onDrop: () => {
+          setDragged(false);
+        },
+      });
+    },
+    [part, line, grip],
+  );
   return isDragged;
 }

@@ -1,14 +1,8 @@
-import { autoScrollForElements } from '@atlaskit/pragmatic-drag-and-drop-auto-scroll/element';
-import {
-  draggable,
-  dropTargetForElements,
-  monitorForElements,
-} from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
-import { combine } from '@atlaskit/pragmatic-drag-and-drop/combine';
 import { findPage, itemsOf, type ItemPlace, type Site } from '@hamaca/core';
-import { useEffect, type RefObject } from 'react';
+import type { RefObject } from 'react';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import type { SiteStore } from '../../../store/site-store.ts';
+import { useDragging } from '../../../ui/use-dragging.ts';
 import { linksStore, type Drag, type Drop } from '../../../store/links-store.ts';
 import { dropPlace } from './outline-rows.ts';
 import { rowLinks } from '../pages/page-rows.ts';
@@ -72,8 +66,8 @@ function land(store: SiteStore, site: Site, { kind, ids }: Dragged, place: ItemP
 /** Shows where lines or pages that are dragged would land, and lets them land there. */
 export function useOutlineDrag(): void {
   const store = useSiteStore();
-  useEffect(
-    () =>
+  useDragging(
+    ({ monitorForElements }) =>
       monitorForElements({
         canMonitor: ({ source }) => draggedOf(source.data) !== null,
         onDragStart: ({ source }) => {
@@ -102,31 +96,37 @@ export function useOutlineDrag(): void {
 
 /** Lets an outline take what is dropped on it, and scroll while something is held at its edge. */
 export function useDropOnLines(list: RefObject<HTMLElement | null>): void {
-  useEffect(() => {
-    const element = list.current;
-    if (!element) return undefined;
-    return combine(
-      dropTargetForElements({
-        element,
-        canDrop: ({ source }) => draggedOf(source.data) !== null,
-        getData: ({ input }) => ({ [DROP]: dropAt(element, input.clientX, input.clientY) }),
-      }),
-      autoScrollForElements({ element }),
-    );
-  }, [list]);
+  useDragging(
+    ({ combine, dropTargetForElements, autoScrollForElements }) => {
+      const element = list.current;
+      if (!element) return undefined;
+      return combine(
+        dropTargetForElements({
+          element,
+          canDrop: ({ source }) => draggedOf(source.data) !== null,
+          getData: ({ input }) => ({ [DROP]: dropAt(element, input.clientX, input.clientY) }),
+        }),
+        autoScrollForElements({ element }),
+      );
+    },
+    [list],
+  );
 }
 
 /** Lets something stand for the end of a menu where links are dropped. */
 export function useDropOnMenu(menu: string, tab: RefObject<HTMLElement | null>): void {
-  useEffect(() => {
-    const element = tab.current;
-    if (!element) return undefined;
-    return dropTargetForElements({
-      element,
-      canDrop: ({ source }) => draggedOf(source.data) !== null,
-      getData: () => ({ [DROP]: { menu } satisfies Drop }),
-    });
-  }, [menu, tab]);
+  useDragging(
+    ({ dropTargetForElements }) => {
+      const element = tab.current;
+      if (!element) return undefined;
+      return dropTargetForElements({
+        element,
+        canDrop: ({ source }) => draggedOf(source.data) !== null,
+        getData: () => ({ [DROP]: { menu } satisfies Drop }),
+      });
+    },
+    [menu, tab],
+  );
 }
 
 /** Lets a line be dragged, by its handle where it has one; `drag` is asked as it starts, null for what stays. */
@@ -135,16 +135,19 @@ export function useDraggedLine(
   handle: RefObject<HTMLElement | null> | null,
   drag: RefObject<() => Dragged | null>,
 ): void {
-  useEffect(() => {
-    const element = line.current;
-    if (!element) return undefined;
-    return draggable({
-      element,
-      ...(handle?.current ? { dragHandle: handle.current } : {}),
-      canDrag: () => drag.current() !== null,
-      getInitialData: () => ({ [DRAGGED]: drag.current() }),
-    });
-  }, [line, handle, drag]);
+  useDragging(
+    ({ draggable }) => {
+      const element = line.current;
+      if (!element) return undefined;
+      return draggable({
+        element,
+        ...(handle?.current ? { dragHandle: handle.current } : {}),
+        canDrag: () => drag.current() !== null,
+        getInitialData: () => ({ [DRAGGED]: drag.current() }),
+      });
+    },
+    [line, handle, drag],
+  );
 }
 
 /** Lines that are dragged when one of them is taken: the selection, or the line alone. */
