@@ -52,6 +52,8 @@ export interface SectionExtents {
   readonly slot: (slot: string) => SlotReader;
   /** Whether a part stands in its place in the band. */
   readonly stands: (part: Part) => boolean;
+  /** Whether there is anything of a part, wherever it stands. */
+  readonly isThere: (part: Part) => boolean;
   /** The room a part takes, or one half of it; null where it comes to nothing. */
   readonly part: (part: Part, half?: 0 | 1) => Extent | null;
   readonly section: Section;

@@ -87,8 +87,10 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   /** The slot that what it opens hangs beneath where it stands in a row; null where it opens nothing. */
   readonly hangsFrom?: (part: PartOf<Id, S>, site: SiteContent) => string | null;
   readonly compile: (part: PartOf<Id, S>, out: PartOut) => Fragment;
-  /** The width it takes in a row, in px; null where it comes to nothing. */
-  readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent | null;
+  /** The width it takes in a row, in px. */
+  readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent;
+  /** Whether there is nothing of it, whatever its look; left out, there always is something. */
+  readonly comesToNothing?: (part: PartOf<Id, S>) => boolean;
   /** The custom property that goes before a slot's value at rest; null where the look decides alone. */
   readonly variable?: (part: PartOf<Id, S>, slot: string, property: string) => string | null;
   /** The words it shows: what fallback faces are fitted to. */

@@ -1,3 +1,4 @@
+import { memoise } from '../base/memo.ts';
 import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
 import {
   drawnLine,
@@ -16,7 +17,8 @@ import { baseText } from '../resolve/base-text.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Measurer } from '../text/measure.ts';
-import { isLength, ROOT_SIZE, lengthTree, toPixels, unitsOf } from '../values/length.ts';
+import type { Value } from '../values/values.ts';
+import { isLength, type LengthValue, ROOT_SIZE, lengthTree, toPixels, unitsOf } from '../values/length.ts';
 
 /** The narrowest page in px that anything is judged at (WCAG 2.2, success criterion 1.4.10). */
 export const NARROWEST = 320;
@@ -55,12 +57,17 @@ interface TypeReader extends SlotReader {
   readonly words: (label: string) => Extent;
 }
 
+/** The size of the pieces' own type, as it is written. */
+const baseSize = memoise((site: Site): LengthValue => {
+  const size = baseText(site, site.pieces, 'size');
+  return isLength(size) ? size : ROOT_SIZE;
+});
+
 /** The size of the type that a slot without a size of its own takes over: that of the slot around it, or the pieces' own. */
 function inheritedSize(ground: Ground, owner: string, kind: SlotKind | null): number {
   const around = kind?.inside ?? kind?.inherits;
   if (around !== undefined) return readSlot(ground, owner, around, null, []).size;
-  const base = baseText(ground.site, ground.site.pieces, 'size');
-  return isLength(base) ? toPixels(base, { fontSize: ROOT_SIZE, width: ground.width }) : ROOT_SIZE;
+  return toPixels(baseSize(ground.site), { fontSize: ROOT_SIZE, width: ground.width });
 }
 
 /** Reads numbers of one slot in one band, in px; `holder` is the slot it really stands in, where there are several. */
@@ -73,7 +80,12 @@ function readSlot(
   holder: string | null = null,
 ): TypeReader {
   const { site, band, width, measure } = ground;
-  const value = (property: PropertyId) => {
+  const resolved = new Map<PropertyId, Value | undefined>();
+  const value = (property: PropertyId): Value | undefined => {
+    if (!resolved.has(property)) resolved.set(property, resolveValue(property));
+    return resolved.get(property);
+  };
+  const resolveValue = (property: PropertyId) => {
     const found = resolve(site, { owner, slot, property, level, states, band });
     return found?.origin.kind === 'holder' && holder !== null
       ? resolve(site, { owner, slot: holder, property, level, states, band })?.value
@@ -124,15 +136,26 @@ function readSlot(
 }
 
 function partExtents(ground: Ground, owner: string, half: 0 | 1 | null): PartExtents {
-  const read = (slot: string, level: Level | null = null, states: readonly State[] = []) =>
-    readSlot(ground, owner, slot, level, states);
+  // All links of a level read the same slot.
+  const readers = new Map<string, TypeReader>();
+  const read = (
+    slot: string,
+    level: Level | null = null,
+    states: readonly State[] = [],
+    holder: string | null = null,
+  ): TypeReader => {
+    const key = `${slot} ${level} ${states.join()} ${holder}`;
+    const reader = readers.get(key) ?? readSlot(ground, owner, slot, level, states, holder);
+    readers.set(key, reader);
+    return reader;
+  };
   return {
     site: ground.site,
     band: ground.site.bands[ground.band]?.id ?? '',
     half,
     slot: read,
     words: (text, slot, level = null, states = [], holder = null) =>
-      readSlot(ground, owner, slot, level, states, holder).words(text),
+      read(slot, level, states, holder).words(text),
     control: (content, slot, level) => {
       const own = read(slot, level);
       const inside = sumExtents(content, own.pixels('gap'), 2 * own.pixels('paddingInline') + own.lines());
@@ -142,11 +165,51 @@ function partExtents(ground: Ground, owner: string, half: 0 | 1 | null): PartExt
   };
 }
 
+/** What a part's width follows from besides the part itself, where no look is shared: everything but looks and colours. */
+const BESIDES = ['bands', 'icons', 'menus', 'typeStyles', 'typefaces', 'sameLooks'] as const;
+
+interface KnownExtents {
+  readonly site: Site;
+  readonly measure: Measurer;
+  readonly byGround: Map<string, Extent>;
+}
+
+/** Widths kept of a part: lengths that follow the page are asked for at many. */
+const MOST_KNOWN = 200;
+
+const known = new WeakMap<Part, KnownExtents>();
+
+/** Widths of a part that were worked out before, as far as they still hold for a site: parts are shared from edit to edit. */
+function knownExtents({ site, measure }: Ground, part: Part): Map<string, Extent> {
+  const before = known.get(part);
+  const isSame =
+    before?.measure === measure &&
+    BESIDES.every((field) => before.site[field] === site[field]) &&
+    (site.sameLooks.length === 0 || before.site.pieces === site.pieces);
+  if (isSame) return before.byGround;
+  const byGround = new Map<string, Extent>();
+  known.set(part, { site, measure, byGround });
+  return byGround;
+}
+
+/** Whether there is anything of a part, and anything folds that asks for it. */
+function isThere(site: Site, part: Part): boolean {
+  const placed = findPlaced(site, part.id);
+  if (placed && shownBelow(site, placed) === null) return false;
+  return partKind(part).comesToNothing?.(part as never) !== true;
+}
+
 /** The room a part takes; null where it comes to nothing, or nothing folds that would ask for it. */
 function extentOf(ground: Ground, part: Part, half: 0 | 1 | null): Extent | null {
-  const placed = findPlaced(ground.site, part.id);
-  if (placed && shownBelow(ground.site, placed) === null) return null;
-  return partKind(part).extent(part as never, partExtents(ground, part.id, half));
+  if (!isThere(ground.site, part)) return null;
+  const extents = knownExtents(ground, part);
+  const at = `${ground.band} ${ground.width} ${half} ${baseSize(ground.site)}`;
+  const found = extents.get(at);
+  if (found !== undefined) return found;
+  if (extents.size >= MOST_KNOWN) extents.clear();
+  const extent = partKind(part).extent(part as never, partExtents(ground, part.id, half));
+  extents.set(at, extent);
+  return extent;
 }
 
 /** The page's width that a band is judged at: its narrowest, where a row is tightest. */
@@ -179,6 +242,7 @@ function sectionAt(ground: Ground, { section, kind, piece, regions }: PlacedSect
       const isLeft = givesWayIn(site, part.id, band) && !ground.staying.has(part.id);
       return found !== null && !isLeft && standsIn(site, found, band);
     },
+    isThere: (part) => isThere(site, part),
     part: (part, half) => extentOf(ground, part, half ?? null),
   });
   return inside ? sumExtents([inside], 0, aroundSections(ground, piece)) : null;

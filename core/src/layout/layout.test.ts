@@ -1,7 +1,12 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER, headerOf, measure } from '../../test/demo.ts';
+import { randomEdit } from '../../test/random-edit.ts';
+import { randomHeader } from '../../test/random-header.ts';
+import { seeded } from '../../test/random-site.ts';
 import { runEdit } from '../edit/operations.ts';
-import { fitAt, fitLine, TIGHT_ROOM } from './fit.ts';
+import { placedParts } from '../kinds/placed.ts';
+import { fitAt, fitLine, rowFits, TIGHT_ROOM } from './fit.ts';
+import { givingWay } from './gives-way.ts';
 
 const RANGE = { from: 320, to: 1920 };
 const line = fitLine(DEMO, DEMO_HEADER, RANGE, measure);
@@ -72,5 +77,46 @@ describe('the fit of the demo’s header', () => {
     const never = fitLine(held.value.site, headerOf(held.value.site), RANGE, measure);
     expect(never.safeBreakpoint).toBeNull();
     expect(never.segments.at(-1)).toEqual({ from: 1000, to: RANGE.to, fit: 'breaks' });
+  });
+});
+
+test.each([1, 2, 3, 4])(
+  'widths that are remembered from edit to edit are those of a site never seen before (%i)',
+  (seed) => {
+    const random = seeded(seed);
+    let site = randomHeader(random, 0.5);
+    let edited = 0;
+    for (let step = 0; step < 60 && placedParts(site).length > 0; step++) {
+      const ran = runEdit(site, randomEdit(random, site));
+      if (!ran.ok) continue;
+      ({ site } = ran.value);
+      edited++;
+      const unknown = structuredClone(site);
+      expect(rowFits(site, measure)).toEqual(rowFits(unknown, measure));
+      expect([...givingWay(site, measure)]).toEqual([...givingWay(unknown, measure)]);
+    }
+    expect(edited).toBeGreaterThan(20);
+  },
+);
+
+describe('what gives way', () => {
+  const below = (site: typeof DEMO) => givingWay(site, measure).get('book');
+  test('leaves from just beneath the width at which its row has room for it', () => {
+    const stays = runEdit(DEMO, { name: 'fold-part', args: { id: 'book', from: null } });
+    if (!stays.ok) throw new Error('refused');
+    const phone = rowFits(stays.value.site, measure).find(({ band }) => band === 'phone');
+    expect(below(DEMO)).toBe(Math.ceil(phone?.needed ?? 0) + 1);
+    expect(below(stays.value.site)).toBeUndefined();
+  });
+  test('never leaves where there is room at every width of its bands', () => {
+    const short = runEdit(DEMO, { name: 'set-owner', args: { id: 'logo', fields: { text: 'M' } } });
+    if (!short.ok) throw new Error('refused');
+    expect(below(short.value.site)).toBeLessThan(320);
+  });
+  test('of several the last leaves first', () => {
+    const two = runEdit(DEMO, { name: 'duplicate-part', args: { id: 'book', copy: 'other' } });
+    if (!two.ok) throw new Error('refused');
+    const ways = givingWay(two.value.site, measure);
+    expect(ways.get('other')).toBeGreaterThan(ways.get('book') ?? Infinity);
   });
 });

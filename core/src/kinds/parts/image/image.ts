@@ -46,8 +46,7 @@ function compile(part: Image, out: PartOut): Fragment {
   );
 }
 
-function extent(part: Image, at: PartExtents): Extent | null {
-  if (part.svg === null && part.image === null) return null;
+function extent(part: Image, at: PartExtents): Extent {
   const own = at.slot('image');
   const picture = pictureExtent(own.pixels('drawnHeight'), ratioOf(part), 'image');
   return sumExtents([picture], 0, own.around());
@@ -70,6 +69,7 @@ export const IMAGE: PartKind<'image', typeof IMAGE_SHAPE> = {
   },
   box: () => 'image-box',
   compile,
+  comesToNothing: (part) => part.svg === null && part.image === null,
   extent,
   texts: () => [],
 };

@@ -37,8 +37,9 @@ function standing(
 export function rowExtent(row: Row, at: SectionExtents): Extent {
   const own = at.slot('row');
   const gap = own.pixels('gap');
-  const extents = new Map(rowParts(row).map((part) => [part, at.part(part)]));
-  const layout = layoutOf(row, (part) => extents.get(part) !== null);
+  // What has left the row takes no room, but its place in the arrangement stays.
+  const extents = new Map(rowParts(row).map((part) => [part, at.stands(part) ? at.part(part) : null]));
+  const layout = layoutOf(row, (part) => at.isThere(part));
   const inside = sumExtents(standing(layout, gap, extents, at), gap);
   if (row.contained !== null && inside.width > row.contained) return { ...inside, width: Infinity };
   return sumExtents([inside], 0, 2 * own.pixels('paddingInline') + own.lines());
