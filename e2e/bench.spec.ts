@@ -327,7 +327,7 @@ test('links are dragged with a clear mark of where they land', async ({ page }) 
   await page.getByRole('link', { name: 'Links' }).click();
   const rows = page.getByRole('treegrid').getByRole('row');
   const row = (label: string) => rows.filter({ has: page.locator(`input[value="${label}"]`) });
-  await draggable(page);
+  await draggable(page, '[data-row]');
   const from = await row('Learn').locator('[title^="Drag to move"]').boundingBox();
   const to = await row('Birds').boundingBox();
   if (!from || !to) throw new Error('no rows');

@@ -185,7 +185,7 @@ test.describe('on the demo', () => {
     await page.keyboard.press('Delete');
     expect(await order(page)).toEqual(['logo | menu-main,book | opener']);
     const line = parts(page).locator('[data-part="book"]');
-    await draggable(page);
+    await draggable(page, '[data-part]');
     await line.hover();
     const grip = await line.getByTitle('Drag to another place').boundingBox();
     const target = await parts(page).locator('[data-part="logo"]').boundingBox();

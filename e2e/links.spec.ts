@@ -202,7 +202,7 @@ test('lines are dragged on to another menu, and pages into the outline', async (
     await page.mouse.move(to.x, to.y, { steps: 6 });
     await page.mouse.up();
   };
-  await draggable(page);
+  await draggable(page, '[data-row]');
   const middle = async (locator: ReturnType<Page['locator']>, left = 0.5, top = 0.5) => {
     const box = await locator.boundingBox();
     if (!box) throw new Error('not drawn');

@@ -4,7 +4,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { test as base, type Page } from '@playwright/test';
+import { expect, test as base, type Page } from '@playwright/test';
 import type { Site } from '@hamaca/core';
 import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
 
@@ -145,7 +145,15 @@ export async function stageFrame(page: Page) {
   return frame.contentFrame();
 }
 
-/** What drags are made of is loaded once something stands that can be dragged. */
-export const draggable = (page: Page) => page.locator('[draggable="true"]').first().waitFor();
+/** Moves the pointer, so that what drags are made of is loaded, and waits until something can be dragged. */
+export async function draggable(page: Page, within: string): Promise<void> {
+  let at = 600;
+  await expect
+    .poll(async () => {
+      await page.mouse.move(at++, 60);
+      return page.locator(`${within} [draggable="true"]`).count();
+    })
+    .toBeGreaterThan(0);
+}
 
 export const saved = (page: Page) => page.locator('[data-saving="saved"]').waitFor();

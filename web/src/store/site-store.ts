@@ -60,6 +60,14 @@ const REACH = { steps: 10, pages: 10 } as const;
 /** How long a site that was opened has to be drawn before the checks of its edits take their turn, in ms. */
 const AFTER_OPENING = 500;
 
+/** Longest that work waits for the browser to have nothing else to do, in ms. */
+const LONGEST_WAIT = 3000;
+
+const whenIdle = (work: () => void): void => {
+  if (typeof requestIdleCallback === 'function') requestIdleCallback(work, { timeout: LONGEST_WAIT });
+  else work();
+};
+
 /** How often a change is sent to a server that fails at it before it is set aside. */
 const MOST_FAILURES = 3;
 
@@ -403,8 +411,10 @@ export function openSite(id: string): SiteStore {
       reachBack().catch(() => undefined);
       clearTimeout(checks);
       checks = setTimeout(() => {
-        // Where they cannot be fetched, the server alone checks.
-        if (!book.closed) loadChecks(site).catch(() => undefined);
+        whenIdle(() => {
+          // Where they cannot be fetched, the server alone checks.
+          if (!book.closed) loadChecks(site).catch(() => undefined);
+        });
       }, AFTER_OPENING);
     } catch (error) {
       if (book.closed) return;

@@ -2,12 +2,25 @@ import { useEffect } from 'react';
 import { notify } from '../store/notices.ts';
 import { WORDS } from '../words/words.ts';
 
-/** What drags are made of: loaded once something stands that can be dragged, so that nothing waits for it. */
+/** What drags are made of: loaded once the pointer moves where something can be dragged, so that nothing waits for it. */
 export type Dragging = typeof import('./dragging.ts');
 
 let loading: Promise<Dragging> | null = null;
 
-const load = (): Promise<Dragging> => (loading ??= import('./dragging.ts'));
+/** The first movement of a pointer since the page was opened. */
+const firstMovement = (): Promise<void> =>
+  new Promise((resolve) => {
+    for (const type of ['pointermove', 'pointerdown'])
+      window.addEventListener(
+        type,
+        () => {
+          resolve();
+        },
+        { once: true, passive: true },
+      );
+  });
+
+const load = (): Promise<Dragging> => (loading ??= firstMovement().then(async () => import('./dragging.ts')));
 
 /**
  * Sets up what takes part in drags as long as the component stands, and whenever what it depends on changes; `setUp` answers
