@@ -142,12 +142,6 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
   const filter = useBench((state) => state.filter);
   const edit = useEdit();
   const [typing, setTyping] = useState<string | null>(null);
-  const typed = useBench((state) => state.typed);
-  useEffect(() => {
-    if (typed === null) return;
-    benchStore.setState({ typed: null });
-    setTyping((before) => before ?? typed);
-  }, [typed]);
   const table = useRef<HTMLTableElement>(null);
   // Another slot's sheet starts at its top, but what is in focus is in sight.
   useLayoutEffect(() => {
@@ -160,6 +154,13 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
     () => readSheet(site, { selected, reach, openGroups, closedGroups, filter }, scene),
     [site, selected, reach, openGroups, closedGroups, filter, scene],
   );
+  const typed = useBench((state) => state.typed);
+  const hasCells = sheet !== null && sheet.rows.length > 0;
+  useEffect(() => {
+    if (typed === null) return;
+    benchStore.setState({ typed: null });
+    if (hasCells) setTyping((before) => before ?? typed);
+  }, [typed, hasCells]);
   const latest = useRef<CellActions | null>(null);
   const actions = useMemo(
     (): CellActions => ({
