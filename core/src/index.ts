@@ -37,6 +37,7 @@ export {
   type Level,
   levelCount,
   levelKey,
+  levelOf,
   type LevelKey,
   SHOWN_LEVELS,
   type ShownLevels,

@@ -67,10 +67,10 @@ export function neededBelow(
   site: Site,
   piece: Piece,
   panel: string,
-  read: (site: Site, part: string) => Fold | null = foldOf,
+  read: (part: string) => Fold | null = (part) => foldOf(site, part),
 ): number | null {
   const widths = placedParts(site).flatMap((placed) => {
-    const fold = placed.piece === piece ? read(site, placed.part.id) : null;
+    const fold = placed.piece === piece ? read(placed.part.id) : null;
     return fold?.to?.piece.id === panel ? [fold.below] : [];
   });
   return widths.length === 0 ? null : Math.max(...widths);

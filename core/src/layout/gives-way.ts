@@ -18,9 +18,9 @@ function leavesBelow(
   const section = sectionsOf(site).find((entry) => entry.section === placed.region.section);
   if (!fold || !section) return 0;
   const widths = site.bands.flatMap(({ min }, band) => {
-    const needed = band < fold.band ? null : sectionExtent(site, section, band, measure, staying);
-    if (!needed || Math.ceil(needed.width) + SPARE <= min) return [];
-    return [Math.min(belowBand(site, band), Math.ceil(needed.width) + SPARE)];
+    const extent = band < fold.band ? null : sectionExtent(site, section, band, measure, staying);
+    const needed = extent ? Math.ceil(extent.width) + SPARE : 0;
+    return needed > min ? [Math.min(belowBand(site, band), needed)] : [];
   });
   return Math.max(0, ...widths);
 }
@@ -42,7 +42,3 @@ export function givingWay(site: Site, measure: Measurer): ReadonlyMap<string, nu
   }
   return found;
 }
-
-/** Whether anything of a site gives way: only then is it worth measuring. */
-export const hasGivingWay = (site: Site): boolean =>
-  placedParts(site).some(({ part }) => part.folds?.tight === true);

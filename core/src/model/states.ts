@@ -23,6 +23,9 @@ export const LEVEL_KEYS: readonly LevelKey[] = ['all', '1', '2', '3'];
 /** The key of a level; outside of menus there is one look for all. */
 export const levelKey = (level: Level | null): LevelKey => (level === null ? 'all' : `${level}`);
 
+/** The level a key of a look stands for; null for all of them. */
+export const levelOf = (key: LevelKey): Level | null => (key === 'all' ? null : (Number(key) as Level));
+
 /** How many levels of a menu a placement shows; beyond the third they are drawn like the third, indented. */
 export const SHOWN_LEVELS = [1, 2, 3, 'all'] as const;
 

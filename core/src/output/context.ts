@@ -1,7 +1,7 @@
 import type { Piece, Site } from '../kinds/site.ts';
 import { ownersOf, type Owner } from '../kinds/placed.ts';
 import { memoise } from '../base/memo.ts';
-import { givingWay, hasGivingWay } from '../layout/gives-way.ts';
+import { givingWay } from '../layout/gives-way.ts';
 import { createMeasurer } from '../text/measure.ts';
 import type { FontMetrics } from '../text/font-table.ts';
 import { createNames, DEFAULT_PREFIX, type Names } from './names.ts';
@@ -38,7 +38,6 @@ export interface CompileContext {
 }
 
 const measurerOf = memoise(createMeasurer);
-const NONE: ReadonlyMap<string, number> = new Map();
 
 export function createContext(
   site: Site,
@@ -54,7 +53,7 @@ export function createContext(
     fontBase: options.fontBase ?? 'fonts/',
     pinnable: options.pinnable ?? false,
     fonts: options.fonts,
-    givingWay: hasGivingWay(site) ? givingWay(site, measurerOf(options.fonts)) : NONE,
+    givingWay: givingWay(site, measurerOf(options.fonts)),
   };
 }
 

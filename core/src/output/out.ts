@@ -103,7 +103,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       invoker: (panel) => invoker(context, panel),
       glyph: (className, id) => glyph(context, piece, counts, className, id),
       drawn: (svg, className) => drawnSvg(context, svg, className),
-      neededBelow: (panel) => neededBelow(site, piece, panel, (_site, id) => foldIn(context, id)),
+      neededBelow: (panel) => neededBelow(site, piece, panel, (id) => foldIn(context, id)),
       arriving: arrivingAt(site, part.id).filter((arriving) => {
         const from = findPlaced(site, arriving.id)?.piece;
         return from !== undefined && context.pieces.includes(from);

@@ -3,6 +3,7 @@ import {
   bandAt,
   formatValue,
   isPropertyId,
+  levelOf,
   parseValue,
   property,
   resolve,
@@ -10,7 +11,6 @@ import {
   slotKind,
   type CellValue,
   type Edit,
-  type Level,
   type LevelKey,
   type PropertyId,
   type Site,
@@ -38,7 +38,7 @@ export function bringing(site: Site, cells: readonly CellValue[]): CellValue[] {
     for (const [id, value] of Object.entries(brings)) {
       if (!isPropertyId(id) || slotKind(site, cell)?.properties.includes(id) !== true) continue;
       const at = { ...cell, property: id, state: 'rest' as const };
-      const level = cell.level === 'all' ? null : (Number(cell.level) as Level);
+      const level = levelOf(cell.level);
       const now = resolve(site, {
         ...at,
         level,

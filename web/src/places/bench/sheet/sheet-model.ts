@@ -3,6 +3,7 @@ import {
   contrastOf,
   effectiveLook,
   levelKeys,
+  levelOf,
   originSteps,
   ownersOf,
   pieceKind,
@@ -14,7 +15,6 @@ import {
   type Cell,
   type ContrastReport,
   type Level,
-  type LevelKey,
   type OriginStep,
   type PropertyGroup,
   type PropertyId,
@@ -65,8 +65,6 @@ export interface Sheet {
 type View = Pick<BenchState, 'selected' | 'reach' | 'openGroups' | 'closedGroups' | 'filter'>;
 type Place = Pick<BenchState, 'selected' | 'reach'>;
 
-const asLevel = (key: LevelKey): Level | null => (key === 'all' ? null : (Number(key) as Level));
-
 /** Index of the band a reach stands for; all widths is judged at the widest. */
 export function reachBand(site: Site, reach: string): number {
   return Math.max(
@@ -92,7 +90,7 @@ export function cellOf(site: Site, { selected, reach }: Place, id: PropertyId, s
 const activeStates = (state: State): State[] => (state === 'rest' ? [] : [state]);
 
 function sheetCell(site: Site, kind: SlotKind, cell: Cell, band: number): SheetCell | null {
-  const level = asLevel(cell.level);
+  const level = levelOf(cell.level);
   const resolved = resolve(site, { ...cell, level, states: activeStates(cell.state), band });
   if (!resolved) return null;
   const { origin } = resolved;
@@ -201,7 +199,7 @@ export function readSheet(site: Site, view: View, scene: Scene): Sheet | null {
 
 function situation(bench: Pick<BenchState, 'selected'>, state: State, band: number) {
   const { owner, slot, level } = bench.selected;
-  return { owner, slot, level: asLevel(level), states: activeStates(state), band };
+  return { owner, slot, level: levelOf(level), states: activeStates(state), band };
 }
 
 /** The nearest text colour that passes in one state, or null. */

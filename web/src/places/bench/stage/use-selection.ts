@@ -1,12 +1,12 @@
 import {
   findPart,
+  levelOf,
   opensOver,
   ownersOf,
   pieceKind,
   slotKind,
   slotsOf,
   type ElementMap,
-  type Level,
   type Owner,
   type Piece,
   type Site,
@@ -59,7 +59,7 @@ export function useSelection(site: Site, piece: Piece, elements: ElementMap | un
   return useMemo(() => {
     const nothing = { selected: null, pinned: null, reveal: { panel: null, submenu: false } };
     if (!elements) return nothing;
-    const level = selected.level === 'all' ? null : (Number(selected.level) as Level);
+    const level = levelOf(selected.level);
     const selector = elements.selectorOf(selected, level);
     const submenu = selected.slot === 'submenu' || (level !== null && level > 1);
     const reveal: Reveal = { panel: revealedPanel(site, elements, { selected, opened }), submenu };
