@@ -24,6 +24,7 @@ import {
   type Value,
 } from '@hamaca/core';
 import { FONTS, handOff, startHost } from './support/output.ts';
+import { sameJson } from '../core/src/base/json.ts';
 import { randomSite, seeded, type Random } from '../core/test/random-site.ts';
 
 const SITES = 8;
@@ -123,6 +124,7 @@ interface Sampled {
 interface Reading {
   readonly own: Computed;
   readonly mark: Computed;
+  readonly sign: Computed;
   readonly between: Computed | null;
   /** Width inside the header, in px. */
   readonly inside: number;
@@ -136,8 +138,11 @@ async function read(
   { elements, root: rootSelector, kind, situation }: Sampled,
   ids: readonly PropertyId[],
 ): Promise<Reading | null> {
-  const drawn = elements.selectorOf(situation, situation.level);
-  if (drawn === null || !(await mark(page, drawn, kind.inside !== undefined))) return null;
+  const { owner, slot, level } = situation;
+  const drawn = elements.entries.find(
+    (entry) => entry.owner === owner && entry.slot === slot && entry.level === level,
+  )?.selector;
+  if (drawn === undefined || !(await mark(page, drawn, kind.inside !== undefined))) return null;
   const selector = '[data-sample]';
   const holder = '[data-holder]';
   await page.evaluate(
@@ -183,6 +188,7 @@ async function read(
       return {
         own: take(getComputedStyle(element, pseudo), names),
         mark: take(getComputedStyle(element, '::after'), [...names, ...markNames]),
+        sign: take(getComputedStyle(element, '::before'), names),
         between: between ? take(getComputedStyle(between), names) : null,
         inside,
       };
@@ -233,11 +239,11 @@ interface Case {
 }
 
 const near = (computed: string, wanted: number, within = 0.02) =>
-  Math.abs((/^(normal|auto|none|)$/.test(computed) ? 0 : parseFloat(computed)) - wanted) < within;
+  Math.abs((/^(normal|auto|none|)( 0px)?$/.test(computed) ? 0 : parseFloat(computed)) - wanted) < within;
 
-function lineAgrees({ site, id, value, width }: Case, computed: Computed, textColour: string): boolean {
+function lineAgrees({ site, slot, id, value, width }: Case, computed: Computed, textColour: string): boolean {
   const [across = '', along = ''] = property(id).css;
-  const name = id === 'separator' && width < FOLD ? along : across;
+  const name = id === 'separator' && (slot === 'submenu' || width < FOLD) ? along : across;
   const get = (piece: string) => computed[`${name}-${piece}`] ?? '';
   if (value === 'ring')
     return near(get('width'), 2) && get('style') === 'solid' && get('color') === textColour;
@@ -312,13 +318,26 @@ function markAgrees(value: string, mark: Computed): boolean {
 function agrees(sample: Case): boolean {
   const { site, id, value, size, width, reading } = sample;
   const entry = property(id);
-  const computed =
-    entry.on === 'mark' ? reading.mark : entry.on === 'between' ? reading.between : reading.own;
+  const computed = {
+    slot: reading.own,
+    mark: reading.mark,
+    sign: reading.sign,
+    between: reading.between,
+  }[entry.on ?? 'slot'];
   if (!computed) return true;
   const first = computed[(entry.css[0] ?? '').replace(/^--/, '--hm-')] ?? '';
   if (id === 'mark') return markAgrees(String(value), reading.mark);
   // Without a mark nothing of it is drawn.
   if (entry.on === 'mark' && reading.mark['content'] === 'none') return true;
+  // A measure that is only handed on is not said where it is as usual.
+  if (entry.css[0]?.startsWith('--') && first === '' && sameJson(value, entry.initial)) return true;
+  if (id === 'columns')
+    return value === 0
+      ? first === 'none'
+      : first === 'none'
+        ? value === 1
+        : first.startsWith(`repeat(${String(value)},`);
+  if (id === 'boxWidth' && value === 0) return /^(auto|max-content)$/.test(first);
   if (id === 'markFrom') return value === 'at once' ? first === '' || first === '1' : first === '0 1';
   switch (entry.kind) {
     case 'colour':
@@ -416,7 +435,12 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
           const kind = slotsOf(ownersOf(site).get(situation.owner)?.kind ?? 'header')[
             situation.slot
           ] as SlotKind;
-          const ids = kind.properties.filter((id) => isMotion(id) === motion);
+          const ids = kind.properties.filter(
+            (id) =>
+              isMotion(id) === motion &&
+              !property(id).arranged &&
+              !(property(id).inRow && folded.includes(situation.owner)),
+          );
           if (ids.length === 0) continue;
           const reading = await read(page, session, { elements, root, kind, situation }, [
             ...ids,
@@ -457,6 +481,7 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
                 value,
                 own: namesOf(id).map((name) => reading.own[name]),
                 mark: property(id).on === 'mark' ? reading.mark : undefined,
+                sign: property(id).on === 'sign' ? reading.sign : undefined,
                 between: property(id).on === 'between' ? reading.between : undefined,
               });
             }
@@ -467,6 +492,6 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
   }
   await host.close();
   expect(disagreements.slice(0, 12)).toEqual([]);
-  expect(PROPERTY_IDS.filter((id) => !seen.has(id))).toEqual([]);
+  expect(PROPERTY_IDS.filter((id) => !seen.has(id) && !property(id).arranged)).toEqual([]);
   expect(samples).toBeGreaterThanOrEqual(LEAST_SAMPLES);
 });

@@ -91,6 +91,7 @@ export {
   slotKind,
   standingPieces,
   hasSlot,
+  levelsOf,
 } from './kinds/placed.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';

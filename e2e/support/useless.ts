@@ -45,7 +45,7 @@ async function gatherDeclarations(page: Page): Promise<void> {
         if (rule instanceof CSSStyleRule) {
           // The cut from the host page is written out into hundreds of declarations.
           const isReset = rule.cssText.length > 3000;
-          const isElsewhere = /data-hm-end|\) li:|lead:focus-visible/.test(rule.selectorText);
+          const isElsewhere = /data-hm-edge|\) li:|lead:focus-visible/.test(rule.selectorText);
           if (isReset || isElsewhere) continue;
           for (const declaration of rule.style.cssText.split(/;\s*(?![^(]*\))/)) {
             const [name = '', ...value] = declaration.split(':');

@@ -93,6 +93,25 @@ export function shownLinks(site: Menus, placement: Shown): readonly MenuItem[] {
   return links;
 }
 
+const depthByPlacement = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, number>());
+
+/** How many levels a placement shows of what there is. */
+export function shownDepth(site: Menus, placement: Shown): number {
+  const known = depthByPlacement(site.menus).get(placement);
+  if (known !== undefined) return known;
+  const most = levelCount(placement.levels);
+  const depthOf = (items: readonly MenuItem[], depth: number): number =>
+    depth >= most
+      ? depth
+      : Math.max(
+          depth,
+          ...items.map(({ children }) => (children.length > 0 ? depthOf(children, depth + 1) : depth)),
+        );
+  const depth = depthOf(shownItems(site, placement), 1);
+  depthByPlacement(site.menus).set(placement, depth);
+  return depth;
+}
+
 const indexPages = memoise((pages: readonly Page[]) => ({
   sections: new Set(pages.flatMap((page) => page.sections.map((section) => section.id))),
   byId: new Map(pages.map((page) => [page.id, page])),

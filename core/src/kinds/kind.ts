@@ -3,7 +3,7 @@ import type { Look } from '../model/look.ts';
 import type { RegionForm, Shape, Infer } from '../model/shape/field.ts';
 import type { SiteContent } from '../model/site-content.ts';
 import type { SlotKind } from '../model/slot.ts';
-import type { State } from '../model/states.ts';
+import type { Level, State } from '../model/states.ts';
 import type { Extent, PartExtents, SectionExtents } from './extent.ts';
 import type { Fragment, PartOut, PieceOut, SectionOut } from './out.ts';
 import type { Part, Piece, Section, Site } from './site.ts';
@@ -79,6 +79,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly shownBelow?: (part: PartOf<Id, S>, needed: (panel: string) => number | null) => number | null;
   /** Whether a slot is there at all: nothing is styled that is not there. */
   readonly hasSlot?: (part: PartOf<Id, S>, slot: string, site: SiteContent) => boolean;
+  /** Whether a slot is there at a level of its menu; left out, at all of the slot's levels. */
+  readonly hasLevel?: (part: PartOf<Id, S>, slot: string, level: Level, site: SiteContent) => boolean;
   /** The word of the class of the element that stands for it in its region; the kind's id otherwise. */
   readonly box?: (part: PartOf<Id, S>) => string;
   readonly behind?: (part: PartOf<Id, S>, slot: string, level: number | null) => Behind;

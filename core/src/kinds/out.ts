@@ -1,6 +1,9 @@
 import type { ConditionalRule, Declaration, HtmlElement, HtmlNode } from '../print/trees.ts';
 import type { Target } from '../model/target.ts';
 import type { BehaviourId } from './behaviours/behaviours.ts';
+import type { Level } from '../model/states.ts';
+import type { Value } from '../values/values.ts';
+import type { PropertyId } from './properties/properties.ts';
 import type { Part, Region, Section, Site } from './site.ts';
 
 /** What a thing becomes: markup, the rules that arrange it whatever its look, and what the script does for it. */
@@ -54,7 +57,27 @@ export interface Out {
   readonly scrolls: boolean;
 }
 
+/** What a look says in some bands, with the conditions of their widths. */
+export interface Said<V> {
+  readonly value: V;
+  readonly conditions: readonly string[];
+}
+
 export interface PartOut extends Out {
+  /** What the look says of a property at rest, each value with the widths it holds at, widest first. */
+  readonly said: <V extends Value>(
+    slot: string,
+    level: Level | null,
+    property: PropertyId,
+  ) => readonly Said<V>[];
+  /** Whether the look says anything of a property of a slot. */
+  readonly says: (slot: string, property: PropertyId) => boolean;
+  /** The selector of a slot at one level of the menu, to stand below the roots. */
+  readonly ofLevel: (slot: string, level: Level) => string;
+  /** The selector of the section it stands in. */
+  readonly section: string;
+  /** How far beneath the box of its section what it opens begins, as CSS. */
+  readonly beneathSection: string;
   /** The classes of the part's own element. */
   readonly classes: (slot: string) => string;
   /** Attributes of the part's own element that say where it folds to. */

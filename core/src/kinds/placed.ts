@@ -3,6 +3,7 @@ import { isRecord } from '../base/json.ts';
 import type { Look, SlotRef } from '../model/look.ts';
 import type { Field, FieldSpec, Shape } from '../model/shape/field.ts';
 import type { SlotKind } from '../model/slot.ts';
+import type { Level } from '../model/states.ts';
 import { BOOK } from './book.ts';
 import { partKind, pieceKind, shapeOf, SITE_SHAPE, slotsOf, type OwnerKind } from './catalogue.ts';
 import { itemsOf, shownLinks } from './content.ts';
@@ -187,6 +188,15 @@ export function hasSlot(site: Site, owner: Owner, slot: string): boolean {
   if (owner.sort !== 'part') return true;
   const part = owner.thing as Part;
   return partKind(part).hasSlot?.(part as never, slot, site) ?? true;
+}
+
+/** The levels of its menu that a slot of an owner is there at; none outside of menus. */
+export function levelsOf(site: Site, owner: Owner, slot: string): readonly Level[] {
+  const levels = slotsOf(owner.kind)[slot]?.levels ?? [];
+  if (owner.sort !== 'part' || levels.length === 0) return levels;
+  const part = owner.thing as Part;
+  const { hasLevel } = partKind(part);
+  return hasLevel ? levels.filter((level) => hasLevel(part as never, slot, level, site)) : levels;
 }
 
 export function findPiece(site: Site, id: string): Piece | null {

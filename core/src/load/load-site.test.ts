@@ -511,14 +511,21 @@ describe('migrating', () => {
       blocks: [{ id: 'panel-block', parts: [{ kind: 'berth', id: 'panel-berth' }] }],
     });
   });
-  test.each([2, 3])('a site of version %i loads as today’s and compiles', (version) => {
+  test.each([2, 3, 4])('a site of version %i loads as today’s and compiles', (version) => {
     const loaded = parseSiteFile(
       readFileSync(new URL(`../../test/old/version-${version}.hamaca.json`, import.meta.url), 'utf8'),
     );
     if (!loaded.ok) throw new Error(loaded.error[0]?.message);
     expect(loaded.value.formatVersion).toBe(FORMAT_VERSION);
     const folded = placedParts(loaded.value).filter(({ part }) => part.folds);
-    expect(folded.map(({ part }) => [part.id, part.folds?.berth])).toEqual([['menu-main', 'panel-berth']]);
+    expect(folded[0]).toMatchObject({ part: { id: 'menu-main', folds: { berth: 'panel-berth' } } });
+    expect(folded.length).toBe(version < 4 ? 1 : 2);
+    // What a box looked like is said for the second level alone: the third one’s lists stand open in it.
+    expect(folded[0]?.part.look['submenu']).toEqual(
+      version < 4
+        ? expect.anything()
+        : { '2': { rest: { all: expect.objectContaining({ radius: 6 }), phone: expect.anything() } } },
+    );
     expect(loaded.value.menus.length).toBeGreaterThan(1);
   });
   test('there is a step for every version before today’s', () => {

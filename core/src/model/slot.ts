@@ -12,12 +12,16 @@ export interface SlotKind {
   readonly properties: readonly PropertyId[];
   /** Values where the look has none; roles here are what "role default" means. */
   readonly defaults: { readonly [P in PropertyId]?: Value };
+  /** What goes before them at single levels. */
+  readonly atLevel?: { readonly [L in Level]?: { readonly [P in PropertyId]?: Value } };
   /** The type style that family, size and weight fall back to. */
   readonly typeStyle?: string;
   /** The slot it stands in: its states are those of that one. */
   readonly inside?: string;
   /** The slot it stands in without having its states; it takes that one's text. */
   readonly inherits?: string;
+  /** Whether it holds the links of its level, so that it stands beside the link of the level above. */
+  readonly holdsLevel?: boolean;
   /** Whether it is the sign of a parent, within its control or a control of its own behind it. */
   readonly sign?: boolean;
   /** Whether it may be worn by a box around a link and the button of its sign. */
@@ -72,6 +76,19 @@ export const MARK_PROPERTIES = ids(
   'markFrom',
 );
 export const MOTION_PROPERTIES = ids('opacity', 'motion', 'motionTime', 'motionCurve', 'motionDelay');
+
+export const PLACEMENT_PROPERTY_IDS = ids(
+  'opens',
+  'lies',
+  'boxWidth',
+  'columns',
+  'offsetBlock',
+  'offsetInline',
+  'notch',
+  'indent',
+);
+/** How what opens comes and goes. */
+export const ARRIVAL_PROPERTIES = ids('arrives', 'leaves', 'motionTime', 'motionCurve', 'motionDelay');
 
 /** What a box of any kind can wear. */
 export const BOX_PROPERTIES = [...FILL_PROPERTIES, ...EDGE_PROPERTIES, ...PADDING_PROPERTIES];

@@ -17,6 +17,7 @@ import { lookRules, lookRulesAgain, type InheritedBase, type LookRules } from '.
 import { compilePiece, leastHeights } from './out.ts';
 import { mergeRules, type MergedRules } from './passes/merge.ts';
 import { commonRules, inheritedBase, modeRules, resetRules } from './reset.ts';
+import { arrangedBy } from './said.ts';
 import { printScript } from './script.ts';
 import { hidingRules } from './shown.ts';
 import { joinUsages } from './usage.ts';
@@ -116,7 +117,7 @@ function makeMarkup(context: CompileContext, told: string): MadeMarkup {
 function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
   const isSame = last !== undefined && isSameBesideLooks(last.context.site, site, IN_MARKUP);
   const context = createContext(site, options, isSame ? last.context.names : undefined);
-  const told = `${leastHeights(context)} ${beneaths(context)} ${[...context.givingWay.values()].join()}`;
+  const told = `${leastHeights(context)} ${beneaths(context)} ${arrangedBy(context)} ${[...context.givingWay.values()].join()}`;
   return isSame && last.told === told ? { ...last, context } : makeMarkup(context, told);
 }
 

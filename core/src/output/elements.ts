@@ -2,10 +2,10 @@ import { slotsOf } from '../kinds/catalogue.ts';
 import { shownItems, shownLinks } from '../kinds/content.ts';
 import type { MenuPart } from '../kinds/parts/menu/shape.ts';
 import type { Site } from '../kinds/site.ts';
-import { hasSlot, type Owner } from '../kinds/placed.ts';
+import { hasSlot, levelsOf, type Owner } from '../kinds/placed.ts';
 import type { SlotRef } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
-import { levelCount, type Level } from '../model/states.ts';
+import { levelCount, levelKey, type Level } from '../model/states.ts';
 import { outputOwners, type CompileContext } from './context.ts';
 import { slotSelector } from './selectors.ts';
 
@@ -26,19 +26,13 @@ export interface ElementMap {
   readonly itemsOf: (ref: SlotRef, level: Level | null) => readonly MenuItem[];
 }
 
-/** The levels of a slot that a menu shows; one null for slots outside menus. */
-function levelsOf(owner: Owner, levels: readonly Level[]): readonly (Level | null)[] {
-  if (levels.length === 0 || owner.kind !== 'menu') return [null];
-  return levels.filter((level) => level <= levelCount((owner.thing as MenuPart).levels));
-}
-
 function entriesOf(context: CompileContext, owner: Owner): ElementEntry[] {
   return Object.entries(slotsOf(owner.kind))
     .filter(([slot]) => hasSlot(context.site, owner, slot))
     .flatMap(([slot, kind]) =>
-      levelsOf(owner, kind.levels).map((level): ElementEntry => {
-        const key = level === null || kind.levels.length === 1 ? 'all' : (String(level) as '1' | '2' | '3');
-        return { owner: owner.id, slot, level, selector: slotSelector(context, owner, slot, key, 'rest') };
+      (kind.levels.length === 0 ? [null] : levelsOf(context.site, owner, slot)).map((level): ElementEntry => {
+        const selector = slotSelector(context, owner, slot, levelKey(level), 'rest');
+        return { owner: owner.id, slot, level, selector };
       }),
     );
 }

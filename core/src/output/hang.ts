@@ -83,17 +83,34 @@ const says = (look: SlotLook, id: PropertyId, bands: readonly string[]): boolean
 const wordOf = (slot: string, id: PropertyId) => `under-${slot}-${BETWEEN[id] ?? ''}`;
 
 /** The custom properties of a slot that say how much lies between its content and its edge. */
-function saidBy(context: CompileContext, placed: PlacedPart, ref: SlotRef): string[] {
+function saidBy(
+  context: CompileContext,
+  placed: PlacedPart,
+  ref: SlotRef,
+  ids: readonly PropertyId[] = IDS,
+): string[] {
   const look = effectiveLook(context.site, ref);
   const bands = bandsOf(context, placed);
-  return IDS.filter((id) => counts(id, ref.slot) && says(look, id, bands)).map((id) =>
-    context.names.variable(wordOf(ref.slot, id)),
-  );
+  return ids
+    .filter((id) => counts(id, ref.slot) && says(look, id, bands))
+    .map((id) => context.names.variable(wordOf(ref.slot, id)));
 }
 
-/** How far beneath its link's own box what a part opens begins, as CSS. */
-export function beneath(context: CompileContext, placed: PlacedPart): string {
-  const said = slotsAround(context, placed).flatMap((ref) => saidBy(context, placed, ref));
+/** How far beneath its link's own box, or the box of its section, what a part opens begins, as CSS. */
+export function beneath(
+  context: CompileContext,
+  placed: PlacedPart,
+  from: 'link' | 'section' = 'link',
+): string {
+  const [own, section, ...outer] = slotsAround(context, placed);
+  // What is placed by its section lies beyond its padding, at the inner side of its line.
+  const inner =
+    from === 'link'
+      ? [own, section].flatMap((ref) => (ref ? saidBy(context, placed, ref) : []))
+      : section
+        ? saidBy(context, placed, section, ['lineBottom'])
+        : [];
+  const said = [...inner, ...outer.flatMap((ref) => saidBy(context, placed, ref))];
   return said.length === 0
     ? '100%'
     : `calc(${['100%', ...said.map((name) => `var(${name}, 0px)`)].join(' + ')})`;

@@ -3,10 +3,11 @@ import { memoise } from '../base/memo.ts';
 import { partKind, pieceKind, sectionKind, slotsOf } from '../kinds/catalogue.ts';
 import { MAY_MOVE } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
-import type { Part, SectionKindId } from '../kinds/site.ts';
-import { findPlaced, ownersOf, hasSlot, type Owner } from '../kinds/placed.ts';
+import type { Part, SectionKindId, Site } from '../kinds/site.ts';
+import { findPlaced, hasSlot, levelsOf, ownersOf, type Owner } from '../kinds/placed.ts';
 import type { SlotLook } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
+import { levelKey, levelOf, type Level, type LevelKey } from '../model/states.ts';
 import { styleRule, type ConditionalRule, type Declaration } from '../print/trees.ts';
 import { bandEnd, effectiveLook, fallbackValue, holderOf } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
@@ -70,7 +71,7 @@ function declare(
 const baseProperties = memoise((kind: SlotKind): readonly PropertyId[] =>
   kind.properties.filter((id) => {
     const entry = property(id);
-    if (entry.on !== undefined || holderOf(kind, id) !== null) return false;
+    if (entry.on !== undefined || entry.arranged || holderOf(kind, id) !== null) return false;
     return (
       kind.defaults[id] !== undefined || entry.typed === true || entry.inherited === true || id === 'fill'
     );
@@ -99,12 +100,36 @@ function baseDeclarations(
           : entry.initial;
     if (given !== undefined && sameJson(given, value) && slotContext.variable(id) === null) return [];
     // A value that the look replaces for every level at all widths never shows.
-    const replaced = candidates.some(
-      (own) => own.property === id && own.state === 'rest' && own.level === 'all' && own.band === 'all',
-    );
-    return replaced ? [] : declare(slotContext, id, value);
+    return isReplaced(candidates, id, 'all') ? [] : declare(slotContext, id, value);
   });
 }
+
+/** Whether a slot has a default of its own for single levels. */
+const saysAtLevel = ({ atLevel }: SlotKind, id: PropertyId): boolean =>
+  Object.values(atLevel ?? {}).some((values) => values[id] !== undefined);
+
+/** The defaults of single levels, where the look does not say otherwise for every level. */
+function levelDefaults(slotContext: SlotContext, candidates: readonly Candidate[]): ConditionalRule[] {
+  const { context, owner, slot, kind } = slotContext;
+  return levelsOf(context.site, owner, slot).flatMap((level) => {
+    const values = Object.entries(kind.atLevel?.[level] ?? {}) as [PropertyId, Value][];
+    const declarations = values
+      .filter(([id]) => !property(id).arranged && !isReplaced(candidates, id, levelKey(level)))
+      .flatMap(([id, value]) => declare(slotContext, id, value));
+    const selector = slotSelector(context, owner, slot, levelKey(level), 'rest');
+    return declarations.length > 0 ? [styleRule(selector, declarations)] : [];
+  });
+}
+
+/** Whether the look says a property at rest and at all widths, for every level or a single one. */
+const isReplaced = (candidates: readonly Candidate[], id: PropertyId, level: LevelKey): boolean =>
+  candidates.some(
+    (own) =>
+      own.property === id &&
+      own.state === 'rest' &&
+      own.band === 'all' &&
+      (own.level === 'all' || own.level === level),
+  );
 
 /** The text properties every slot inherits from the root. */
 export type InheritedBase = { readonly [P in PropertyId]?: Value };
@@ -123,17 +148,19 @@ function isGiven(
   // A contained row's padding grows from nothing too.
   if (id === 'paddingInline' && contained !== null) return false;
   const entry = property(id);
-  if (!isWeakest(candidate) || entry.on !== undefined || variable(id) !== null) return false;
+  if (!isWeakest(candidate) || saysAtLevel(kind, id) || entry.on !== undefined || variable(id) !== null)
+    return false;
   if (entry.inherited && (kind.inside ?? kind.inherits) !== undefined) return false;
   return sameJson(value, (entry.inherited ? inherited[id] : undefined) ?? entry.initial);
 }
 
-/** Where a candidate's declarations go: the slot, its mark, the line between links, or what moves. */
-type Aim = 'slot' | 'mark' | 'between' | 'motion';
+/** Where a candidate's declarations go: the slot, always or in a row, its mark or sign, the line between links, or what moves. */
+type Aim = 'slot' | 'row' | 'mark' | 'sign' | 'between' | 'motion';
 
 function aimOf(id: PropertyId): Aim {
-  const { group, on } = property(id);
+  const { group, on, inRow } = property(id);
   if (on !== undefined) return on;
+  if (inRow) return 'row';
   return group === 'motion' && id !== 'opacity' ? 'motion' : 'slot';
 }
 
@@ -144,15 +171,31 @@ const markOf = (selector: string) =>
     .map((one) => `${one}::after`)
     .join(', ');
 
-/** The line between links: upright in a row, lying in a panel. */
-function betweenRules(
+/** What holds only where its part stands in a row. */
+function rowRules(
   { context, owner }: SlotContext,
+  selector: string,
+  declarations: readonly Declaration[],
+  conditions: readonly string[],
+): ConditionalRule[] {
+  const placed = findPlaced(context.site, owner.id);
+  if (!placed) return [];
+  return under([[selector, declarations]], placeOf(context, placed).inRow).map((entry) => ({
+    ...entry,
+    conditions: [...conditions, ...entry.conditions],
+  }));
+}
+
+/** The line between links: upright in a row, lying in a panel and in boxes. */
+function betweenRules(
+  { context, owner, kind }: SlotContext,
   selector: string,
   declarations: readonly Declaration[],
   conditions: readonly string[],
 ): ConditionalRule[] {
   const between = `${selector}>li+li`;
   const lines = (name: string) => declarations.filter(([own]) => own === name);
+  if (kind.holdsLevel) return [styleRule(between, lines('border-block-start'), ...conditions)];
   const placed = findPlaced(context.site, owner.id);
   if (!placed) return [];
   const place = placeOf(context, placed);
@@ -185,7 +228,14 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
   const { context, owner, slot, marks } = slotContext;
   const selector = slotSelector(context, owner, slot, at.level, at.state);
   const conditions = [...stateMedia(context, at.state), ...bandMedia(context, at.band)];
-  const aimed: Record<Aim, Declaration[]> = { slot: [], mark: [], between: [], motion: [] };
+  const aimed: Record<Aim, Declaration[]> = {
+    slot: [],
+    row: [],
+    mark: [],
+    sign: [],
+    between: [],
+    motion: [],
+  };
   for (const candidate of group) {
     const drawn =
       candidate.property === 'mark' && marks
@@ -193,13 +243,15 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
         : declare(slotContext, candidate.property, candidate.value, candidate);
     aimed[aimOf(candidate.property)].push(...drawn);
   }
-  const { slot: own, between, motion } = aimed;
+  const { slot: own, row, sign, between, motion } = aimed;
   const mark = marks ? aimed.mark : [];
   return [
     ...(own.length > 0 ? [styleRule(selector, own, ...conditions)] : []),
     ...(mark.length > 0
       ? [styleRule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)]
       : []),
+    ...(row.length > 0 ? rowRules(slotContext, selector, row, conditions) : []),
+    ...(sign.length > 0 ? [styleRule(`${selector}::before`, sign, ...conditions)] : []),
     ...(between.length > 0 ? betweenRules(slotContext, selector, between, conditions) : []),
     ...(motion.length > 0
       ? [styleRule(marks ? `${selector}, ${markOf(selector)}` : selector, motion, ...conditions, MAY_MOVE)]
@@ -234,14 +286,22 @@ function markBase(slotContext: SlotContext, candidates: readonly Candidate[]): C
 
 /** Candidates that can show: what never is scrolled has no look for it, and without a mark nothing of it is drawn. */
 function shownCandidates(
-  { piece }: Owner,
+  site: Site,
+  owner: Owner,
+  slot: string,
   candidates: readonly Candidate[],
   marks: Marks | null,
 ): readonly Candidate[] {
+  const { piece } = owner;
   const { comesTo } = pieceKind(piece);
+  const levels = levelsOf(site, owner, slot);
+  const isThere = (level: Level | null) => level === null || levels.includes(level);
   return candidates.filter(
     (candidate) =>
-      comesTo(piece as never, candidate.state) && (marks !== null || !MARK_IDS.includes(candidate.property)),
+      !property(candidate.property).arranged &&
+      isThere(levelOf(candidate.level)) &&
+      comesTo(piece as never, candidate.state) &&
+      (marks !== null || !MARK_IDS.includes(candidate.property)),
   );
 }
 
@@ -287,7 +347,7 @@ function slotRules(
 ): ConditionalRule[] {
   const pruned = pruneCandidates(context.site, kind, look, listCandidates(context.site, kind, look));
   const marks = readMarks(context, pruned);
-  const candidates = shownCandidates(owner, marks?.candidates ?? pruned, marks);
+  const candidates = shownCandidates(context.site, owner, slot, marks?.candidates ?? pruned, marks);
   const slotContext: SlotContext = {
     context,
     owner,
@@ -301,6 +361,7 @@ function slotRules(
   const told = candidates.filter((candidate) => !isGiven(slotContext, candidate, inherited));
   return [
     ...(base.length > 0 ? [styleRule(slotSelector(context, owner, slot, 'all', 'rest'), base)] : []),
+    ...levelDefaults(slotContext, candidates),
     ...markBase(slotContext, candidates),
     ...groupCandidates(context, told).flatMap((group) =>
       group[0] ? groupRules(slotContext, group[0], group) : [],

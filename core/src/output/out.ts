@@ -9,7 +9,15 @@ import {
   type SectionOut,
 } from '../kinds/out.ts';
 import type { Part, Piece, Section } from '../kinds/site.ts';
-import { findPlaced, openedFrom, opensOver, sectionsOf, type PlacedPart } from '../kinds/placed.ts';
+import {
+  findPlaced,
+  openedFrom,
+  opensOver,
+  ownersOf,
+  sectionsOf,
+  type Owner,
+  type PlacedPart,
+} from '../kinds/placed.ts';
 import { hrefOf } from '../links/target.ts';
 import type { Target } from '../model/target.ts';
 import { element, styleRule, type ConditionalRule, type HtmlElement, type HtmlNode } from '../print/trees.ts';
@@ -18,6 +26,9 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
+import { saidInBands, says } from './said.ts';
+import { ofLevel } from './selectors.ts';
+import { levelKey } from '../model/states.ts';
 import { foldIn, placeOf, under } from './place.ts';
 import { bandsWhere, below, hiddenClasses } from './shown.ts';
 
@@ -78,6 +89,13 @@ function linkElement(
   return element('a', href === null ? attributes : { ...attributes, href }, ...content);
 }
 
+/** The selector of the section a part stands in. */
+function sectionSelector(context: CompileContext, { region, piece }: PlacedPart): string {
+  const section = sectionsOf(context.site).find((entry) => entry.section === region.section);
+  const ground = section ? sectionKind(section.kind).ground : pieceKind(piece).rootSlot;
+  return within(context, `.${context.names.slotClass(region.section.id, ground)}`);
+}
+
 /** Compiles the pieces of one site; what is asked for twice is made once. */
 export function compilePiece(context: CompileContext, piece: Piece): Fragment {
   const { site, names } = context;
@@ -85,6 +103,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
 
   const partOut = (placed: PlacedPart, split: boolean): PartOut => {
     const { part } = placed;
+    const owner = ownersOf(site).get(part.id) as Owner;
     const own = outFor(context, piece, part.id);
     const place = placeOf(context, placed);
     const berth = place.berth;
@@ -96,6 +115,11 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       },
       folding: berth === null ? {} : { [names.attribute('berth')]: own.id(names.slotClass(berth, 'berth')) },
       split,
+      said: (slot, level, property) => saidInBands(context, part.id, slot, level, property),
+      says: (slot, property) => says(context, part.id, slot, property),
+      ofLevel: (slot, level) => `.${own.class(slot)}` + ofLevel(context, owner, slot, levelKey(level)),
+      section: sectionSelector(context, placed),
+      beneathSection: beneath(context, placed, 'section'),
       beneath: beneath(context, placed),
       inRow: (rules) => under(rules, place.inRow),
       inPanel: (rules) => under(rules, place.inPanel),

@@ -1,8 +1,8 @@
 import { partKind, pieceKind, slotsOf } from '../kinds/catalogue.ts';
-import type { Owner } from '../kinds/placed.ts';
+import { levelsOf, type Owner } from '../kinds/placed.ts';
 import type { Part } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
-import type { Level, LevelKey, State } from '../model/states.ts';
+import { levelOf, type Level, type LevelKey, type State } from '../model/states.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 
 /**
@@ -87,10 +87,27 @@ export const boxedSlots = ({ site }: CompileContext, { sort, thing }: Owner): re
 const boxOf = (context: CompileContext, owner: Owner): string | null =>
   boxedSlots(context, owner).length > 0 ? `.${context.names.slotClass(owner.id, 'parent')}` : null;
 
-/** The way from the menu's list down to a link of one level, or to what stands inside it. The third holds all deeper ones. */
-function levelCondition(menuClass: string, level: Level, inside: boolean): string {
+/**
+ * The way from the menu's list down to a link of one level, to what stands inside it, or to the box that holds it. The third
+ * level's is that of all deeper ones.
+ */
+function levelCondition(menuClass: string, level: Level, kind: SlotKind): string {
+  if (kind.holdsLevel) return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 2)}>*)`;
   if (level === 3) return `:where(.${menuClass}>*>ul>*>ul *)`;
-  return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 1)}>${inside ? ':not(ul) ' : ''}*)`;
+  return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 1)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
+}
+
+/** What tells the elements of a slot at one level from those at others; nothing where there are no others. */
+export function ofLevel(
+  { site, names }: CompileContext,
+  owner: Owner,
+  slot: string,
+  level: LevelKey,
+): string {
+  const kind = slotsOf(owner.kind)[slot] as SlotKind;
+  const one = levelOf(level);
+  if (one === null || kind.levels.length < 2 || levelsOf(site, owner, slot).length < 2) return '';
+  return levelCondition(names.slotClass(owner.id, 'list'), one, kind);
 }
 
 /** A slot's selector for one level and state. */
@@ -110,17 +127,10 @@ export function slotSelector(
       );
     if (slot === backdropSlot) return `${ownRoot(context, owner.piece)}::backdrop`;
   }
-  const isNested = kind.levels.length > 1 && level !== 'all';
-  const ofLevel = isNested
-    ? levelCondition(
-        context.names.slotClass(owner.id, 'list'),
-        Number(level) as Level,
-        kind.inside !== undefined,
-      )
-    : '';
+  const own = `.${context.names.slotClass(owner.id, slot)}${ofLevel(context, owner, slot, level)}`;
   return within(
     context,
-    `.${context.names.slotClass(owner.id, slot)}${ofLevel}${stateCondition(context, kind, state, { isRoot: false, box: boxOf(context, owner) })}`,
+    own + stateCondition(context, kind, state, { isRoot: false, box: boxOf(context, owner) }),
   );
 }
 

@@ -43,6 +43,19 @@ function cornerDeclarations(entry: Property, value: LengthValue | CornersValue):
   return value.corners.map((corner, index): Declaration => [entry.css[index] ?? '', lengthCss(corner)]);
 }
 
+/** Links in so many columns, or each branch in one of its own. */
+const columnDeclarations = (count: number): Declaration[] =>
+  count === 0
+    ? [
+        ['grid-template-columns', 'none'],
+        ['grid-auto-flow', 'column'],
+        ['grid-auto-columns', 'minmax(0, 1fr)'],
+      ]
+    : [
+        ['grid-template-columns', `repeat(${count}, minmax(0, 1fr))`],
+        ['grid-auto-flow', 'row'],
+      ];
+
 const valueOut = (context: CompileContext): ValueOut => ({
   colour: (value) => colourCss(context, value),
   family: (id) => familyCss(context, id),
@@ -63,6 +76,10 @@ export function valueDeclarations(context: CompileContext, id: PropertyId, value
           ? [['background-repeat', 'no-repeat'] as const]
           : []),
       ];
+    case 'boxWidth':
+      return [['inline-size', css === '0' ? 'max-content' : css]];
+    case 'columns':
+      return columnDeclarations(value as number);
     // What grows is drawn at no width where it is hidden; without growing it only fades.
     case 'markFrom':
       return [

@@ -84,8 +84,13 @@ export function levelKeys(level: Level | null): readonly LevelKey[] {
 }
 
 /** What applies where no look says anything: the slot's own default, else its type style, else the reset. */
-export function fallbackValue(site: Site, kind: SlotKind, id: PropertyId): Resolved {
-  const own = kind.defaults[id];
+export function fallbackValue(
+  site: Site,
+  kind: SlotKind,
+  id: PropertyId,
+  level: Level | null = null,
+): Resolved {
+  const own = (level === null ? undefined : kind.atLevel?.[level]?.[id]) ?? kind.defaults[id];
   if (own !== undefined) return { value: own, origin: { kind: 'slot-default' } };
   const style =
     kind.typeStyle === undefined ? undefined : site.typeStyles.find((entry) => entry.id === kind.typeStyle);
@@ -197,7 +202,7 @@ export function resolve(site: Site, question: Question): Resolved | null {
     const inherited = resolve(site, { ...question, slot: holder, states });
     if (inherited) return { ...inherited, origin: { kind: 'holder', slot: holder, from: inherited.origin } };
   }
-  return fallbackValue(site, kind, question.property);
+  return fallbackValue(site, kind, question.property, question.level);
 }
 
 /** The slot whose look a value was taken from, where it is not the slot's own. */

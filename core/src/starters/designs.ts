@@ -1,3 +1,4 @@
+import type { Values } from '../model/look.ts';
 import { levels, slot, type Starter, type StarterPart } from './starter.ts';
 
 /*
@@ -38,15 +39,16 @@ const button = (rest = {}, hover: object = { fill: INK, colour: PAPER }): Starte
     ),
   },
 });
-const box = (extra = {}) =>
-  slot(
-    { rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, shadow: shadow(6, 20, 0.16), ...extra } },
-    { rest: { shadow: { shadows: [] }, lineTop: { line: null } } },
+/** The box of the second level; the third's lists stand open in it. */
+const boxed = (rest: Values, narrow: Values) =>
+  levels(
+    {},
+    { 2: { rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, ...rest } } },
+    { 2: { rest: { shadow: { shadows: [] }, ...narrow } } },
   );
-const darkBox = slot(
-  { rest: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2, shadow: shadow(6, 20, 0.3), fill: INK } },
-  { rest: { fill: NONE, shadow: { shadows: [] } } },
-);
+const box = (extra: Values = {}) =>
+  boxed({ shadow: shadow(6, 20, 0.16), ...extra }, { lineTop: { line: null } });
+const darkBox = boxed({ shadow: shadow(6, 20, 0.3), fill: INK }, { fill: NONE });
 const quietPanel = { close: slot({ rest: { radius: 6 }, hover: { fill: SOFT } }) };
 
 const menu = (look: StarterPart['look'], settings?: StarterPart['settings']): StarterPart => ({

@@ -107,5 +107,5 @@ const PLAIN_MENU_LOOK = {
       hover: { all: { fill: { role: 'soft' } } },
     },
   },
-  submenu: { all: { rest: { all: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2 } } } },
+  submenu: { '2': { rest: { all: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2 } } } },
 } as const;

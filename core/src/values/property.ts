@@ -1,12 +1,21 @@
 import type { LengthUnit } from './length.ts';
 import type { Value } from './values.ts';
 
-export const PROPERTY_GROUPS = ['text', 'fill', 'edge', 'space', 'mark', 'motion'] as const;
+export const PROPERTY_GROUPS = [
+  'text',
+  'fill',
+  'edge',
+  'space',
+  'placement',
+  'mark',
+  'icon',
+  'motion',
+] as const;
 
 export type PropertyGroup = (typeof PROPERTY_GROUPS)[number];
 
-/** Where a property is declared: on the slot itself, on its mark, or between its children. */
-export type DeclaredOn = 'slot' | 'mark' | 'between';
+/** Where a property is declared: on the slot itself, on its mark, between its children, or on the sign drawn in it. */
+export type DeclaredOn = 'slot' | 'mark' | 'between' | 'sign';
 
 interface PropertyBase {
   readonly label: string;
@@ -27,6 +36,12 @@ interface PropertyBase {
   readonly related?: readonly string[];
   /** What it does nothing without: set along with it, at rest, where that still has its initial value. */
   readonly brings?: Readonly<Record<string, Value>>;
+  /** Whether the kind arranges by it: it becomes rules of several elements there, and none of its own. */
+  readonly arranged?: boolean;
+  /** Whether it holds only where its part stands in a row. */
+  readonly inRow?: boolean;
+  /** Whether each slot says it for itself, also where it looks the same as another. */
+  readonly unshared?: boolean;
   /** Whether its row shows in the sheet before anybody gives it a value. */
   readonly common?: boolean;
 }

@@ -156,6 +156,117 @@ const DECORATION: Drawings = {
   'line-through': word({ textDecoration: 'line-through' }),
 };
 
+/** A link in a bar, and the box that belongs to it. */
+const opening = (box: string, link = 'M5 4h10') => (
+  <>
+    <path d={link} className="stroke-ink" />
+    <path d={box} fill="currentColor" fillOpacity="0.35" strokeWidth="1" />
+  </>
+);
+
+const OPENS: Drawings = {
+  below: opening('M5 8h16v13H5z'),
+  beside: opening('M18 3h16v13H18z'),
+  across: opening('M2 8h40v12H2z'),
+  'in place': (
+    <>
+      <path d="M5 4h12M5 20h12" className="stroke-ink" />
+      <path d="M9 9h12M9 14h12" />
+      <path d="M26 7v10M23 14l3 3 3-3" strokeWidth="1.5" />
+    </>
+  ),
+  'always open': (
+    <>
+      <path d="M5 4h12M5 20h12" className="stroke-ink" />
+      <path d="M9 9h12M9 14h12" />
+    </>
+  ),
+  'not at all': <path d="M5 4h10" className="stroke-ink" />,
+};
+
+const LIES: Drawings = {
+  'from the start': opening('M10 9h24v12H10z', 'M10 5h10'),
+  centred: opening('M10 9h24v12H10z', 'M17 5h10'),
+  'from the end': opening('M10 9h24v12H10z', 'M24 5h10'),
+};
+
+/** A box on its way: where it starts, dashed, and where it stands. */
+const coming = (from: string, to = 'M12 4h20v17H12z') => (
+  <>
+    <path d={to} fill="currentColor" fillOpacity="0.25" strokeWidth="1" />
+    <path d={from} strokeDasharray="2 2" strokeWidth="1" />
+  </>
+);
+
+const ARRIVALS: Drawings = {
+  'at once': coming(''),
+  fading: (
+    <>
+      <path d="M5 6h9v13H5z" fill="currentColor" fillOpacity="0.1" stroke="none" />
+      <path d="M17 6h9v13h-9z" fill="currentColor" fillOpacity="0.35" stroke="none" />
+      <path d="M29 6h9v13h-9z" fill="currentColor" fillOpacity="0.8" stroke="none" />
+    </>
+  ),
+  sliding: coming('M12 1h20', 'M12 7h20v14H12z'),
+  growing: coming('M17 8h10v9H17z'),
+  unrolling: coming('M12 9h20M12 14h20'),
+  'one by one': (
+    <>
+      <path d="M10 5h24" />
+      <path d="M10 11h24" strokeOpacity="0.6" />
+      <path d="M10 17h24" strokeOpacity="0.25" />
+    </>
+  ),
+};
+
+/** A sign behind a word; the sign itself is drawn from the clip path that the output has. */
+const sign = (path: string) => (
+  <g transform="translate(15 5)">
+    <path d={path} fill="currentColor" stroke="none" />
+  </g>
+);
+
+const SIGNS: Drawings = {
+  angle: sign('M7 8.4l5-5 1.5 1.5L7 11.5.4 4.9 2 3.4z'),
+  wedge: sign('M1 4h12l-6 7.2z'),
+  arrow: sign('M6 .6h2v9l3-3 1.4 1.4L7 13.3 1.5 7.8 3 6.4l3 3z'),
+  plus: sign('M6 .7h2V6h5.3v2H8v5.3H6V8H.7V6H6z'),
+  corner: sign('M12.3 2.5v9.8H2.5z'),
+  dots: sign('M0 5.6h3v2.8H0zM5.5 5.6h3v2.8h-3zM11 5.6h3v2.8h-3z'),
+  dash: sign('M1 6h12v2H1z'),
+  none: <path d="M16 12h12" className="stroke-rope" strokeDasharray="1 3" />,
+};
+
+/** A sign closed and open. */
+const turning = (closed: string, open: string) => (
+  <>
+    <path d={closed} strokeOpacity="0.5" />
+    <path d={open} />
+  </>
+);
+
+const TURNS: Drawings = {
+  over: turning('M7 10l5 5 5-5', 'M27 15l5-5 5 5'),
+  'a quarter': turning('M7 10l5 5 5-5', 'M35 7l-5 5 5 5'),
+  'to a cross': turning('M12 7v10M7 12h10', 'M28 8l8 8M36 8l-8 8'),
+  not: turning('M7 10l5 5 5-5', 'M27 10l5 5 5-5'),
+};
+
+const SIGN_SIDES: Drawings = {
+  behind: (
+    <>
+      {word({ x: '17' })}
+      <path d="M33 11l3 3 3-3" />
+    </>
+  ),
+  before: (
+    <>
+      {word({ x: '27' })}
+      <path d="M5 11l3 3 3-3" />
+    </>
+  ),
+};
+
 const STYLE: Drawings = { upright: word(), italic: word({ fontStyle: 'italic' }) };
 
 /** Drawings of the named values of properties, by the property's id. */
@@ -170,6 +281,13 @@ export const PROPERTY_DRAWINGS: Readonly<Record<string, Drawings>> = {
   markFrom: MARK_FROM,
   motion: MOTION,
   motionCurve: MOTION_CURVE,
+  opens: OPENS,
+  lies: LIES,
+  arrives: ARRIVALS,
+  leaves: ARRIVALS,
+  sign: SIGNS,
+  signTurn: TURNS,
+  signSide: SIGN_SIDES,
 };
 
 /** The page, and the panel over it. */

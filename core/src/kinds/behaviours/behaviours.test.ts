@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { start as arrows } from './arrows/script.ts';
 import { BEHAVIOURS } from './behaviours.ts';
 import { start as current } from './current/script.ts';
 import { start as disclosure } from './disclosure/script.ts';
@@ -10,7 +11,15 @@ import { start as scrolled } from './scrolled/script.ts';
 import type { Start } from './tools.ts';
 import { start as unfolding } from './unfolding/script.ts';
 
-const STARTS: Readonly<Record<string, Start>> = { current, disclosure, panel, unfolding, fold, scrolled };
+const STARTS: Readonly<Record<string, Start>> = {
+  current,
+  disclosure,
+  arrows,
+  panel,
+  unfolding,
+  fold,
+  scrolled,
+};
 
 const PAGE = `
   <header class="root">
@@ -51,9 +60,11 @@ beforeEach(() => {
   document.body.innerHTML = PAGE;
   folds = false;
   jest.spyOn(window, 'getComputedStyle').mockImplementation(
-    () =>
+    (element) =>
       ({
         getPropertyValue: (name: string) => (folds && name === '--hm-folds' ? '1' : ''),
+        position: element.closest('dialog') || element.id === 'within' ? 'static' : 'absolute',
+        direction: document.dir || 'ltr',
       }) as CSSStyleDeclaration,
   );
   HTMLDialogElement.prototype.showModal = function (this: HTMLDialogElement) {
@@ -116,6 +127,7 @@ describe('submenus', () => {
     jest.useFakeTimers();
     run('disclosure');
     send('visit', 'pointerenter', pointed);
+    jest.advanceTimersByTime(0);
     expect(isOpen()).toBe(true);
     send('more', 'click', pointed);
     expect(isOpen()).toBe(true);

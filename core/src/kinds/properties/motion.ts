@@ -1,4 +1,10 @@
 import type { Property } from '../../values/property.ts';
+import { same } from './same.ts';
+
+/** How what opens comes, and how it goes. */
+export const ARRIVALS = ['at once', 'fading', 'sliding', 'growing', 'unrolling', 'one by one'] as const;
+
+export type Arrival = (typeof ARRIVALS)[number];
 
 /** Opacity, and what moves smoothly from state to state. */
 export const MOTION_PROPERTIES = {
@@ -28,6 +34,30 @@ export const MOTION_PROPERTIES = {
     },
     hint: 'what moves smoothly from state to state; never where a visitor asked for no motion',
     related: ['motionTime', 'motionCurve', 'motionDelay'],
+  },
+  arrives: {
+    kind: 'choice',
+    label: 'arrives',
+    group: 'motion',
+    css: ['transition-behavior'],
+    initial: 'at once',
+    choices: same(...ARRIVALS),
+    arranged: true,
+    hint: 'how the box comes once it is opened; never moving where a visitor asked for no motion',
+    brings: { motionTime: 200 },
+    related: ['leaves', 'motionTime', 'motionCurve', 'motionDelay'],
+  },
+  leaves: {
+    kind: 'choice',
+    label: 'leaves',
+    group: 'motion',
+    css: ['transition-behavior'],
+    initial: 'at once',
+    choices: same(...ARRIVALS),
+    arranged: true,
+    hint: 'how the box goes once it is closed',
+    brings: { motionTime: 200 },
+    related: ['arrives', 'motionTime'],
   },
   motionTime: {
     kind: 'number',

@@ -5,6 +5,8 @@ import { EDGE_PROPERTIES } from './edge.ts';
 import { SPACE_PROPERTIES } from './space.ts';
 import { MARK_PROPERTIES } from './mark.ts';
 import { MOTION_PROPERTIES } from './motion.ts';
+import { PLACEMENT_PROPERTIES } from './placement.ts';
+import { SIGN_PROPERTIES } from './sign.ts';
 
 /**
  * The property catalogue: sheet rows, validation, stylesheet and docs are read from it. A new property is one
@@ -15,7 +17,9 @@ export const PROPERTIES = {
   ...FILL_PROPERTIES,
   ...EDGE_PROPERTIES,
   ...SPACE_PROPERTIES,
+  ...PLACEMENT_PROPERTIES,
   ...MARK_PROPERTIES,
+  ...SIGN_PROPERTIES,
   ...MOTION_PROPERTIES,
 } as const satisfies Record<string, Property>;
 

@@ -2,36 +2,36 @@ import type { Start } from '../tools.ts';
 
 /**
  * Submenus open and close by their buttons, close with Escape and when attention goes elsewhere. Where asked they open
- * under a mouse too: at once, and close with a delay, so that it can cross to them (WCAG 2.2, 1.4.13).
+ * under a mouse too: at once, or after a moment where it may be crossing to another one, and close with a delay
+ * (WCAG 2.2, 1.4.13). What unfolds in place stays as it is.
  */
 export const start: Start = (root, { at, on, undo }) => {
   const buttons = [...root.querySelectorAll<HTMLElement>('nav [aria-expanded]')];
-  const isOpen = (button: Element) => button.getAttribute('aria-expanded') === 'true';
+  const isOpen = (button: Element) => button.ariaExpanded === 'true';
   const itemOf = (button: Element) => button.closest('li') as Element;
   const boxOf = (button: Element) => itemOf(button).querySelector('ul') as Element;
-  // In a panel submenus unfold in place and stay as they are.
-  const isFolded = (button: Element) => button.closest('dialog');
-  const isPointed = (button: Element, event: PointerEvent) =>
-    event.pointerType === 'mouse' && !isFolded(button) && button.closest(`[${at('hover')}]`);
+  const styleOf = (button: Element) => getComputedStyle(boxOf(button));
+  const floats = (button: Element) => styleOf(button).position === 'absolute';
   const set = (button: Element, open: boolean) => {
-    button.setAttribute('aria-expanded', String(open));
     const box = boxOf(button);
+    button.ariaExpanded = `${open}`;
     box.toggleAttribute(at('open'), open);
-    box.removeAttribute(at('end'));
-    if (!open || isFolded(button)) return;
+    box.removeAttribute(at('edge'));
     const { left, right } = box.getBoundingClientRect();
-    box.toggleAttribute(at('end'), left < 0 || right > document.documentElement.clientWidth);
+    const isOver = right > document.documentElement.clientWidth;
+    if (left < 0 || isOver)
+      box.setAttribute(at('edge'), isOver === (styleOf(button).direction === 'ltr') ? 'end' : 'start');
   };
-  const leave = (target: Node) => {
-    for (const button of buttons)
-      if (isOpen(button) && !isFolded(button) && !itemOf(button).contains(target)) set(button, false);
-  };
-  for (const type of ['click', 'focusin'])
-    on(document, type, (event: Event) => {
-      leave(event.target as Node);
+  /** Closes the boxes that lie open and have nothing to do with a place, from the last one on; at most so many. */
+  const leave = (place: Node, most = 9) =>
+    buttons.filter((button) => {
+      const goes = isOpen(button) && floats(button) && !itemOf(button).contains(place);
+      if (goes && most) set(button, false);
+      return goes;
     });
+  for (const type of ['click', 'focusin']) on(document, type, (event: Event) => leave(event.target as Node));
   on(document, 'keydown', (event: KeyboardEvent) => {
-    const button = event.key === 'Escape' && buttons.find((one) => isOpen(one) && !isFolded(one));
+    const button = event.key === 'Escape' && leave(document, 0).pop();
     if (!button) return;
     if (itemOf(button).contains(document.activeElement)) button.focus();
     set(button, false);
@@ -39,27 +39,38 @@ export const start: Start = (root, { at, on, undo }) => {
   for (const button of buttons) {
     const item = itemOf(button);
     let timer: ReturnType<typeof setTimeout>;
+    const isPointed = (event: PointerEvent) => {
+      clearTimeout(timer);
+      return event.pointerType === 'mouse' && floats(button) && !!button.closest(`[${at('hover')}]`);
+    };
     // A mouse that opened a submenu by pointing must not close it by the click that follows.
     on(button, 'click', (event: PointerEvent) => {
-      set(button, !!isPointed(button, event) || !isOpen(button));
+      set(button, isPointed(event) || !isOpen(button));
     });
-    on(button, 'keydown', (event: KeyboardEvent) => {
-      if (event.key !== 'ArrowDown') return;
+    on(item, 'keydown', (event: KeyboardEvent) => {
+      const box = boxOf(button);
+      const side = styleOf(button).direction === 'ltr' ? 'Right' : 'Left';
+      const key = item.closest('ul ul') ? side : 'Down';
+      if (event.key !== `Arrow${key}` || box.contains(event.target as Node)) return;
       event.preventDefault();
       set(button, true);
-      boxOf(button).querySelector<HTMLElement>('a, button')?.focus();
+      box.querySelector<HTMLElement>('a, button')?.focus();
     });
     on(item, 'pointerenter', (event: PointerEvent) => {
-      clearTimeout(timer);
-      if (!isPointed(button, event)) return;
-      leave(item);
-      set(button, true);
+      if (isPointed(event))
+        timer = setTimeout(
+          () => {
+            leave(item);
+            set(button, true);
+          },
+          leave(item, 0).length && 120,
+        );
     });
     on(item, 'pointerleave', (event: PointerEvent) => {
-      if (!isPointed(button, event)) return;
-      timer = setTimeout(() => {
-        if (!item.contains(document.activeElement)) set(button, false);
-      }, 250);
+      if (isPointed(event))
+        timer = setTimeout(() => {
+          if (!item.contains(document.activeElement)) set(button, false);
+        }, 250);
     });
     undo(() => {
       clearTimeout(timer);

@@ -1,5 +1,5 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
-import { levelCount } from '../../../model/states.ts';
+import { levelCount, type Level } from '../../../model/states.ts';
 import {
   element,
   styleRule,
@@ -9,33 +9,27 @@ import {
 } from '../../../print/trees.ts';
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import { shownItems, shownLinks } from '../../content.ts';
-import { LEAST_TARGET, TOUCH_TARGET } from '../../extent.ts';
+import { TOUCH_TARGET } from '../../extent.ts';
 import {
   CLICKABLE,
   DRAWN_AS_TYPE,
-  FOCUS_RING,
   FORCED_COLOURS,
   fragment,
   IN_LINE,
-  KNOWS_INNER,
-  NO_SCRIPT,
-  PRINT,
   type Fragment,
   type PartOut,
-  type Rules,
 } from '../../out.ts';
 import {
   accessibleName,
   controlSlot,
   hasOwnTarget,
   ICON_SPACE,
-  isBare,
-  isLinkedParent,
   itemAttributes,
   itemContent,
 } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
-import { boxedSlots, menuHasSlot, type MenuSlot } from './slots.ts';
+import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
+import { submenuRules } from './submenus.ts';
 
 /** Whether a link has a submenu in this placement. */
 const opens = (part: MenuPart, item: MenuItem, level: number) =>
@@ -76,20 +70,29 @@ function disclosure(item: MenuItem, controls: string, out: PartOut): HtmlElement
   );
 }
 
-function itemElement(
-  part: MenuPart,
-  item: MenuItem,
-  level: number,
-  index: number,
-  out: PartOut,
-): HtmlElement {
+/** Where a link stands: the level of its list, and the way to it by places. */
+interface ItemPlace {
+  readonly level: number;
+  readonly way: string;
+}
+
+function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, out: PartOut): HtmlElement {
   const attributes = { class: out.hidden(item.bands) };
   if (!opens(part, item, level) || item.role === 'divider')
     return element('li', attributes, itemControl(item, out));
-  const children = item.children.map((child, place) => itemElement(part, child, level + 1, place, out));
-  // Deeper levels stand open below their parent.
-  if (level > 1) return element('li', attributes, itemControl(item, out), element('ul', {}, ...children));
-  const id = out.id(`${out.class('submenu')}-${index + 1}`);
+  const children = item.children.map((child, index) =>
+    itemElement(part, child, { level: level + 1, way: `${way}-${index + 1}` }, out),
+  );
+  // What lies deeper than looks reach stands open below its parent.
+  const list = level < 3 ? 'submenu' : 'deeper';
+  if (level > 2 || !menuHasLevel(part, 'marker', level as Level, out.site))
+    return element(
+      'li',
+      attributes,
+      itemControl(item, out),
+      element('ul', { class: list === 'submenu' ? out.class(list) : out.name(list) }, ...children),
+    );
+  const id = out.id(`${out.class('submenu')}${way}`);
   return element(
     'li',
     attributes,
@@ -100,9 +103,11 @@ function itemElement(
 
 /** A menu as a named navigation with nested lists: one, or two halves where it is split around the logo. */
 function markup(part: MenuPart, out: PartOut): HtmlElement {
-  const items = shownItems(out.site, part).map((item, index) => itemElement(part, item, 1, index, out));
+  const items = shownItems(out.site, part).map((item, index) =>
+    itemElement(part, item, { level: 1, way: `-${index + 1}` }, out),
+  );
   const lists = out.split ? [halfOf(items, 0), halfOf(items, 1)] : [items];
-  const hover = part.opensOn === 'hover' && menuHasSlot(part, 'submenu', out.site);
+  const hover = part.opensOn === 'hover' && menuHasSlot(part, 'marker', out.site);
   return element(
     'nav',
     {
@@ -113,11 +118,6 @@ function markup(part: MenuPart, out: PartOut): HtmlElement {
     },
     ...lists.map((list) => element('ul', { class: out.class('list') }, ...list)),
   );
-}
-
-function hasThirdLevel(part: MenuPart, out: PartOut): boolean {
-  const second = shownItems(out.site, part).flatMap((item) => item.children);
-  return levelCount(part.levels) > 2 && second.some((item) => item.children.length > 0);
 }
 
 /** Room between an icon or picture and the label. */
@@ -180,143 +180,6 @@ function panelRules(out: PartOut): ConditionalRule[] {
   ]);
 }
 
-/** The sign is drawn with two borders: nothing to load, nothing to repeat in the markup. */
-function markerRules(out: PartOut): ConditionalRule[] {
-  const open = `${out.at('marker')}[aria-expanded=true]::before`;
-  const openInside = out.within(`[aria-expanded=true]>.${out.class('marker')}::before`);
-  return [
-    styleRule(out.at('marker'), [
-      ['display', 'grid'],
-      ['place-items', 'center'],
-      ['min-inline-size', `${LEAST_TARGET}px`],
-      ['min-block-size', `${LEAST_TARGET}px`],
-    ]),
-    styleRule(out.at('marker', '::before'), [
-      ['content', '""'],
-      ['inline-size', '.5em'],
-      ['block-size', '.5em'],
-      ['border-style', 'solid'],
-      ['border-width', '0 .15em .15em 0'],
-      ['rotate', '45deg'],
-      ['translate', '0 -.15em'],
-    ]),
-    styleRule(`${open}, ${openInside}`, [
-      ['rotate', '225deg'],
-      ['translate', '0 .1em'],
-    ]),
-    styleRule(out.at('marker'), [['display', 'none']], PRINT),
-  ];
-}
-
-function thirdLevelRules(out: PartOut): ConditionalRule[] {
-  const box = out.at('submenu');
-  return [
-    // Beneath one another, so that the box is as wide as its widest link and not as two of them.
-    styleRule(`${box} li`, [
-      ['flex-direction', 'column'],
-      ['align-items', 'stretch'],
-    ]),
-    styleRule(`${box} ul`, [['padding-inline-start', '12px']]),
-  ];
-}
-
-/** The box of a parent with its own page: the link reaches over all of it, the button of the sign lies above. */
-function parentRules(part: MenuPart, out: PartOut): ConditionalRule[] {
-  const parents = shownItems(out.site, part).filter(isLinkedParent);
-  if (parents.length === 0) return [];
-  const lead = out.within(`.${out.class('lead')}`);
-  return [
-    ...(parents.every(isBare) ? [] : [styleRule(lead, [...IN_LINE, ['gap', 'inherit']])]),
-    styleRule(`${lead}::after`, [
-      ['content', '""'],
-      ['position', 'absolute'],
-      ['inset', '0'],
-    ]),
-    ...boxedSlots(part, out.site).map((slot) => styleRule(out.at(slot), [['position', 'relative']])),
-    styleRule(out.within(`button.${out.class('marker')}`), [['position', 'relative']]),
-    // The ring goes around the whole shape where the box can know of it.
-    styleRule(
-      out.within(`.${out.class('parent')}:where(:has(>.${out.class('lead')}:focus-visible))`),
-      FOCUS_RING,
-    ),
-    styleRule(`${lead}:focus-visible`, [['outline', 'none']], KNOWS_INNER),
-  ];
-}
-
-/** In a panel the signs of all parents stand in one column at its end; labels leave the room free. */
-function signColumn(part: MenuPart, out: PartOut): Rules {
-  const parent = `.${out.class('parent')}`;
-  const boxed = boxedSlots(part, out.site);
-  const parents = shownItems(out.site, part).filter((item) => item.children.length > 0);
-  return [
-    ...[...new Set(parents.map(controlSlot))]
-      .filter((slot) => !boxed.includes(slot))
-      .map((slot) => [out.at(slot), [['position', 'relative']]] as const),
-    [out.within(parent), [['min-block-size', `${TOUCH_TARGET}px`]]],
-    [
-      out.within(`${parent}::before`),
-      [
-        ['content', '""'],
-        ['order', '1'],
-        ['flex', `0 0 ${TOUCH_TARGET}px`],
-      ],
-    ],
-    [
-      out.within(`${parent}>.${out.class('marker')}`),
-      [
-        ['position', 'absolute'],
-        ['inset-block', '0'],
-        ['inset-inline-end', '0'],
-        ['inline-size', `${TOUCH_TARGET}px`],
-      ],
-    ],
-  ];
-}
-
-function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
-  const box = out.class('submenu');
-  const marker = out.class('marker');
-  const opened = `.${box}[${out.attribute('open')}]`;
-  return [
-    ...markerRules(out),
-    ...parentRules(part, out),
-    ...(hasThirdLevel(part, out) ? thirdLevelRules(out) : []),
-    ...out.inRow([
-      [
-        out.at('submenu'),
-        [
-          ['position', 'absolute'],
-          ['inset-block-start', out.beneath],
-          ['inset-inline-start', '0'],
-          ['z-index', '1'],
-          ['display', 'none'],
-          ['flex-direction', 'column'],
-          ['inline-size', 'max-content'],
-        ],
-      ],
-      [`${out.at('submenu')} .${out.class('link')}`, [['flex', '1']]],
-      [out.within(opened), [['display', 'flex']]],
-      // Until the script runs, and without it, pointing and tabbing open submenus.
-      [`${out.unready} li:hover>.${box}, ${out.unready} li:focus-within>.${box}`, [['display', 'flex']]],
-      [out.at('submenu', `[${out.attribute('end')}]`), [['inset-inline', 'auto 0']]],
-    ]),
-    ...out.inPanel([
-      ...signColumn(part, out),
-      [
-        out.at('submenu'),
-        [
-          ['display', 'flex'],
-          ['flex-direction', 'column'],
-          ['flex-basis', '100%'],
-        ],
-      ],
-      [`${out.ready} .${box}`, [['display', 'none']]],
-      [`${out.ready} ${opened}`, [['display', 'flex']]],
-    ]),
-    styleRule(`${out.unready} button.${marker}`, [['visibility', 'hidden']], NO_SCRIPT),
-  ];
-}
-
 /** What arranges a menu, whatever its look. */
 function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
   return [
@@ -341,12 +204,12 @@ function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
     styleRule(out.at('link'), [...IN_LINE, CLICKABLE]),
     ...extraRules(part, out),
     ...panelRules(out),
-    ...(menuHasSlot(part, 'submenu', out.site) ? submenuRules(part, out) : []),
+    ...submenuRules(part, out),
   ];
 }
 
 function behaviours(part: MenuPart, out: PartOut): BehaviourId[] {
-  return menuHasSlot(part, 'submenu', out.site) ? ['current', 'disclosure'] : ['current'];
+  return menuHasSlot(part, 'marker', out.site) ? ['current', 'disclosure', 'arrows'] : ['current'];
 }
 
 export function compileMenu(part: MenuPart, out: PartOut): Fragment {

@@ -60,7 +60,7 @@ describe('a menu’s markup', () => {
     expect(navOf(deep, { levels: 1 })).not.toContain('aria-expanded');
     expect(navOf(deep, { levels: 2 })).not.toContain('Three');
     expect(navOf(deep, { levels: 3 })).toMatch(
-      /<a class="hm-link" href="\/2\/">Two<\/a>\s*<ul>\s*<li>\s*<a class="hm-link" href="\/3\/">Three<\/a>\s*<\/li>/,
+      /<a class="hm-link" href="\/2\/">Two<\/a>\s*<ul class="hm-submenu">\s*<li>\s*<a class="hm-link" href="\/3\/">Three<\/a>\s*<\/li>/,
     );
   });
   test('headings, lines and calls to action are what they are', () => {

@@ -3,7 +3,7 @@ import type { Behind, PartKind } from '../../kind.ts';
 import { compileMenu } from './compile.ts';
 import { menuExtent } from './extent.ts';
 import { MENU_SHAPE, type MenuPart } from './shape.ts';
-import { boxedSlots, MENU_SLOTS, menuHasSlot } from './slots.ts';
+import { boxedSlots, MENU_SLOTS, menuHasLevel, menuHasSlot } from './slots.ts';
 
 /** An unfolded submenu lies over the page, not over what the menu stands on. */
 function behind(_part: MenuPart, slot: string, level: number | null): Behind {
@@ -27,6 +27,7 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   refused: ({ site }) => (site.menus.length === 0 ? 'the site has no menu yet' : null),
   name: (part) => `Menu ${part.name}`,
   hasSlot: menuHasSlot,
+  hasLevel: menuHasLevel,
   box: () => 'nav',
   behind,
   boxes: boxedSlots,

@@ -1,6 +1,7 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
 import type { SiteContent } from '../../../model/site-content.ts';
 import {
+  ARRIVAL_PROPERTIES,
   BOX_PROPERTIES,
   BOX_STATES,
   BUTTON_STATES,
@@ -9,11 +10,12 @@ import {
   LINK_STATES,
   MARGIN_PROPERTIES,
   MARK_PROPERTIES,
-  MOTION_PROPERTIES,
+  PLACEMENT_PROPERTY_IDS,
   TEXT_PROPERTIES,
 } from '../../../model/slot.ts';
-import { levelCount } from '../../../model/states.ts';
-import { shownItems, shownLinks } from '../../content.ts';
+import type { Level } from '../../../model/states.ts';
+import { shownDepth, shownItems, shownLinks } from '../../content.ts';
+import { isDisclosed, USUAL_OPENING } from './opening.ts';
 import { controlSlot, isLinkedParent } from './item.ts';
 import type { MenuPart } from './shape.ts';
 
@@ -39,11 +41,11 @@ export const MENU_SLOTS = {
   marker: {
     label: 'Marker',
     sign: true,
-    levels: [1],
+    levels: [1, 2],
     states: LINK_STATES,
     text: 'icon',
     inside: 'link',
-    properties: [...ICON_PROPERTIES, 'opacity'],
+    properties: ['sign', 'signTurn', 'signSide', ...ICON_PROPERTIES, 'marginInline', 'opacity'],
     defaults: { size: 10 },
   },
   description: {
@@ -109,11 +111,22 @@ export const MENU_SLOTS = {
   },
   submenu: {
     label: 'Submenu box',
-    levels: [2],
+    holdsLevel: true,
+    levels: [2, 3],
     states: BOX_STATES,
     text: 'none',
-    properties: [...BOX_PROPERTIES, 'gap', ...MARGIN_PROPERTIES, 'minWidth', ...MOTION_PROPERTIES],
-    defaults: { fill: { role: 'paper' }, minWidth: 220 },
+    properties: [
+      ...PLACEMENT_PROPERTY_IDS,
+      ...BOX_PROPERTIES,
+      'gap',
+      'separator',
+      ...MARGIN_PROPERTIES,
+      'minWidth',
+      'opacity',
+      ...ARRIVAL_PROPERTIES,
+    ],
+    defaults: {},
+    atLevel: { 2: { fill: { role: 'paper' }, minWidth: 220 }, 3: { opens: USUAL_OPENING[3] } },
   },
 } as const;
 
@@ -129,16 +142,31 @@ const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
   divider: (item) => item.role === 'divider',
 };
 
-/** The slots worn by boxes around a parent's link and the button of its sign. */
-export function boxedSlots(part: MenuPart, site: SiteContent): readonly string[] {
-  if (!menuHasSlot(part, 'submenu', site)) return [];
-  return [...new Set(shownItems(site, part).filter(isLinkedParent).map(controlSlot))];
+/** Whether a slot is there at a level. A sign stands at a link that opens what is nested in it. */
+export function menuHasLevel(part: MenuPart, slot: string, level: Level, site: SiteContent): boolean {
+  const depth = shownDepth(site, part);
+  return slot === 'marker' ? level < depth && isDisclosed(part, (level + 1) as 2 | 3) : level <= depth;
 }
+
+/** The links whose submenu is opened by a button, as deep as there are such. */
+export function openingItems(part: MenuPart, site: SiteContent): readonly MenuItem[] {
+  const parents = (items: readonly MenuItem[]) => items.filter(({ children }) => children.length > 0);
+  const first = parents(shownItems(site, part));
+  return [
+    ...(menuHasLevel(part, 'marker', 1, site) ? first : []),
+    ...(menuHasLevel(part, 'marker', 2, site) ? first.flatMap(({ children }) => parents(children)) : []),
+  ];
+}
+
+/** The slots worn by boxes around a parent's link and the button of its sign. */
+export const boxedSlots = (part: MenuPart, site: SiteContent): readonly string[] => [
+  ...new Set(openingItems(part, site).filter(isLinkedParent).map(controlSlot)),
+];
 
 /** Whether one of a placement's links has a slot. */
 export function menuHasSlot(part: MenuPart, slot: string, site: SiteContent): boolean {
-  if (slot === 'submenu' || slot === 'marker')
-    return levelCount(part.levels) > 1 && shownItems(site, part).some((item) => item.children.length > 0);
+  if (slot === 'submenu') return shownDepth(site, part) > 1;
+  if (slot === 'marker') return menuHasLevel(part, slot, 1, site) || menuHasLevel(part, slot, 2, site);
   const test = WORN[slot as MenuSlot];
   return test === undefined || shownLinks(site, part).some(test);
 }

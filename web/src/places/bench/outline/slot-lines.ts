@@ -1,4 +1,4 @@
-import { levelCount, slotsOf, hasSlot, type Level, type MenuPart, type Owner, type Site } from '@hamaca/core';
+import { hasSlot, levelsOf, slotsOf, type Level, type Owner, type Site } from '@hamaca/core';
 
 /** A slot of an owner as a line of the outline. */
 export interface SlotLine {
@@ -8,21 +8,16 @@ export interface SlotLine {
   readonly label: string;
 }
 
-/** How many levels of menu an owner has: as many as its placement shows. */
-const levelsOf = (owner: Owner) => (owner.kind === 'menu' ? levelCount((owner.thing as MenuPart).levels) : 3);
-
 /** The slots of an owner as lines; a link has one for each level the menu shows. */
 export function slotLines(site: Site, owner: Owner): SlotLine[] {
-  const levels = levelsOf(owner);
   return Object.entries(slotsOf(owner.kind))
     .filter(([slot]) => hasSlot(site, owner, slot))
     .flatMap(([slot, kind]): SlotLine[] => {
       const line = { owner: owner.id, slot };
-      const shown = kind.levels.filter((level) => level <= levels);
-      if (kind.levels.length < 2)
-        return shown.length < kind.levels.length
-          ? []
-          : [{ ...line, level: shown[0] ?? null, label: kind.label }];
+      if (kind.levels.length === 0) return [{ ...line, level: null, label: kind.label }];
+      const shown = levelsOf(site, owner, slot);
+      if (kind.levels.length < 2 || (shown.length === 1 && kind.holdsLevel))
+        return shown.map((level) => ({ ...line, level, label: kind.label }));
       return shown.map((level) => ({ ...line, level, label: `${kind.label}, level ${level}` }));
     });
 }

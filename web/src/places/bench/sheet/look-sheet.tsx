@@ -71,7 +71,9 @@ const GROUP_LABELS: Readonly<Record<PropertyGroup, string>> = {
   fill: 'fill',
   edge: 'edge',
   space: 'space',
+  placement: 'placement',
   mark: 'mark',
+  icon: 'icon',
   motion: 'opacity and motion',
 };
 

@@ -1,0 +1,284 @@
+import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
+import { shownDepth } from '../../content.ts';
+import { NO_SCRIPT, type PartOut, type Rules, type Said } from '../../out.ts';
+import type { Opening } from '../../properties/placement.ts';
+import { arrivalRules } from './arrival.ts';
+import { floats } from './opening.ts';
+import { parentRules, signColumn, signRules } from './signs.ts';
+import type { MenuPart } from './shape.ts';
+import { menuHasLevel } from './slots.ts';
+import { widely } from './widely.ts';
+
+type BoxLevel = 2 | 3;
+
+/** A length of the look as the stylesheet says it, or what it is where the look says nothing. */
+const measure = (out: PartOut, id: 'offsetBlock' | 'offsetInline', word: string): string | null =>
+  out.says('submenu', id) ? `var(${out.variable(word)}, 0px)` : null;
+
+const plus = (start: string, more: string | null): string =>
+  more === null ? start : `calc(${start.replace(/^calc\((.*)\)$/, '$1')} + ${more})`;
+
+/** Where a box lies along the line: at the start or end of what it hangs from, or centred upon it. */
+function along(lies: string, shift: string | null): readonly Declaration[] {
+  switch (lies) {
+    case 'centred':
+      // Wider than any window to both sides, so that the middle is that of what it hangs from.
+      return [
+        ['inset-inline', shift === null ? '-100vw' : `calc(-100vw + ${shift}) calc(-100vw - ${shift})`],
+        ['margin-inline', 'auto'],
+      ];
+    case 'from the end':
+      return [['inset-inline', `auto ${shift ?? '0'}`]];
+    default:
+      return [['inset-inline', `${shift ?? '0'} auto`]];
+  }
+}
+
+/** A box across its section: at its start or end, or in the middle where it is narrower. */
+const across = (lies: string): readonly Declaration[] => [
+  ['inset-inline', '0'],
+  ['margin-inline', lies === 'centred' ? 'auto' : lies === 'from the end' ? 'auto 0' : '0 auto'],
+];
+
+/** Where a floating box stands, but for where it lies along the line. */
+function standing(opening: Opening, out: PartOut): readonly Declaration[] {
+  const drop = measure(out, 'offsetBlock', 'drop');
+  switch (opening) {
+    case 'beside':
+      return [
+        ['inset-block-start', drop ?? '0'],
+        ['inset-inline', `${plus('100%', measure(out, 'offsetInline', 'shift'))} auto`],
+      ];
+    case 'across':
+      return [['inset-block-start', plus(out.beneathSection, drop)]];
+    default:
+      return [['inset-block-start', plus(out.beneath, drop)]];
+  }
+}
+
+/** What is done with a box of one level where it floats. */
+function floatingRules(
+  part: MenuPart,
+  level: BoxLevel,
+  { value: opening, conditions }: Said<Opening>,
+  out: PartOut,
+): ConditionalRule[] {
+  const box = out.within(out.ofLevel('submenu', level));
+  // What opens below a link of a box hangs from that link, not from the bar.
+  const placed = level === 3 ? { ...out, beneath: '100%', beneathSection: '100%' } : out;
+  const hangsInside = level === 2 && menuHasLevel(part, 'submenu', 3, out.site) && mayFloat(out, 3);
+  const rules: Rules = [
+    [
+      box,
+      [
+        ['position', 'absolute'],
+        ...standing(opening, placed),
+        ['z-index', '1'],
+        ['display', 'none'],
+        ...(opening === 'across' ? [] : [['inline-size', 'max-content'] as const]),
+        ['max-inline-size', 'calc(100vw - 16px)'],
+        // Long ones scroll, unless something of them hangs out over their edge.
+        ...(hangsInside || out.says('submenu', 'notch')
+          ? []
+          : ([
+              ['max-block-size', 'calc(100vh - 96px)'],
+              ['overflow-y', 'auto'],
+            ] as const)),
+      ],
+    ],
+    ...(opening === 'across' ? acrossRules(level, out) : []),
+  ];
+  return [
+    ...widely(out.inRow(rules), conditions),
+    ...out
+      .said<string>('submenu', level, 'lies')
+      .flatMap((lies) =>
+        widely(out.inRow(liesRules(opening, lies.value, box, out)), [...conditions, ...lies.conditions]),
+      ),
+    ...widely(out.inRow(openedRules(level, out)), conditions),
+    ...(out.says('submenu', 'notch') ? widely(out.inRow(notchRules(opening, box, out)), conditions) : []),
+  ];
+}
+
+const mayFloat = (out: PartOut, level: BoxLevel): boolean =>
+  out.said<Opening>('submenu', level, 'opens').some(({ value }) => floats(value));
+
+/** Where a box lies along its line, and where it goes to at the window's edge. */
+function liesRules(opening: Opening, lies: string, box: string, out: PartOut): Rules {
+  const edge = out.attribute('edge');
+  if (opening === 'across') return [[box, across(lies)]];
+  if (opening === 'beside') {
+    const other = [['inset-inline', `auto ${plus('100%', measure(out, 'offsetInline', 'shift'))}`]] as const;
+    return lies === 'from the end'
+      ? [
+          [box, other],
+          [`${box}[${edge}=start]`, standing('beside', out).slice(1)],
+        ]
+      : [[`${box}[${edge}=end]`, other]];
+  }
+  return [
+    [box, along(lies, measure(out, 'offsetInline', 'shift'))],
+    ...(lies === 'from the end' ? [] : [[`${box}[${edge}=end]`, toEdge('auto 0', lies)] as const]),
+    ...(lies === 'from the start' ? [] : [[`${box}[${edge}=start]`, toEdge('0 auto', lies)] as const]),
+  ];
+}
+
+const toEdge = (inset: string, lies: string): readonly Declaration[] => [
+  ['inset-inline', inset],
+  ...(lies === 'centred' ? [['margin-inline', '0'] as const] : []),
+];
+
+/** What a box across its section is placed by: the section, and nothing between. */
+function acrossRules(level: BoxLevel, out: PartOut): Rules {
+  if (level === 3) return [[`${out.within(out.ofLevel('submenu', 2))}>li`, [['position', 'static']]]];
+  return [
+    [out.section, [['position', 'relative']]],
+    [out.at('list', '>li'), [['position', 'static']]],
+  ];
+}
+
+/** How a box is shown once it is opened: until the script runs, and without it, pointing and tabbing open it. */
+const openedRules = (level: BoxLevel, out: PartOut): Rules => {
+  const box = out.ofLevel('submenu', level);
+  return [
+    [out.within(`${box}[${out.attribute('open')}]`), [['display', 'grid']]],
+    [`${out.unready} li:hover>${box}, ${out.unready} li:focus-within>${box}`, [['display', 'grid']]],
+  ];
+};
+
+/** A pointer from the box to what it hangs from, in the box's own fill. */
+function notchRules(opening: Opening, box: string, out: PartOut): Rules {
+  const size = `var(${out.variable('notch')}, 0px)`;
+  const beside = opening === 'beside';
+  return [
+    [
+      `${box}::before`,
+      [
+        ['content', '""'],
+        ['position', 'absolute'],
+        ...(beside
+          ? ([
+              ['inset', '12px 100% auto auto'],
+              ['inline-size', size],
+              ['block-size', `calc(2 * ${size})`],
+              ['clip-path', 'polygon(0 50%, 100% 0, 100% 100%)'],
+            ] as const)
+          : ([
+              ['inset-block-end', '100%'],
+              ['inset-inline-start', '20px'],
+              ['inline-size', `calc(2 * ${size})`],
+              ['block-size', size],
+              ['clip-path', 'polygon(50% 0, 100% 100%, 0 100%)'],
+            ] as const)),
+        ['background-color', 'inherit'],
+      ],
+    ],
+  ];
+}
+
+/** Links with lists of their own within the flow: label above, list beneath. */
+const flowing = (level: BoxLevel, out: PartOut): Rules[number] => [
+  level === 2 ? out.at('list', '>li') : `${out.within(out.ofLevel('submenu', 2))}>li`,
+  [
+    ['flex-direction', 'column'],
+    ['align-items', 'stretch'],
+  ],
+];
+
+const indented = (out: PartOut): Declaration => [
+  'margin-inline-start',
+  out.says('submenu', 'indent') ? `var(${out.variable('indent')}, 12px)` : '12px',
+];
+
+/** What is done with a box of one level in one range of bands. */
+function openingRules(part: MenuPart, level: BoxLevel, said: Said<Opening>, out: PartOut): ConditionalRule[] {
+  const { value: opening, conditions } = said;
+  const box = out.within(out.ofLevel('submenu', level));
+  const sign: Rules = menuHasLevel(part, 'marker', (level - 1) as 1 | 2, out.site)
+    ? [[out.within(out.ofLevel('marker', (level - 1) as 1 | 2)), [['display', 'none']]]]
+    : [];
+  switch (opening) {
+    case 'not at all':
+      return widely(
+        [[box, [['display', 'none']]] as const, ...sign].map((rule) => styleRule(...rule)),
+        conditions,
+      );
+    case 'always open':
+      return widely(
+        [[box, [['display', 'grid'], indented(out)]] as const, flowing(level, out), ...sign].map((rule) =>
+          styleRule(...rule),
+        ),
+        conditions,
+      );
+    case 'in place':
+      return [
+        ...widely(
+          out.inRow([
+            [box, [['display', 'none'], indented(out)]],
+            flowing(level, out),
+            ...openedRules(level, out),
+          ]),
+          conditions,
+        ),
+        ...widely(out.inPanel(unfoldingRules(level, out)), conditions),
+      ];
+    default:
+      return [
+        ...floatingRules(part, level, said, out),
+        ...widely(out.inPanel(unfoldingRules(level, out)), conditions),
+      ];
+  }
+}
+
+/** In a panel whatever is opened unfolds in place; without a script it stands open. */
+function unfoldingRules(level: BoxLevel, out: PartOut): Rules {
+  const box = out.ofLevel('submenu', level);
+  return [
+    [out.within(box), [['display', 'grid'], ['flex-basis', '100%'], ...(level === 3 ? [indented(out)] : [])]],
+    [`${out.ready} ${box}`, [['display', 'none']]],
+    [`${out.ready} ${box}[${out.attribute('open')}]`, [['display', 'grid']]],
+  ];
+}
+
+/** A box in a box has measures of its own, as usual where none are said. */
+function ownMeasures(out: PartOut): ConditionalRule[] {
+  const declarations = MEASURES.filter(([id]) => out.says('submenu', id)).map(
+    ([, word, usual]): Declaration => [out.variable(word), usual],
+  );
+  return declarations.length > 0 ? [styleRule(out.at('submenu'), declarations)] : [];
+}
+
+const MEASURES = [
+  ['offsetInline', 'shift', '0px'],
+  ['offsetBlock', 'drop', '0px'],
+  ['notch', 'notch', '0px'],
+  ['indent', 'indent', '12px'],
+] as const;
+
+/** Everything about the submenus of a placement: how they open, and the signs that there are some. */
+export function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
+  const depth = shownDepth(out.site, part);
+  if (depth < 2) return [];
+  const levels: readonly BoxLevel[] = depth > 2 ? [2, 3] : [2];
+  return [
+    ...(depth > 2 ? ownMeasures(out) : []),
+    ...signRules(part, out),
+    ...parentRules(part, out),
+    ...out.inRow([[`${out.at('submenu')} .${out.class('link')}`, [['flex', '1']]]]),
+    ...out.inPanel(signColumn(part, out)),
+    ...levels.flatMap((level) =>
+      out.said<Opening>('submenu', level, 'opens').flatMap((said) => openingRules(part, level, said, out)),
+    ),
+    ...levels.flatMap((level) => arrivalRules(level, out)),
+    ...(depth > 3
+      ? [
+          styleRule(out.within(`.${out.name('deeper')}`), [indented(out)]),
+          styleRule(`${out.within(out.ofLevel('submenu', 3))} li`, [
+            ['flex-direction', 'column'],
+            ['align-items', 'stretch'],
+          ]),
+        ]
+      : []),
+    styleRule(`${out.unready} button.${out.class('marker')}`, [['visibility', 'hidden']], NO_SCRIPT),
+  ];
+}
