@@ -125,6 +125,7 @@ interface Reading {
   readonly own: Computed;
   readonly mark: Computed;
   readonly sign: Computed;
+  readonly around: Computed | null;
   readonly between: Computed | null;
   /** Width inside the header, in px. */
   readonly inside: number;
@@ -189,6 +190,9 @@ async function read(
         own: take(getComputedStyle(element, pseudo), names),
         mark: take(getComputedStyle(element, '::after'), [...names, ...markNames]),
         sign: take(getComputedStyle(element, '::before'), names),
+        around: element.parentElement?.matches('[class*=with-]')
+          ? take(getComputedStyle(element.parentElement), names)
+          : null,
         between: between ? take(getComputedStyle(between), names) : null,
         inside,
       };
@@ -226,7 +230,7 @@ const taken = (computed: string) => ({
 });
 
 /** Transitions; opacity is what they move. */
-const isMotion = (id: PropertyId) => property(id).group === 'motion' && id !== 'opacity';
+const isMotion = (id: PropertyId) => property(id).moves === true;
 
 interface Case {
   readonly slot: string;
@@ -315,6 +319,12 @@ function markAgrees(value: string, mark: Computed): boolean {
   }
 }
 
+/** Tracks are told as they were said while nothing is laid out, and as lengths once it is. */
+function columnsAgree(count: number, computed: string): boolean {
+  if (count === 0 || computed === 'none') return computed === 'none' && count < 2;
+  return computed.startsWith(`repeat(${count},`) || computed.split(' ').length === count;
+}
+
 function agrees(sample: Case): boolean {
   const { site, id, value, size, width, reading } = sample;
   const entry = property(id);
@@ -322,6 +332,7 @@ function agrees(sample: Case): boolean {
     slot: reading.own,
     mark: reading.mark,
     sign: reading.sign,
+    around: reading.around,
     between: reading.between,
   }[entry.on ?? 'slot'];
   if (!computed) return true;
@@ -331,13 +342,10 @@ function agrees(sample: Case): boolean {
   if (entry.on === 'mark' && reading.mark['content'] === 'none') return true;
   // A measure that is only handed on is not said where it is as usual.
   if (entry.css[0]?.startsWith('--') && first === '' && sameJson(value, entry.initial)) return true;
-  if (id === 'columns')
-    return value === 0
-      ? first === 'none'
-      : first === 'none'
-        ? value === 1
-        : first.startsWith(`repeat(${String(value)},`);
-  if (id === 'boxWidth' && value === 0) return /^(auto|max-content)$/.test(first);
+  if (id === 'columns') return columnsAgree(Number(value), first);
+  if (id === 'iconRepeat' && value === 0) return first === 'infinite';
+  // As wide as its content.
+  if (id === 'boxWidth' && value === 0) return true;
   if (id === 'markFrom') return value === 'at once' ? first === '' || first === '1' : first === '0 1';
   switch (entry.kind) {
     case 'colour':
@@ -354,6 +362,7 @@ function agrees(sample: Case): boolean {
       );
     }
     case 'choice':
+      if (id === 'iconMotion') return first === (value === 'none' ? 'none' : `hm-${String(value)}`);
       return first === (entry.choices[String(value)] ?? '');
     case 'line':
       return lineAgrees(sample, computed, computed['color'] ?? '');
@@ -481,6 +490,7 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
                 value,
                 own: namesOf(id).map((name) => reading.own[name]),
                 mark: property(id).on === 'mark' ? reading.mark : undefined,
+                around: property(id).on === 'around' ? reading.around : undefined,
                 sign: property(id).on === 'sign' ? reading.sign : undefined,
                 between: property(id).on === 'between' ? reading.between : undefined,
               });

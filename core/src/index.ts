@@ -22,6 +22,7 @@ export {
 export { acceptsValue } from './values/accepts.ts';
 export { readLength, toPixels } from './values/length.ts';
 export { LIMITS } from './values/limits.ts';
+export { ICON_MOTIONS, type Keyframes } from './kinds/properties/icon-motions.ts';
 export { type Property, PROPERTY_GROUPS, type PropertyGroup } from './values/property.ts';
 export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS, TOKENS } from './values/url.ts';
 export { coloursIn, type ColourValue, isColourValue, type Role, ROLES, type Value } from './values/values.ts';

@@ -14,6 +14,8 @@ export interface SlotReader {
   /** Type size. */
   readonly size: number;
   readonly pixels: (property: PropertyId) => number;
+  /** The keyword of a choice. */
+  readonly word: (property: PropertyId) => string;
   /** Whether a length is a share of what is around it, which cannot be told from here: `pixels` counts it as nothing. */
   readonly isShare: (property: PropertyId) => boolean;
   /** Room before and behind: lines and margins. */

@@ -113,6 +113,10 @@ function readSlot(
   return {
     size,
     pixels,
+    word: (property) => {
+      const word = value(property);
+      return typeof word === 'string' ? word : '';
+    },
     isShare,
     line,
     lines,

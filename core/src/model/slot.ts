@@ -20,6 +20,8 @@ export interface SlotKind {
   readonly inside?: string;
   /** The slot it stands in without having its states; it takes that one's text. */
   readonly inherits?: string;
+  /** The class of what is around it and its label. */
+  readonly around?: string;
   /** Whether it holds the links of its level, so that it stands beside the link of the level above. */
   readonly holdsLevel?: boolean;
   /** Whether it is the sign of a parent, within its control or a control of its own behind it. */
@@ -62,6 +64,28 @@ export const TEXT_PROPERTIES = ids(
   'textShadow',
 );
 export const ICON_PROPERTIES = ids('colour', 'size');
+/** What an icon beside a label can wear: a place, a box of its own and a motion. */
+export const LABEL_ICON_PROPERTIES = ids(
+  'iconPlace',
+  'iconGap',
+  'iconAlign',
+  'iconShows',
+  'size',
+  'colour',
+  'fill',
+  'lineTop',
+  'lineBottom',
+  'lineStart',
+  'lineEnd',
+  'radius',
+  'shadow',
+  'paddingInline',
+  'paddingBlock',
+  'opacity',
+  'iconMotion',
+  'iconTime',
+  'iconRepeat',
+);
 export const FILL_PROPERTIES = ids('fill', 'paint', 'paintSize', 'paintPlace', 'blur');
 export const EDGE_PROPERTIES = ids('lineTop', 'lineBottom', 'lineStart', 'lineEnd', 'radius', 'shadow');
 export const OUTLINE_PROPERTIES = ids('outline', 'outlineGap');

@@ -13,6 +13,7 @@ import { createElementMap, type ElementMap } from './elements.ts';
 import { makeFaces, typefacesOf, type Faces } from './fonts.ts';
 import { beneaths } from './hang.ts';
 import { usedIconSets } from './icons.ts';
+import { keyframeRules } from './keyframes.ts';
 import { lookRules, lookRulesAgain, type InheritedBase, type LookRules } from './look-rules.ts';
 import { compilePiece, leastHeights } from './out.ts';
 import { mergeRules, type MergedRules } from './passes/merge.ts';
@@ -158,10 +159,11 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   const { context } = markup;
   const rules = makeRules(markup, last);
   const lists = [rules.before, ...rules.looks.map((made) => made.rules), rules.after];
-  const { families, variables } = joinUsages(lists);
+  const { families, variables, animations } = joinUsages(lists);
   const palette = paletteDeclarations(context, variables);
   const all: ConditionalRule[] = palette.length > 0 ? [styleRule(context.root, palette)] : [];
   for (const list of lists) all.push(...list);
+  all.push(...keyframeRules(context, animations));
   return {
     markup,
     rules,

@@ -16,7 +16,7 @@ import { declareBeneath, isSaidBeneath } from './hang.ts';
 import { MARK_IDS, readMarks, type Marks } from './marks.ts';
 import { listCandidates, pruneCandidates, rankOf, type Candidate } from './passes/prune.ts';
 import { placeOf, under } from './place.ts';
-import { boxedSlots, slotSelector, stateMedia } from './selectors.ts';
+import { aroundSelector, boxedSlots, slotSelector, stateMedia } from './selectors.ts';
 import { valueDeclarations } from './values.ts';
 
 function bandMedia(context: CompileContext, band: string): readonly string[] {
@@ -155,13 +155,12 @@ function isGiven(
 }
 
 /** Where a candidate's declarations go: the slot, always or in a row, its mark or sign, the line between links, or what moves. */
-type Aim = 'slot' | 'row' | 'mark' | 'sign' | 'between' | 'motion';
+type Aim = 'slot' | 'row' | 'mark' | 'sign' | 'around' | 'between' | 'motion';
 
 function aimOf(id: PropertyId): Aim {
-  const { group, on, inRow } = property(id);
+  const { on, inRow, moves } = property(id);
   if (on !== undefined) return on;
-  if (inRow) return 'row';
-  return group === 'motion' && id !== 'opacity' ? 'motion' : 'slot';
+  return inRow ? 'row' : moves ? 'motion' : 'slot';
 }
 
 /** The mark's own element. */
@@ -233,6 +232,7 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
     row: [],
     mark: [],
     sign: [],
+    around: [],
     between: [],
     motion: [],
   };
@@ -243,7 +243,7 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
         : declare(slotContext, candidate.property, candidate.value, candidate);
     aimed[aimOf(candidate.property)].push(...drawn);
   }
-  const { slot: own, row, sign, between, motion } = aimed;
+  const { slot: own, row, sign, around, between, motion } = aimed;
   const mark = marks ? aimed.mark : [];
   return [
     ...(own.length > 0 ? [styleRule(selector, own, ...conditions)] : []),
@@ -251,6 +251,9 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
       ? [styleRule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)]
       : []),
     ...(row.length > 0 ? rowRules(slotContext, selector, row, conditions) : []),
+    ...(around.length > 0
+      ? [styleRule(aroundSelector(context, owner, slot, at.level, at.state), around, ...conditions)]
+      : []),
     ...(sign.length > 0 ? [styleRule(`${selector}::before`, sign, ...conditions)] : []),
     ...(between.length > 0 ? betweenRules(slotContext, selector, between, conditions) : []),
     ...(motion.length > 0

@@ -58,14 +58,26 @@ const arrangedIn = memoise((look: SlotLook): string => {
 });
 
 /** What kinds only ask for. */
-const ASKED: readonly PropertyId[] = ['offsetBlock', 'offsetInline', 'notch', 'indent', 'signTurn'];
+const ASKED: readonly PropertyId[] = [
+  'offsetBlock',
+  'offsetInline',
+  'notch',
+  'indent',
+  'signTurn',
+  'paddingInline',
+  'paddingBlock',
+  'lineTop',
+  'lineBottom',
+  'lineStart',
+  'lineEnd',
+];
 
 /** Everything that markup and arrangement read of looks this way. */
 export const arrangedBy = (context: CompileContext): string =>
   outputOwners(context)
     .flatMap(({ id, kind }) =>
       Object.entries(slotsOf(kind)).flatMap(([slot, { properties }]) =>
-        properties.some((property) => isArranged(property))
+        properties.some((id) => isArranged(id) || id === 'signTurn')
           ? [arrangedIn(effectiveLook(context.site, { owner: id, slot }))]
           : [],
       ),

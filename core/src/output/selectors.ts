@@ -127,7 +127,32 @@ export function slotSelector(
       );
     if (slot === backdropSlot) return `${ownRoot(context, owner.piece)}::backdrop`;
   }
-  const own = `.${context.names.slotClass(owner.id, slot)}${ofLevel(context, owner, slot, level)}`;
+  return selectorBelow(context, owner, slot, slot, level, state);
+}
+
+/** The selector of what is around a slot and its label, for one level and state. */
+export function aroundSelector(
+  context: CompileContext,
+  owner: Owner,
+  slot: string,
+  level: LevelKey,
+  state: State,
+): string {
+  const { around = slot } = slotsOf(owner.kind)[slot] as SlotKind;
+  return selectorBelow(context, owner, slot, around, level, state);
+}
+
+/** The selector below the roots of a class that has the levels and states of a slot. */
+function selectorBelow(
+  context: CompileContext,
+  owner: Owner,
+  slot: string,
+  word: string,
+  level: LevelKey,
+  state: State,
+): string {
+  const kind = slotsOf(owner.kind)[slot] as SlotKind;
+  const own = `.${context.names.slotClass(owner.id, word)}${ofLevel(context, owner, slot, level)}`;
   return within(
     context,
     own + stateCondition(context, kind, state, { isRoot: false, box: boxOf(context, owner) }),

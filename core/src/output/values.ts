@@ -78,6 +78,10 @@ export function valueDeclarations(context: CompileContext, id: PropertyId, value
       ];
     case 'boxWidth':
       return [['inline-size', css === '0' ? 'max-content' : css]];
+    case 'iconMotion':
+      return [['animation-name', value === 'none' ? css : context.names.prefix + css]];
+    case 'iconRepeat':
+      return [['animation-iteration-count', value === 0 ? 'infinite' : css]];
     case 'columns':
       return columnDeclarations(value as number);
     // What grows is drawn at no width where it is hidden; without growing it only fades.

@@ -2,11 +2,11 @@ import type { LengthUnit } from './length.ts';
 import type { Value } from './values.ts';
 
 export const PROPERTY_GROUPS = [
+  'placement',
   'text',
   'fill',
   'edge',
   'space',
-  'placement',
   'mark',
   'icon',
   'motion',
@@ -14,8 +14,8 @@ export const PROPERTY_GROUPS = [
 
 export type PropertyGroup = (typeof PROPERTY_GROUPS)[number];
 
-/** Where a property is declared: on the slot itself, on its mark, between its children, or on the sign drawn in it. */
-export type DeclaredOn = 'slot' | 'mark' | 'between' | 'sign';
+/** Where a property is declared: on the slot itself, on its mark, between its children, on the sign drawn in it, or on what is around it and its label. */
+export type DeclaredOn = 'slot' | 'mark' | 'between' | 'sign' | 'around';
 
 interface PropertyBase {
   readonly label: string;
@@ -38,6 +38,8 @@ interface PropertyBase {
   readonly brings?: Readonly<Record<string, Value>>;
   /** Whether the kind arranges by it: it becomes rules of several elements there, and none of its own. */
   readonly arranged?: boolean;
+  /** Whether it moves something: never where a visitor asked for no motion. */
+  readonly moves?: boolean;
   /** Whether it holds only where its part stands in a row. */
   readonly inRow?: boolean;
   /** Whether each slot says it for itself, also where it looks the same as another. */
@@ -83,6 +85,10 @@ interface FamilyProperty extends PropertyBase {
 interface ChoiceProperty extends PropertyBase {
   readonly kind: 'choice';
   readonly choices: Readonly<Record<string, string>>;
+  /** What single values bring besides, as `brings` does. */
+  readonly bringsWith?: Readonly<Record<string, Readonly<Record<string, Value>>>>;
+  /** The values that take the look of the level above along, where their own level has none. */
+  readonly likeAbove?: readonly string[];
 }
 
 interface LineProperty extends PropertyBase {

@@ -1,3 +1,4 @@
+import { ICON_MOTIONS, type Keyframes } from '@hamaca/core';
 import type { ReactNode } from 'react';
 
 /*
@@ -267,6 +268,100 @@ const SIGN_SIDES: Drawings = {
   ),
 };
 
+/** A bell, by which an icon is told. */
+const BELL = 'M-5 4h10c-1.5-1.5-1.5-3-1.5-5a3.5 3.5 0 0 0-7 0c0 2 0 3.5-1.5 5zM-1 6.5h2';
+
+const bell = (x: number, y: number) => <path d={BELL} transform={`translate(${x} ${y})`} strokeWidth="1.5" />;
+const label = (path: string) => <path d={path} className="stroke-ink" />;
+
+const ICON_PLACE: Drawings = {
+  before: (
+    <>
+      {bell(11, 12)}
+      {label('M20 12h18')}
+    </>
+  ),
+  behind: (
+    <>
+      {bell(33, 12)}
+      {label('M6 12h18')}
+    </>
+  ),
+  above: (
+    <>
+      {bell(22, 8)}
+      {label('M13 20h18')}
+    </>
+  ),
+  beneath: (
+    <>
+      {bell(22, 16)}
+      {label('M13 4h18')}
+    </>
+  ),
+};
+
+const ICON_ALIGN: Drawings = {
+  'in the middle': (
+    <>
+      {bell(10, 12)}
+      {label('M20 8h18M20 16h12')}
+    </>
+  ),
+  'with the first line': (
+    <>
+      {bell(10, 7)}
+      {label('M20 8h18M20 16h12')}
+    </>
+  ),
+  'with the last line': (
+    <>
+      {bell(10, 16)}
+      {label('M20 8h18M20 16h12')}
+    </>
+  ),
+};
+
+const ICON_SHOWS: Drawings = {
+  'with its label': ICON_PLACE['before'],
+  'instead of it': bell(22, 12),
+  'not at all': label('M13 12h18'),
+};
+
+/** Movements as the output has them, under names of the interface's own. */
+const MOTION_STYLE = Object.entries<Keyframes>(ICON_MOTIONS)
+  .map(([name, steps]) => {
+    const frames = steps.map(([at, ...declarations]) => {
+      const lines = declarations.map(([property, value]) => `${property}:${value}`);
+      return `${at}{${lines.join(';')}}`;
+    });
+    return `@keyframes icon-${name}{${frames.join('')}}`;
+  })
+  .join('');
+
+/** An icon that moves as it is named, now and again. */
+const moving = (name: string) => (
+  <>
+    <style>{MOTION_STYLE}</style>
+    <g transform="translate(22 12) scale(1.3)">
+      <g
+        style={{
+          animation: `icon-${name} 1.2s ease infinite`,
+          transformBox: 'fill-box',
+          transformOrigin: 'center',
+        }}
+      >
+        <path d={BELL} strokeWidth="1.5" />
+      </g>
+    </g>
+  </>
+);
+
+const ICON_MOTION: Drawings = {
+  none: bell(22, 12),
+  ...Object.fromEntries(Object.keys(ICON_MOTIONS).map((name) => [name, moving(name)])),
+};
+
 const STYLE: Drawings = { upright: word(), italic: word({ fontStyle: 'italic' }) };
 
 /** Drawings of the named values of properties, by the property's id. */
@@ -288,6 +383,10 @@ export const PROPERTY_DRAWINGS: Readonly<Record<string, Drawings>> = {
   sign: SIGNS,
   signTurn: TURNS,
   signSide: SIGN_SIDES,
+  iconPlace: ICON_PLACE,
+  iconAlign: ICON_ALIGN,
+  iconShows: ICON_SHOWS,
+  iconMotion: ICON_MOTION,
 };
 
 /** The page, and the panel over it. */

@@ -18,6 +18,8 @@ export const PLACEMENT_PROPERTIES = {
     arranged: true,
     unshared: true,
     common: true,
+    bringsWith: { across: { columns: 0, gap: 24, paddingInline: 24, paddingBlock: 20 } },
+    likeAbove: ['below', 'beside', 'across'],
     hint: 'below its link, beside it, across the whole row, unfolding in place, always open, or not at all; in a panel all unfold in place',
     related: ['lies', 'columns', 'boxWidth', 'offsetBlock', 'offsetInline', 'arrives'],
   },

@@ -3,6 +3,7 @@ import { TEXT_PROPERTIES } from './text.ts';
 import { FILL_PROPERTIES } from './fill.ts';
 import { EDGE_PROPERTIES } from './edge.ts';
 import { SPACE_PROPERTIES } from './space.ts';
+import { ICON_PROPERTIES } from './icon.ts';
 import { MARK_PROPERTIES } from './mark.ts';
 import { MOTION_PROPERTIES } from './motion.ts';
 import { PLACEMENT_PROPERTIES } from './placement.ts';
@@ -20,6 +21,7 @@ export const PROPERTIES = {
   ...PLACEMENT_PROPERTIES,
   ...MARK_PROPERTIES,
   ...SIGN_PROPERTIES,
+  ...ICON_PROPERTIES,
   ...MOTION_PROPERTIES,
 } as const satisfies Record<string, Property>;
 

@@ -74,7 +74,7 @@ export const flag = (words: Words<boolean> = {}) => made<boolean>({ kind: 'flag'
 export const literal = <const Value extends string | number | boolean>(value: Value) =>
   made<Value>({ kind: 'literal', value }, {}, value);
 export const address = (words: Words<string> = {}) => made<string>({ kind: 'address' }, words, '');
-export const levels = (words: Words<ShownLevels> = {}) => made<ShownLevels>({ kind: 'levels' }, words, 2);
+export const levels = (words: Words<ShownLevels> = {}) => made<ShownLevels>({ kind: 'levels' }, words, 3);
 /** SVG source, or null. */
 export const svg = (words: Words<string | null> = {}) =>
   made<string | null>({ kind: 'svg', nullable: true }, words, null);

@@ -140,18 +140,37 @@ function revealPanel({ reveal }: PinMessage, chosen: Element | null): void {
   }
 }
 
-/** Opens the submenu that is to be seen and closes every other one. */
-function revealSubmenu({ reveal, pinned: frozen }: PinMessage, chosen: Element | null): void {
-  const item = chosen?.closest('ul ul')?.closest('li') ?? chosen?.closest('li') ?? null;
-  const wanted = reveal.submenu || frozen?.states.includes('open') === true;
-  const buttons = [...holder.querySelectorAll('nav [aria-expanded]')];
-  const button = wanted ? (buttons.find((one) => one.closest('li') === item) ?? buttons[0]) : undefined;
-  for (const one of buttons) {
-    one.setAttribute('aria-expanded', String(one === button));
-    one
-      .closest('li')
-      ?.querySelector('ul')
-      ?.toggleAttribute(attribute('open'), one === button);
+/** The items whose submenus are to be seen: those around what is chosen, and its own where that is asked for. */
+function itemsToOpen({ reveal, pinned: frozen }: PinMessage, chosen: Element | null): ReadonlySet<Element> {
+  const items = new Set<Element>();
+  for (let box = chosen?.closest('li > ul'); box; box = box.parentElement?.closest('li > ul'))
+    if (box.parentElement) items.add(box.parentElement);
+  const own = chosen?.closest('li');
+  if (own && frozen?.states.includes('open')) items.add(own);
+  const first = holder.querySelector('nav [aria-expanded]')?.closest('li');
+  if (reveal.submenu && items.size === 0 && first)
+    items.add(own?.querySelector('[aria-expanded]') ? own : first);
+  return items;
+}
+
+/** Opens the submenus that are to be seen and closes every other one; at the window's edge they turn as in a page. */
+function revealSubmenus(message: PinMessage, chosen: Element | null): void {
+  const items = itemsToOpen(message, chosen);
+  for (const button of holder.querySelectorAll('nav [aria-expanded]')) {
+    const item = button.closest('li');
+    const box = item?.querySelector('ul');
+    if (!item || !box) continue;
+    const isOpen = items.has(item);
+    button.setAttribute('aria-expanded', String(isOpen));
+    box.toggleAttribute(attribute('open'), isOpen);
+    box.removeAttribute(attribute('edge'));
+    const { left, right } = box.getBoundingClientRect();
+    const isOver = right > document.documentElement.clientWidth;
+    if (left < 0 || isOver)
+      box.setAttribute(
+        attribute('edge'),
+        isOver === (getComputedStyle(box).direction === 'ltr') ? 'end' : 'start',
+      );
   }
 }
 
@@ -175,7 +194,7 @@ function pin(message: PinMessage): void {
   clear('data-chosen');
   const chosen = findElement(message.selected);
   revealPanel(message, chosen);
-  revealSubmenu(message, chosen);
+  revealSubmenus(message, chosen);
   if (message.outlined) chosen?.setAttribute('data-chosen', '');
   const frozen = findElement(message.pinned);
   if (frozen && message.pinned && message.pinned.states.length > 0)

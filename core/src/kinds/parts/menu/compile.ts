@@ -10,25 +10,18 @@ import {
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import { shownItems, shownLinks } from '../../content.ts';
 import { TOUCH_TARGET } from '../../extent.ts';
-import {
-  CLICKABLE,
-  DRAWN_AS_TYPE,
-  FORCED_COLOURS,
-  fragment,
-  IN_LINE,
-  type Fragment,
-  type PartOut,
-} from '../../out.ts';
+import { CLICKABLE, FORCED_COLOURS, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
 import {
   accessibleName,
   controlSlot,
   hasOwnTarget,
-  ICON_SPACE,
+  PICTURE_SPACE,
   itemAttributes,
   itemContent,
 } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
 import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
+import { iconRules } from '../../with-icon.ts';
 import { submenuRules } from './submenus.ts';
 
 /** Whether a link has a submenu in this placement. */
@@ -120,21 +113,26 @@ function markup(part: MenuPart, out: PartOut): HtmlElement {
   );
 }
 
-/** Room between an icon or picture and the label. */
-const SPACED: Declaration = ['margin-inline-end', `${ICON_SPACE}px`];
+/** Room between a picture and the label. */
+const SPACED: Declaration = ['margin-inline-end', `${PICTURE_SPACE}px`];
 
 /** Rules for what only some links have. */
 function extraRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   const ifShown = (slot: MenuSlot, rules: readonly ConditionalRule[]) =>
     menuHasSlot(part, slot, out.site) ? rules : [];
-  const hidesLabel = shownLinks(out.site, part).some((item) => item.labelHidden);
+  const levels = ([1, 2, 3] as const).filter((level) => menuHasLevel(part, 'glyph', level, out.site));
+  const links = shownLinks(out.site, part);
+  const isLabelled = links.some((item) => item.icon !== undefined && !item.labelHidden);
+  const hidesLabel = links.some(
+    (item) => item.image !== undefined && item.icon === undefined && item.labelHidden,
+  );
   return [
     ...ifShown('action', [
       styleRule(out.at('action'), [...IN_LINE, CLICKABLE]),
       styleRule(out.at('action'), [['outline', '1px solid']], FORCED_COLOURS),
     ]),
     ...ifShown('heading', [styleRule(out.at('heading'), IN_LINE)]),
-    ...ifShown('glyph', [styleRule(out.at('glyph'), [...DRAWN_AS_TYPE, SPACED])]),
+    ...ifShown('glyph', iconRules(out, 'glyph', { levels, isLabelled })),
     ...ifShown('picture', [styleRule(out.at('picture'), [SPACED, ['flex', 'none']])]),
     ...(hidesLabel ? [styleRule(out.within(`.${out.name('alone')}`), [['margin-inline-end', '0']])] : []),
     ...ifShown('description', [styleRule(out.at('description'), [['display', 'block']])]),

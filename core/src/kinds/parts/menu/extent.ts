@@ -2,7 +2,6 @@ import type { MenuItem } from '../../../model/menu-item.ts';
 import type { State } from '../../../model/states.ts';
 import { shownItems } from '../../content.ts';
 import {
-  drawnLine,
   exact,
   LEAST_TARGET,
   sumExtents,
@@ -10,16 +9,13 @@ import {
   type PartExtents,
   type SlotReader,
 } from '../../extent.ts';
-import { hasOwnTarget, ICON_SPACE } from './item.ts';
+import { iconExtent, withIconExtent } from '../../with-icon.ts';
+import { hasOwnTarget, PICTURE_SPACE } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
 
-/** The sign that says there is more, in shares of its type's size: its side, and the line along it. */
-const SIGN = { side: 0.5, line: 0.15 } as const;
-
-/** What a sign takes of a row, in px. */
-function signExtent(size: number): Extent {
-  return exact(Math.max(LEAST_TARGET, size * SIGN.side + drawnLine(size * SIGN.line)));
-}
+/** What a sign takes of a row, in px: as much as its type is large, and never less than a target. */
+const signExtent = (sign: SlotReader): Extent =>
+  exact(Math.max(LEAST_TARGET, sign.size) + 2 * sign.pixels('marginInline'));
 
 /** The slot a link is drawn as; a heading that opens something is drawn as a link. */
 function slotOf(item: MenuItem, opens: boolean): 'link' | 'action' | 'heading' {
@@ -32,22 +28,29 @@ const pictureExtent = (picture: SlotReader): Extent => ({
   certain: !picture.isShare('width'),
 });
 
-/** What a link shows: icon, picture, label with its description beneath. */
-function content(item: MenuItem, slot: string, at: PartExtents, states: readonly State[]): Extent[] {
-  const beside = [
-    ...(item.icon === undefined ? [] : [exact(at.slot('glyph', 1).size)]),
-    ...(item.image === undefined ? [] : [pictureExtent(at.slot('picture', 1))]),
-  ];
-  if (item.labelHidden)
-    return beside.map((one, index) => (index < beside.length - 1 ? sumExtents([one], 0, ICON_SPACE) : one));
+/** A link's label with its description beneath. */
+function labelExtent(item: MenuItem, slot: string, at: PartExtents, states: readonly State[]): Extent {
   const label = at.words(item.label, slot, 1, states);
-  const description =
-    item.description === undefined ? null : at.words(item.description, 'description', 1, [], slot);
-  const words =
-    description === null
+  if (item.description === undefined) return label;
+  const description = at.words(item.description, 'description', 1, [], slot);
+  return {
+    ...sumExtents([label, description], 0),
+    width: Math.max(label.width, description.width),
+  };
+}
+
+/** What a link shows: picture, icon and label. */
+function content(item: MenuItem, slot: string, at: PartExtents, states: readonly State[]): Extent[] {
+  const label = item.labelHidden ? null : labelExtent(item, slot, at, states);
+  const labelled =
+    item.icon === undefined
       ? label
-      : { ...sumExtents([label, description], 0), width: Math.max(label.width, description.width) };
-  return [...beside.map((one) => sumExtents([one], 0, ICON_SPACE)), words];
+      : label === null
+        ? iconExtent(at, 'glyph', 1)
+        : withIconExtent(at, 'glyph', 1, label);
+  if (item.image === undefined) return labelled === null ? [] : [labelled];
+  const picture = pictureExtent(at.slot('picture', 1));
+  return labelled === null ? [picture] : [sumExtents([picture], 0, PICTURE_SPACE), labelled];
 }
 
 /** A link with the sign that it has more. */
@@ -57,7 +60,11 @@ function itemExtent(part: MenuPart, item: MenuItem, at: PartExtents, states: rea
   const slot = slotOf(item, opens);
   const shown = content(item, slot, at, states);
   if (!opens) return at.control(shown, slot, 1);
-  const sign = signExtent(at.slot('marker', 1).size);
+  const opening = at.slot('submenu', 2).word('opens');
+  // What stands open is as wide as its links, which lie beneath one another.
+  if (opening === 'always open') return { ...at.control(shown, slot, 1), certain: false };
+  if (opening === 'not at all') return at.control(shown, slot, 1);
+  const sign = signExtent(at.slot('marker', 1));
   // The sign stands in the parent's own box, behind its gap.
   return at.control([...shown, sign], slot, 1);
 }

@@ -1,9 +1,10 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
 import { element, text, type HtmlElement, type HtmlNode } from '../../../print/trees.ts';
 import type { PartOut } from '../../out.ts';
+import { withIcon } from '../../with-icon.ts';
 
-/** Space between a link's icon or picture and its label, in px. */
-export const ICON_SPACE = 8;
+/** Space between a link's picture and what stands behind it, in px. */
+export const PICTURE_SPACE = 8;
 
 /** Whether a parent has somewhere to lead besides opening what is nested in it. */
 export const hasOwnTarget = (item: MenuItem) => item.target.kind !== 'none' && item.role !== 'heading';
@@ -31,15 +32,13 @@ function words(item: MenuItem, out: PartOut): HtmlNode | null {
   );
 }
 
-/** What a link shows: icon, picture, label and description. */
+/** What a link shows: picture, icon, label and description. */
 export function itemContent(item: MenuItem, out: PartOut): (HtmlNode | null)[] {
   if (isBare(item)) return [text(item.label)];
-  // Nothing stands behind the last one where the label is hidden.
-  const alone = item.labelHidden ? ` ${out.name('alone')}` : '';
-  const icon =
-    item.icon === undefined
-      ? null
-      : out.glyph(out.class('glyph') + (item.image === undefined ? alone : ''), item.icon);
+  const icon = item.icon === undefined ? null : out.glyph(out.class('glyph'), item.icon);
+  const labelled = withIcon(out, 'glyph', icon, words(item, out));
+  // Nothing stands behind a picture where there is no icon and the label is hidden.
+  const alone = labelled === null ? ` ${out.name('alone')}` : '';
   const image =
     item.image === undefined
       ? null
@@ -49,7 +48,7 @@ export function itemContent(item: MenuItem, out: PartOut): (HtmlNode | null)[] {
           alt: item.imageText ?? '',
           loading: 'lazy',
         });
-  return [icon, image, words(item, out)];
+  return [image, labelled];
 }
 
 /** The name of a link where it is not its label. */

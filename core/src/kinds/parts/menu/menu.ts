@@ -20,7 +20,6 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   slots: MENU_SLOTS,
   create: ({ site }) => ({
     menu: site.menus[0]?.id ?? '',
-    levels: 1,
     name: site.menus[0]?.name ?? 'Menu',
     look: { link: { all: { rest: { all: { paddingInline: 10, paddingBlock: 8 } } } } },
   }),

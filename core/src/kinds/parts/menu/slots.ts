@@ -7,6 +7,7 @@ import {
   BUTTON_STATES,
   CONTROL_PROPERTIES,
   ICON_PROPERTIES,
+  LABEL_ICON_PROPERTIES,
   LINK_STATES,
   MARGIN_PROPERTIES,
   MARK_PROPERTIES,
@@ -14,6 +15,7 @@ import {
   TEXT_PROPERTIES,
 } from '../../../model/slot.ts';
 import type { Level } from '../../../model/states.ts';
+import { around } from '../../with-icon.ts';
 import { shownDepth, shownItems, shownLinks } from '../../content.ts';
 import { isDisclosed, USUAL_OPENING } from './opening.ts';
 import { controlSlot, isLinkedParent } from './item.ts';
@@ -63,7 +65,8 @@ export const MENU_SLOTS = {
     states: LINK_STATES,
     text: 'icon',
     inside: 'link',
-    properties: [...ICON_PROPERTIES, 'opacity'],
+    around: around('glyph'),
+    properties: LABEL_ICON_PROPERTIES,
     defaults: { size: 20 },
   },
   picture: {

@@ -75,13 +75,14 @@ function floatingRules(
         ...standing(opening, placed),
         ['z-index', '1'],
         ['display', 'none'],
+        ['align-items', 'start'],
         ...(opening === 'across' ? [] : [['inline-size', 'max-content'] as const]),
         ['max-inline-size', 'calc(100vw - 16px)'],
         // Long ones scroll, unless something of them hangs out over their edge.
         ...(hangsInside || out.says('submenu', 'notch')
           ? []
           : ([
-              ['max-block-size', 'calc(100vh - 96px)'],
+              ['max-block-size', 'max(320px, 100vh - 96px)'],
               ['overflow-y', 'auto'],
             ] as const)),
       ],

@@ -1,10 +1,11 @@
 import { styleRule, text } from '../../../print/trees.ts';
 import { flag, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
-import { BUTTON_STATES, CONTROL_PROPERTIES, ICON_PROPERTIES } from '../../../model/slot.ts';
+import { BUTTON_STATES, CONTROL_PROPERTIES, LABEL_ICON_PROPERTIES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
-import { exact, type Extent, type PartExtents } from '../../extent.ts';
+import type { Extent, PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
-import { CLICKABLE, DRAWN_AS_TYPE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
+import { CLICKABLE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
+import { around, iconExtent, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
 
 const SHORTCUT_SHAPE = {
   label: textField({ label: 'label', needed: true }),
@@ -20,6 +21,9 @@ const SHORTCUT_SHAPE = {
 /** A link that is mostly an icon: account, basket, saved things. */
 export type Shortcut = PartOf<'shortcut', typeof SHORTCUT_SHAPE>;
 
+/** Room between the icon and its label in px, where no look says another. */
+const GAP = 6;
+
 const showsLabel = (part: Shortcut) => part.labelShown || part.icon === null;
 
 /** Its label is its name where it is not shown. */
@@ -34,18 +38,27 @@ function compile(part: Shortcut, out: PartOut): Fragment {
     'aria-label': showsLabel(part) ? null : part.label,
   };
   return fragment(
-    [out.link(attributes, part.target, drawn, showsLabel(part) ? text(part.label) : null)],
+    [
+      out.link(
+        attributes,
+        part.target,
+        withIcon(out, 'symbol', drawn, showsLabel(part) ? text(part.label) : null),
+      ),
+    ],
     [
       styleRule(out.at('shortcut'), [...IN_LINE, CLICKABLE]),
-      ...(part.icon === null ? [] : [styleRule(out.at('symbol'), DRAWN_AS_TYPE)]),
+      ...(part.icon === null ? [] : iconRules(out, 'symbol', { gap: GAP, isLabelled: showsLabel(part) })),
     ],
   );
 }
 
 function extent(part: Shortcut, at: PartExtents): Extent {
-  const symbol = part.icon === null ? [] : [exact(at.slot('symbol').size)];
-  const words = showsLabel(part) ? [at.words(part.label, 'shortcut')] : [];
-  return at.control([...symbol, ...words], 'shortcut');
+  const words = showsLabel(part) ? at.words(part.label, 'shortcut') : null;
+  const content =
+    part.icon === null || words === null
+      ? (words ?? iconExtent(at, 'symbol'))
+      : withIconExtent(at, 'symbol', null, words);
+  return at.control([content], 'shortcut');
 }
 
 export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
@@ -61,7 +74,7 @@ export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
       text: 'label',
       typeStyle: 'menu',
       properties: CONTROL_PROPERTIES,
-      defaults: { colour: { role: 'ink' }, gap: 6, paddingInline: 6, paddingBlock: 6 },
+      defaults: { colour: { role: 'ink' }, paddingInline: 6, paddingBlock: 6 },
     },
     symbol: {
       label: 'Icon link’s icon',
@@ -69,8 +82,9 @@ export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
       states: BUTTON_STATES,
       text: 'icon',
       inside: 'shortcut',
-      properties: [...ICON_PROPERTIES, 'opacity'],
-      defaults: { size: 22 },
+      around: around('symbol'),
+      properties: LABEL_ICON_PROPERTIES,
+      defaults: { size: 22, iconGap: GAP },
     },
   },
   create: () => ({ label: 'Account' }),

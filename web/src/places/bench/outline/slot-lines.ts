@@ -16,7 +16,7 @@ export function slotLines(site: Site, owner: Owner): SlotLine[] {
       const line = { owner: owner.id, slot };
       if (kind.levels.length === 0) return [{ ...line, level: null, label: kind.label }];
       const shown = levelsOf(site, owner, slot);
-      if (kind.levels.length < 2 || (shown.length === 1 && kind.holdsLevel))
+      if (kind.levels.length < 2 || (shown.length === 1 && (kind.holdsLevel ?? kind.sign)))
         return shown.map((level) => ({ ...line, level, label: kind.label }));
       return shown.map((level) => ({ ...line, level, label: `${kind.label}, level ${level}` }));
     });

@@ -15,6 +15,7 @@ import {
   type PropertyId,
   type Site,
   type SlotRef,
+  type Value,
 } from '@hamaca/core';
 import { benchStore } from '../../../store/bench-store.ts';
 import type { SheetCell } from './sheet-model.ts';
@@ -33,9 +34,8 @@ export function setCells(cells: readonly CellValue[]): Edit {
 export function bringing(site: Site, cells: readonly CellValue[]): CellValue[] {
   const brought = new Map<string, CellValue>();
   for (const cell of cells) {
-    const { brings = {}, initial } = property(cell.property);
-    if (cell.value === null || sameJson(cell.value, initial)) continue;
-    for (const [id, value] of Object.entries(brings)) {
+    if (cell.value === null) continue;
+    for (const [id, value] of broughtBy(site, cell)) {
       if (!isPropertyId(id) || slotKind(site, cell)?.properties.includes(id) !== true) continue;
       const at = { ...cell, property: id, state: 'rest' as const };
       const level = levelOf(cell.level);
@@ -50,6 +50,29 @@ export function bringing(site: Site, cells: readonly CellValue[]): CellValue[] {
     }
   }
   return [...cells, ...brought.values()];
+}
+
+/** What a value brings: always, with itself alone, or from the look of the level above. */
+function broughtBy(site: Site, cell: CellValue): [id: string, value: Value][] {
+  const entry = property(cell.property);
+  const always = sameJson(cell.value, entry.initial) ? [] : Object.entries(entry.brings ?? {});
+  if (entry.kind !== 'choice') return always;
+  const word = String(cell.value);
+  const above = entry.likeAbove?.includes(word) ? lookAbove(site, cell) : [];
+  return [...always, ...Object.entries(entry.bringsWith?.[word] ?? {}), ...above];
+}
+
+/** What a slot looks like at rest at the level above; nothing at the topmost one. */
+function lookAbove(site: Site, { owner, slot, level }: CellValue): [id: string, value: Value][] {
+  const kind = slotKind(site, { owner, slot });
+  const own = levelOf(level);
+  const above = kind?.levels.find((one) => one + 1 === own) ?? null;
+  if (!kind || above === null) return [];
+  return kind.properties.flatMap((id): [string, Value][] => {
+    const found = resolve(site, { owner, slot, level: above, property: id, states: [], band: 0 });
+    const isSaid = found && !property(id).arranged && !sameJson(found.value, property(id).initial);
+    return isSaid ? [[id, found.value]] : [];
+  });
 }
 
 const indexOfBand = (site: Site, id: string) => site.bands.findIndex((band) => band.id === id);

@@ -72,7 +72,6 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
           part: makePart('menu', id, {
             name: menu.name,
             menu: menu.id,
-            levels: 1,
             opensOn: 'click',
             look: { link: { all: { rest: { all: { paddingInline: 8, paddingBlock: 6 } } } } },
           }),

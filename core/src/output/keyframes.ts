@@ -1,0 +1,15 @@
+import { ICON_MOTIONS, type Keyframes } from '../kinds/properties/icon-motions.ts';
+import { styleRule, type ConditionalRule } from '../print/trees.ts';
+import type { CompileContext } from './context.ts';
+
+const MOTIONS = Object.entries<Keyframes>(ICON_MOTIONS);
+
+/** The movements that are named somewhere, each once, in the catalogue's order. */
+export const keyframeRules = ({ names }: CompileContext, used: ReadonlySet<string>): ConditionalRule[] =>
+  used.size === 0
+    ? []
+    : MOTIONS.filter(([name]) => used.has(names.prefix + name)).flatMap(([name, steps]) =>
+        steps.map(([at, ...declarations]) =>
+          styleRule(at, declarations, `@keyframes ${names.prefix}${name}`),
+        ),
+      );
