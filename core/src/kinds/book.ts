@@ -9,6 +9,8 @@ import { ID } from '../values/url.ts';
 import { slotsOf, THING_SHAPES, type OwnerKind } from './catalogue.ts';
 import { isPropertyId, property } from './properties/properties.ts';
 
+const isItemKey = (key: string) => key.startsWith('@') && ID.test(key.slice(1));
+
 /** Walks a look by the catalogue; violations are paths below the look with what is allowed there. */
 class LookTester {
   readonly violations: Violation[] = [];
@@ -44,10 +46,10 @@ class LookTester {
     const levelKeys: readonly string[] = LEVEL_KEYS.filter(
       (key) => key === 'all' || kind.levels.some((level) => String(level) === key),
     );
+    const keyOk = (key: string) => levelKeys.includes(key) || (kind.single === true && isItemKey(key));
     const stateOk = (key: string) => isState(key) && kind.states.includes(key);
-    for (const [level, states] of this.entries(look, [slot], levelKeys.join(', '), (key) =>
-      levelKeys.includes(key),
-    ))
+    const allowed = [...levelKeys, ...(kind.single ? ['@ with a link’s id'] : [])].join(', ');
+    for (const [level, states] of this.entries(look, [slot], allowed, keyOk))
       for (const [state, bands] of this.entries(states, [slot, level], kind.states.join(', '), stateOk))
         for (const [band, values] of this.entries(bands, [slot, level, state], 'all or a band’s id', (key) =>
           ID.test(key),

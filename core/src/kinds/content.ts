@@ -1,7 +1,7 @@
 import { memoise } from '../base/memo.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import type { Icon, Menu, Page, SiteContent } from '../model/site-content.ts';
-import { levelCount, type ShownLevels } from '../model/states.ts';
+import { levelCount, type Level, type ShownLevels } from '../model/states.ts';
 
 type Menus = Pick<SiteContent, 'menus'>;
 type Pages = Pick<SiteContent, 'pages'>;
@@ -110,6 +110,26 @@ export function shownDepth(site: Menus, placement: Shown): number {
   const depth = depthOf(shownItems(site, placement), 1);
   depthByPlacement(site.menus).set(placement, depth);
   return depth;
+}
+
+const levelsByPlacement = memoise(
+  (_menus: readonly Menu[]) => new WeakMap<Shown, ReadonlyMap<string, Level>>(),
+);
+
+/** The level each link of a placement stands at, by its id; deeper ones count as the third. */
+export function itemLevels(site: Menus, placement: Shown): ReadonlyMap<string, Level> {
+  const known = levelsByPlacement(site.menus).get(placement);
+  if (known) return known;
+  const levels = new Map<string, Level>();
+  const visit = (items: readonly MenuItem[], level: number) => {
+    for (const item of items) {
+      levels.set(item.id, Math.min(3, level) as Level);
+      if (level < levelCount(placement.levels)) visit(item.children, level + 1);
+    }
+  };
+  visit(shownItems(site, placement), 1);
+  levelsByPlacement(site.menus).set(placement, levels);
+  return levels;
 }
 
 const indexPages = memoise((pages: readonly Page[]) => ({

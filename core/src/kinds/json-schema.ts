@@ -37,8 +37,12 @@ function slotSchema(kind: SlotKind): JsonSchema {
   const levels = LEVEL_KEYS.filter(
     (key) => key === 'all' || kind.levels.some((level) => String(level) === key),
   );
-  return closed(Object.fromEntries(levels.map((level) => [level, states])), []);
+  const own = closed(Object.fromEntries(levels.map((level) => [level, states])), []);
+  return kind.single ? { ...own, patternProperties: { [ITEM_KEY]: states } } : own;
 }
+
+/** The key of a single link. */
+const ITEM_KEY = ID.source.replace('^', '^@');
 
 const lookSchema = (owner: OwnerKind): JsonSchema =>
   closed(

@@ -1,5 +1,5 @@
 import type { Cell } from '../model/look.ts';
-import { LEVEL_KEYS, STATES } from '../model/states.ts';
+import { keysIn, STATES } from '../model/states.ts';
 import type { Value } from '../values/values.ts';
 import { slotsOf } from './catalogue.ts';
 import type { PropertyId } from './properties/properties.ts';
@@ -16,7 +16,7 @@ export function lookCells(site: Site): LookCell[] {
   const cells: LookCell[] = [];
   for (const owner of ownersOf(site).values()) {
     for (const slot of Object.keys(slotsOf(owner.kind))) {
-      for (const level of LEVEL_KEYS) {
+      for (const level of keysIn(owner.look[slot] ?? {})) {
         for (const state of STATES) {
           for (const [band, values] of Object.entries(owner.look[slot]?.[level]?.[state] ?? {})) {
             for (const [property, value] of Object.entries(values))

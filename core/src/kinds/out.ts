@@ -74,6 +74,8 @@ export interface PartOut extends Out {
   readonly says: (slot: string, property: PropertyId) => boolean;
   /** The selector of a slot at one level of the menu, to stand below the roots. */
   readonly ofLevel: (slot: string, level: Level) => string;
+  /** The class of a link that has a look of its own in this part; null where it has none. */
+  readonly itemClass: (item: string) => string | null;
   /** The selector of the section it stands in. */
   readonly section: string;
   /** How far beneath the box of its section what it opens begins, as CSS. */

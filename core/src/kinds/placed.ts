@@ -3,10 +3,10 @@ import { isRecord } from '../base/json.ts';
 import type { Look, SlotRef } from '../model/look.ts';
 import type { Field, FieldSpec, Shape } from '../model/shape/field.ts';
 import type { SlotKind } from '../model/slot.ts';
-import type { Level } from '../model/states.ts';
+import { itemOf, levelOf, type Level, type LevelKey } from '../model/states.ts';
 import { BOOK } from './book.ts';
 import { partKind, pieceKind, shapeOf, SITE_SHAPE, slotsOf, type OwnerKind } from './catalogue.ts';
-import { itemsOf, shownLinks } from './content.ts';
+import { itemLevels, itemsOf, shownLinks } from './content.ts';
 import type { MenuPart } from './parts/menu/shape.ts';
 import type { Part, Piece, Region, Section, SectionKindId, Site } from './site.ts';
 import { shapeReferences, visitShape, type Reference } from '../model/shape/visit.ts';
@@ -197,6 +197,21 @@ export function levelsOf(site: Site, owner: Owner, slot: string): readonly Level
   const part = owner.thing as Part;
   const { hasLevel } = partKind(part);
   return hasLevel ? levels.filter((level) => hasLevel(part as never, slot, level, site)) : levels;
+}
+
+/** The level and link that a key of an owner's look asks for. A box is at the level of the links it holds. */
+export function askedAt(
+  site: Site,
+  { owner, slot }: SlotRef,
+  key: LevelKey,
+): { readonly level: Level | null; readonly item?: string } {
+  const item = itemOf(key);
+  const found = ownersOf(site).get(owner);
+  if (item === null || found?.kind !== 'menu') return { level: levelOf(key) };
+  const kind = slotsOf(found.kind)[slot];
+  if (!kind || kind.levels.length === 0) return { level: null, item };
+  const own = itemLevels(site, found.thing as MenuPart).get(item) ?? 1;
+  return { level: Math.min(3, own + (kind.holdsLevel ? 1 : 0)) as Level, item };
 }
 
 export function findPiece(site: Site, id: string): Piece | null {

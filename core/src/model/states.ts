@@ -15,16 +15,31 @@ export const LEVELS = [1, 2, 3] as const;
 
 export type Level = (typeof LEVELS)[number];
 
-/** A look's level key: one level, or all of them. */
-export type LevelKey = 'all' | '1' | '2' | '3';
+/** A look's key for a single link: its id behind an at sign. It goes before that of its level. */
+export type ItemKey = `@${string}`;
+
+/** A look's level key: one level, all of them, or a single link. */
+export type LevelKey = 'all' | '1' | '2' | '3' | ItemKey;
 
 export const LEVEL_KEYS: readonly LevelKey[] = ['all', '1', '2', '3'];
+
+export const itemKey = (item: string): ItemKey => `@${item}`;
+
+/** The link a key of a look stands for; null where it is that of a level. */
+export const itemOf = (key: string): string | null => (key.startsWith('@') ? key.slice(1) : null);
+
+/** The keys a look has: levels in order, then single links as they stand in it. */
+export const keysIn = (look: object): LevelKey[] => [
+  ...LEVEL_KEYS.filter((key) => Object.hasOwn(look, key)),
+  ...(Object.keys(look).filter((key) => itemOf(key) !== null) as ItemKey[]),
+];
 
 /** The key of a level; outside of menus there is one look for all. */
 export const levelKey = (level: Level | null): LevelKey => (level === null ? 'all' : `${level}`);
 
-/** The level a key of a look stands for; null for all of them. */
-export const levelOf = (key: LevelKey): Level | null => (key === 'all' ? null : (Number(key) as Level));
+/** The level a key of a look stands for; null for all of them, and for a single link. */
+export const levelOf = (key: LevelKey): Level | null =>
+  key === 'all' || itemOf(key) !== null ? null : (Number(key) as Level);
 
 /** How many levels of a menu a placement shows; beyond the third they are drawn like the third, indented. */
 export const SHOWN_LEVELS = [1, 2, 3, 'all'] as const;

@@ -1,11 +1,11 @@
 import { slotsOf } from '../kinds/catalogue.ts';
-import { shownItems, shownLinks } from '../kinds/content.ts';
+import { itemLevels, shownLinks } from '../kinds/content.ts';
 import type { MenuPart } from '../kinds/parts/menu/shape.ts';
 import type { Site } from '../kinds/site.ts';
 import { hasSlot, levelsOf, type Owner } from '../kinds/placed.ts';
 import type { SlotRef } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
-import { levelCount, levelKey, type Level } from '../model/states.ts';
+import { levelKey, type Level } from '../model/states.ts';
 import { outputOwners, type CompileContext } from './context.ts';
 import { slotSelector } from './selectors.ts';
 
@@ -46,20 +46,11 @@ const DRAWN_AS: Readonly<Record<string, (item: MenuItem) => boolean>> = {
   description: (item) => item.description !== undefined,
   glyph: (item) => item.icon !== undefined,
   picture: (item) => item.image !== undefined,
+  marker: (item) => item.children.length > 0,
+  submenu: (item) => item.children.length > 0,
 };
 
-/** The level each link of a placement stands at; deeper ones count as the third. */
-function levelsByItem(site: Site, part: MenuPart): ReadonlyMap<MenuItem, Level> {
-  const levels = new Map<MenuItem, Level>();
-  const visit = (items: readonly MenuItem[], level: number) => {
-    for (const item of items) {
-      levels.set(item, Math.min(3, level) as Level);
-      if (level < levelCount(part.levels)) visit(item.children, level + 1);
-    }
-  };
-  visit(shownItems(site, part), 1);
-  return levels;
-}
+const kindOf = (owner: Owner, slot: string) => slotsOf(owner.kind)[slot];
 
 function itemsAt(
   site: Site,
@@ -70,9 +61,12 @@ function itemsAt(
   const drawn = DRAWN_AS[slot];
   if (owner?.kind !== 'menu' || !drawn) return [];
   const part = owner.thing as MenuPart;
-  const levels = levelsByItem(site, part);
+  const levels = itemLevels(site, part);
   return shownLinks(site, part).filter(
-    (item) => drawn(item) && (level === null || levels.get(item) === level),
+    (item) =>
+      drawn(item) &&
+      (level === null ||
+        levels.get(item.id) === (kindOf(owner, slot)?.holdsLevel && level ? level - 1 : level)),
   );
 }
 

@@ -4,10 +4,12 @@ import { partKind, pieceKind, sectionKind, slotsOf } from '../kinds/catalogue.ts
 import { MAY_MOVE } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Part, SectionKindId, Site } from '../kinds/site.ts';
+import { itemLevels } from '../kinds/content.ts';
+import type { MenuPart } from '../kinds/parts/menu/shape.ts';
 import { findPlaced, hasSlot, levelsOf, ownersOf, type Owner } from '../kinds/placed.ts';
 import type { SlotLook } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { levelKey, levelOf, type Level, type LevelKey } from '../model/states.ts';
+import { itemOf, levelKey, levelOf, type LevelKey } from '../model/states.ts';
 import { styleRule, type ConditionalRule, type Declaration } from '../print/trees.ts';
 import { bandEnd, effectiveLook, fallbackValue, holderOf } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
@@ -298,11 +300,15 @@ function shownCandidates(
   const { piece } = owner;
   const { comesTo } = pieceKind(piece);
   const levels = levelsOf(site, owner, slot);
-  const isThere = (level: Level | null) => level === null || levels.includes(level);
+  const shown = owner.kind === 'menu' ? itemLevels(site, owner.thing as MenuPart) : null;
+  const isThere = (key: LevelKey) => {
+    const [level, item] = [levelOf(key), itemOf(key)];
+    return item === null ? level === null || levels.includes(level) : shown?.has(item) === true;
+  };
   return candidates.filter(
     (candidate) =>
       !property(candidate.property).arranged &&
-      isThere(levelOf(candidate.level)) &&
+      isThere(candidate.level) &&
       comesTo(piece as never, candidate.state) &&
       (marks !== null || !MARK_IDS.includes(candidate.property)),
   );

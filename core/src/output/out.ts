@@ -26,8 +26,8 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
-import { saidInBands, says } from './said.ts';
-import { ofLevel } from './selectors.ts';
+import { hasOwnLook, saidInBands, says } from './said.ts';
+import { itemClass, ofLevel } from './selectors.ts';
 import { levelKey } from '../model/states.ts';
 import { foldIn, placeOf, under } from './place.ts';
 import { bandsWhere, below, hiddenClasses } from './shown.ts';
@@ -118,6 +118,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       said: (slot, level, property) => saidInBands(context, part.id, slot, level, property),
       says: (slot, property) => says(context, part.id, slot, property),
       ofLevel: (slot, level) => `.${own.class(slot)}` + ofLevel(context, owner, slot, levelKey(level)),
+      itemClass: (item) => (hasOwnLook(context, owner, item) ? itemClass(names, item) : null),
       section: sectionSelector(context, placed),
       beneathSection: beneath(context, placed, 'section'),
       beneath: beneath(context, placed),

@@ -2,8 +2,9 @@ import { memoise } from '../base/memo.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import type { Said } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
+import type { Owner } from '../kinds/placed.ts';
 import type { SlotLook } from '../model/look.ts';
-import type { Level } from '../model/states.ts';
+import { itemOf, keysIn, type Level } from '../model/states.ts';
 import { effectiveLook, resolve } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
 import { outputOwners, type CompileContext } from './context.ts';
@@ -53,6 +54,7 @@ const arrangedIn = memoise((look: SlotLook): string => {
     for (const [band, values] of Object.entries(states.rest ?? {}))
       for (const [id, value] of Object.entries(values))
         if (property(id as PropertyId).arranged) told.push(`${level} ${band} ${id} ${JSON.stringify(value)}`);
+  told.push(...itemsIn(look));
   for (const id of ASKED) if (saidIn(look).has(id)) told.push(id);
   return told.join();
 });
@@ -76,8 +78,8 @@ const ASKED: readonly PropertyId[] = [
 export const arrangedBy = (context: CompileContext): string =>
   outputOwners(context)
     .flatMap(({ id, kind }) =>
-      Object.entries(slotsOf(kind)).flatMap(([slot, { properties }]) =>
-        properties.some((id) => isArranged(id) || id === 'signTurn')
+      Object.entries(slotsOf(kind)).flatMap(([slot, { properties, single }]) =>
+        single || properties.some((id) => isArranged(id) || id === 'signTurn')
           ? [arrangedIn(effectiveLook(context.site, { owner: id, slot }))]
           : [],
       ),
@@ -85,3 +87,11 @@ export const arrangedBy = (context: CompileContext): string =>
     .join(';');
 
 const isArranged = (id: PropertyId): boolean => property(id).arranged === true;
+
+const itemsIn = memoise((look: SlotLook): readonly string[] =>
+  keysIn(look).flatMap((key) => itemOf(key) ?? []),
+);
+
+/** Whether a link has a look of its own in an owner. */
+export const hasOwnLook = ({ site }: CompileContext, { id, kind }: Owner, item: string): boolean =>
+  Object.keys(slotsOf(kind)).some((slot) => itemsIn(effectiveLook(site, { owner: id, slot })).includes(item));

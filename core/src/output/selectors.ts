@@ -2,7 +2,8 @@ import { partKind, pieceKind, slotsOf } from '../kinds/catalogue.ts';
 import { levelsOf, type Owner } from '../kinds/placed.ts';
 import type { Part } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { levelOf, type Level, type LevelKey, type State } from '../model/states.ts';
+import { itemOf, levelOf, type Level, type LevelKey, type State } from '../model/states.ts';
+import type { Names } from './names.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 
 /**
@@ -97,6 +98,9 @@ function levelCondition(menuClass: string, level: Level, kind: SlotKind): string
   return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 1)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
 }
 
+/** The class of a link that has a look of its own. */
+export const itemClass = ({ name }: Pick<Names, 'name'>, item: string): string => name(`only-${item}`);
+
 /** What tells the elements of a slot at one level from those at others; nothing where there are no others. */
 export function ofLevel(
   { site, names }: CompileContext,
@@ -105,6 +109,9 @@ export function ofLevel(
   level: LevelKey,
 ): string {
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
+  const item = itemOf(level);
+  if (item !== null)
+    return `:where(.${itemClass(names, item)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
   const one = levelOf(level);
   if (one === null || kind.levels.length < 2 || levelsOf(site, owner, slot).length < 2) return '';
   return levelCondition(names.slotClass(owner.id, 'list'), one, kind);

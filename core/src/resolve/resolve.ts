@@ -3,7 +3,7 @@ import type { SlotLook, SlotRef, Values } from '../model/look.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { levelKey, STATES, type Level, type LevelKey, type State } from '../model/states.ts';
+import { itemKey, levelKey, STATES, type Level, type LevelKey, type State } from '../model/states.ts';
 import { isTypeLink, type Value } from '../values/values.ts';
 import { ownersOf, slotKind } from '../kinds/placed.ts';
 
@@ -37,6 +37,8 @@ export interface Resolved {
 export interface Question extends SlotRef {
   readonly property: PropertyId;
   readonly level: Level | null;
+  /** Id of the link it is asked for, where it is not asked for all of its level. */
+  readonly item?: string;
   readonly states: readonly State[];
   readonly band: number;
 }
@@ -78,9 +80,10 @@ export function ownValue(
   return null;
 }
 
-/** The level keys that reach a level, nearest first. */
-export function levelKeys(level: Level | null): readonly LevelKey[] {
-  return level === null ? ['all'] : [levelKey(level), 'all'];
+/** The level keys that reach a level, or one link of it, nearest first. */
+export function levelKeys(level: Level | null, item?: string): readonly LevelKey[] {
+  const keys: readonly LevelKey[] = level === null ? ['all'] : [levelKey(level), 'all'];
+  return item === undefined ? keys : [itemKey(item), ...keys];
 }
 
 /** What applies where no look says anything: the slot's own default, else its type style, else the reset. */
@@ -147,7 +150,7 @@ export function effectiveLook(site: Site, ref: SlotRef, depth = 0): SlotLook {
 
 /** The values of one state, then of weaker ones, until one is found; in focus the ring stands before weaker states. */
 function lookValue(site: Site, slotLook: SlotLook, question: Question): Resolved | null {
-  const levels = levelKeys(question.level);
+  const levels = levelKeys(question.level, question.item);
   const bands = bandKeys(site)[question.band] ?? ['all'];
   const { inFocus } = property(question.property);
   for (const state of STRONGEST_FIRST) {

@@ -1,7 +1,7 @@
 import type { Arrangement } from '../kinds/sections/row/shape.ts';
 import type { Look, SlotLook, Values } from '../model/look.ts';
 import type { PartKindId } from '../kinds/site.ts';
-import type { LevelKey, State } from '../model/states.ts';
+import type { Level, State } from '../model/states.ts';
 import type { TypeStyle } from '../model/site-content.ts';
 
 /** What a starting design has, to choose by. */
@@ -77,7 +77,7 @@ export function slot(states: States, narrow: States = {}): SlotLook {
   return { all };
 }
 
-type ByLevel = { readonly [L in Exclude<LevelKey, 'all'>]?: States };
+type ByLevel = { readonly [L in `${Level}`]?: States };
 
 /** A slot's look with more for single levels, and exceptions of those where the menu is folded. */
 export function levels(look: SlotLook, more: ByLevel, narrow: ByLevel = {}): SlotLook {

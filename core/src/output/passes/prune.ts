@@ -3,7 +3,15 @@ import type { SlotLook, Values } from '../../model/look.ts';
 import { property, type PropertyId } from '../../kinds/properties/properties.ts';
 import type { Site } from '../../kinds/site.ts';
 import type { SlotKind } from '../../model/slot.ts';
-import { LEVEL_KEYS, STATES, type Level, type LevelKey, type State } from '../../model/states.ts';
+import {
+  itemOf,
+  keysIn,
+  LEVEL_KEYS,
+  STATES,
+  type Level,
+  type LevelKey,
+  type State,
+} from '../../model/states.ts';
 import type { Value } from '../../values/values.ts';
 import { sameJson } from '../../base/json.ts';
 import { bandKeys, fallbackValue, followType, holderOf, levelKeys, ownValue } from '../../resolve/resolve.ts';
@@ -35,9 +43,8 @@ export function rankOf(
   { state, level, band }: Pick<Candidate, 'state' | 'level' | 'band'>,
 ): number {
   const bands = site.bands.findIndex((entry) => entry.id === band) + 1;
-  return (
-    (STATES.indexOf(state) * LEVEL_KEYS.length + LEVEL_KEYS.indexOf(level)) * (site.bands.length + 1) + bands
-  );
+  const place = itemOf(level) === null ? LEVEL_KEYS.indexOf(level) : LEVEL_KEYS.length;
+  return (STATES.indexOf(state) * (LEVEL_KEYS.length + 1) + place) * (site.bands.length + 1) + bands;
 }
 
 /** All values of a slot's look in the order that makes the later one win: state, then level, then band. */
@@ -45,7 +52,7 @@ export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Cand
   const bands = ['all', ...site.bands.map((band) => band.id)];
   const candidates: Candidate[] = [];
   for (const state of STATES) {
-    for (const level of LEVEL_KEYS) {
+    for (const level of keysIn(look)) {
       const byBand = look[level]?.[state];
       if (!byBand) continue;
       for (const band of bands) {
@@ -93,17 +100,22 @@ function withFocusRings(candidates: readonly Candidate[]): Candidate[] {
 
 const isWeakerThanFocus = (state: State) => STATES.indexOf(state) < STATES.indexOf('focus');
 
-/** The levels and bands a candidate reaches. */
+/** The levels, single links of any level, and bands a candidate reaches. */
 function* reach(
   site: Site,
   kind: SlotKind,
+  look: SlotLook,
   candidate: Candidate,
-): Generator<{ level: Level | null; band: number }> {
+): Generator<{ level: Level | null; keys: readonly LevelKey[]; band: number }> {
   const levels = kind.levels.length === 0 ? [null] : kind.levels;
+  const items = [undefined, ...keysIn(look).flatMap((key) => itemOf(key) ?? [])];
   for (const level of levels) {
-    if (!levelKeys(level).includes(candidate.level)) continue;
-    for (const [band, keys] of bandKeys(site).entries())
-      if (keys.includes(candidate.band)) yield { level, band };
+    for (const item of items) {
+      const keys = levelKeys(level, item);
+      if (!keys.includes(candidate.level)) continue;
+      for (const [band, reached] of bandKeys(site).entries())
+        if (reached.includes(candidate.band)) yield { level, keys, band };
+    }
   }
 }
 
@@ -116,26 +128,20 @@ function isRedundant(
   kind: SlotKind,
   look: SlotLook,
   candidate: Candidate,
-  base: Value | null,
+  baseAt: (level: Level | null) => Value | null,
 ): boolean {
-  for (const { level, band } of reach(site, kind, candidate)) {
+  for (const { level, keys, band } of reach(site, kind, look, candidate)) {
     const at = (state: State, without: boolean) => {
       const found = ownValue(
         without ? withoutCandidate(look, candidate) : look,
-        levelKeys(level),
+        keys,
         state,
         bandKeys(site)[band] ?? [],
         candidate.property,
       );
       return found?.value;
     };
-    const winner = ownValue(
-      look,
-      levelKeys(level),
-      candidate.state,
-      bandKeys(site)[band] ?? [],
-      candidate.property,
-    );
+    const winner = ownValue(look, keys, candidate.state, bandKeys(site)[band] ?? [], candidate.property);
     if (
       winner?.origin.kind !== 'look' ||
       winner.origin.level !== candidate.level ||
@@ -147,7 +153,8 @@ function isRedundant(
       .map((state) => at(state, false))
       .filter((value) => value !== undefined);
     const restValue = candidate.state === 'rest' ? undefined : at('rest', false);
-    const rivals = next === undefined ? [...weaker, ...(restValue === undefined ? [base] : [])] : [next];
+    const rivals =
+      next === undefined ? [...weaker, ...(restValue === undefined ? [baseAt(level)] : [])] : [next];
     if (!rivals.every((value) => sameJson(value, candidate.value))) return false;
   }
   return true;
@@ -159,9 +166,13 @@ function withoutCandidate(look: SlotLook, { level, state, band, property }: Cand
 }
 
 /** Whether anything else says the same: without that, nothing could stand in for a candidate. */
-function isRepeated(candidates: readonly Candidate[], candidate: Candidate, base: Value | null): boolean {
+function isRepeated(
+  candidates: readonly Candidate[],
+  candidate: Candidate,
+  bases: readonly (Value | null)[],
+): boolean {
   return (
-    sameJson(candidate.value, base) ||
+    bases.some((base) => sameJson(candidate.value, base)) ||
     candidates.some(
       (other) =>
         other !== candidate &&
@@ -183,12 +194,14 @@ export function pruneCandidates(
     // What the ring of focus stands before is no rival that could make it redundant.
     if (property(candidate.property).inFocus !== undefined) return true;
     // What is inherited from the slot around may be anything.
-    const base =
-      holderOf(kind, candidate.property) === null
-        ? fallbackValue(site, kind, candidate.property).value
-        : null;
+    const isHeld = holderOf(kind, candidate.property) !== null;
+    const baseAt = (level: Level | null) =>
+      isHeld ? null : fallbackValue(site, kind, candidate.property, level).value;
+    const bases = [null, ...Object.keys(kind.atLevel ?? {})].map((level) =>
+      baseAt(level === null ? null : (Number(level) as Level)),
+    );
     const redundant =
-      isRepeated(candidates, candidate, base) && isRedundant(site, kind, pruned, candidate, base);
+      isRepeated(candidates, candidate, bases) && isRedundant(site, kind, pruned, candidate, baseAt);
     if (redundant) pruned = withoutCandidate(pruned, candidate);
     return !redundant;
   });

@@ -70,7 +70,8 @@ interface ItemPlace {
 }
 
 function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, out: PartOut): HtmlElement {
-  const attributes = { class: out.hidden(item.bands) };
+  const classes = [out.itemClass(item.id), out.hidden(item.bands)].filter((name) => name !== null);
+  const attributes = { class: classes.join(' ') || null };
   if (!opens(part, item, level) || item.role === 'divider')
     return element('li', attributes, itemControl(item, out));
   const children = item.children.map((child, index) =>

@@ -32,6 +32,7 @@ export const MENU_SLOTS = {
   },
   link: {
     label: 'Link',
+    single: true,
     boxed: true,
     levels: [1, 2, 3],
     states: LINK_STATES,
@@ -42,6 +43,7 @@ export const MENU_SLOTS = {
   },
   marker: {
     label: 'Marker',
+    single: true,
     sign: true,
     levels: [1, 2],
     states: LINK_STATES,
@@ -52,6 +54,7 @@ export const MENU_SLOTS = {
   },
   description: {
     label: 'Description',
+    single: true,
     levels: [1, 2, 3],
     states: LINK_STATES,
     text: 'label',
@@ -61,6 +64,7 @@ export const MENU_SLOTS = {
   },
   glyph: {
     label: 'Icon',
+    single: true,
     levels: [1, 2, 3],
     states: LINK_STATES,
     text: 'icon',
@@ -71,6 +75,7 @@ export const MENU_SLOTS = {
   },
   picture: {
     label: 'Picture',
+    single: true,
     levels: [1, 2, 3],
     states: LINK_STATES,
     text: 'none',
@@ -80,6 +85,7 @@ export const MENU_SLOTS = {
   },
   action: {
     label: 'Call to action',
+    single: true,
     boxed: true,
     levels: [],
     states: BUTTON_STATES,
@@ -97,6 +103,7 @@ export const MENU_SLOTS = {
   },
   heading: {
     label: 'Heading',
+    single: true,
     levels: [],
     states: BOX_STATES,
     text: 'label',
@@ -106,6 +113,7 @@ export const MENU_SLOTS = {
   },
   divider: {
     label: 'Divider',
+    single: true,
     levels: [],
     states: BOX_STATES,
     text: 'none',
@@ -114,6 +122,7 @@ export const MENU_SLOTS = {
   },
   submenu: {
     label: 'Submenu box',
+    single: true,
     holdsLevel: true,
     levels: [2, 3],
     states: BOX_STATES,
