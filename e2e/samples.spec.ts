@@ -1,15 +1,18 @@
 import { expect, test, type CDPSession, type Page } from '@playwright/test';
 import {
+  askedAt,
   colourOf,
   compileSite,
   createMeasurer,
   givingWay,
+  itemKey,
   isColourValue,
   ownersOf,
   parseColour,
   property,
   PROPERTY_IDS,
   resolve,
+  singleItems,
   slotsOf,
   toPixels,
   type ColourValue,
@@ -47,6 +50,8 @@ interface Situation {
   readonly slot: string;
   readonly level: Level | null;
   readonly states: readonly State[];
+  /** A single link. */
+  readonly item?: string;
 }
 
 function randomSituation(random: Random, site: Site): Situation {
@@ -56,20 +61,27 @@ function randomSituation(random: Random, site: Site): Situation {
   const slot = random.pick(Object.keys(slotsOf(owner.kind)));
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   const states = kind.states.filter((state) => state !== 'rest' && random.chance(0.4));
-  return { owner: owner.id, slot, level: kind.levels.length > 0 ? random.pick(kind.levels) : null, states };
+  const ref = { owner: owner.id, slot };
+  const single = random.chance(0.4) ? singleItems(site, ref) : [];
+  const asked =
+    single.length > 0
+      ? askedAt(site, ref, itemKey(random.pick(single).id))
+      : { level: kind.levels.length > 0 ? random.pick(kind.levels) : null };
+  return { ...ref, ...asked, states };
 }
 
 /**
  * Marks the first element of a slot, controls first, and the control whose states it has, with the link in it where it is a
  * box around two; says whether there is one.
  */
-async function mark(page: Page, selector: string, isInside: boolean): Promise<boolean> {
+async function mark(page: Page, selector: string, isInside: boolean, place: number | null): Promise<boolean> {
   return page.evaluate(
-    ({ selector, isInside }) => {
+    ({ selector, isInside, place }) => {
       for (const name of ['data-sample', 'data-holder', 'data-control'])
         for (const element of document.querySelectorAll(`[${name}]`)) element.removeAttribute(name);
       const found = [...document.querySelectorAll(selector.replace('::backdrop', ''))];
-      const element = found.find((one) => one.matches('a, button, [class*=parent]')) ?? found[0];
+      const control = found.find((one) => one.matches('a, button, [class*=parent]')) ?? found[0];
+      const element = place === null ? control : found[place];
       const holder = isInside
         ? (element?.closest('[class*=parent]') ?? element?.closest('a, button'))
         : element;
@@ -78,7 +90,7 @@ async function mark(page: Page, selector: string, isInside: boolean): Promise<bo
       (holder?.querySelector(':scope > [class*=lead]') ?? holder)?.setAttribute('data-control', '');
       return holder != null;
     },
-    { selector, isInside },
+    { selector, isInside, place },
   );
 }
 
@@ -139,11 +151,14 @@ async function read(
   { elements, root: rootSelector, kind, situation }: Sampled,
   ids: readonly PropertyId[],
 ): Promise<Reading | null> {
-  const { owner, slot, level } = situation;
+  const { owner, slot, level, item } = situation;
+  // Deeper levels look like the third, but have no places of their own.
+  const place =
+    item === undefined ? null : elements.itemsOf({ owner, slot }, level).findIndex(({ id }) => id === item);
   const drawn = elements.entries.find(
     (entry) => entry.owner === owner && entry.slot === slot && entry.level === level,
   )?.selector;
-  if (drawn === undefined || !(await mark(page, drawn, kind.inside !== undefined))) return null;
+  if (drawn === undefined || !(await mark(page, drawn, kind.inside !== undefined, place))) return null;
   const selector = '[data-sample]';
   const holder = '[data-holder]';
   await page.evaluate(

@@ -38,6 +38,8 @@ export {
   type Level,
   levelCount,
   levelKey,
+  itemKey,
+  itemOf,
   levelOf,
   type LevelKey,
   SHOWN_LEVELS,
@@ -93,6 +95,7 @@ export {
   standingPieces,
   hasSlot,
   levelsOf,
+  askedAt,
 } from './kinds/placed.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
@@ -146,6 +149,9 @@ export { type Fit, fitAt, fitLine, type FitSegment, rowBreaks, type RowFit, rowF
 export { memoise } from './base/memo.ts';
 export { isSameBesideLooks } from './kinds/same-structure.ts';
 export { type Compiled, compileSite, createCompiler } from './output/compile-site.ts';
+export { lookCells } from './kinds/looks.ts';
+export type { ItemKey } from './model/states.ts';
+export { itemsWearing, singleItems } from './kinds/wearers.ts';
 export type { ElementEntry, ElementMap } from './output/elements.ts';
 export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED } from './output/names.ts';
 export type { Check, FetchedLink, Finding } from './check/check.ts';

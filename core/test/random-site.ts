@@ -1,3 +1,4 @@
+import { itemKey } from '../src/model/states.ts';
 import { slotsOf } from '../src/kinds/catalogue.ts';
 import { createPart, newPartWorld } from '../src/kinds/create.ts';
 import { property, PROPERTIES, type PropertyId } from '../src/kinds/properties/properties.ts';
@@ -137,6 +138,9 @@ const dressed = (level: number) => [
   { id: `divider-${level}`, label: '', target: { kind: 'none' }, role: 'divider', children: [] },
 ];
 
+/** Links that have looks of their own: of every role, at every level. */
+const SINGLE = ['visit', 'dressed-1', 'dressed-2', 'dressed-3', 'action-2', 'heading-1', 'divider-2'];
+
 /** The demo with every kind of part, three levels placed, derived swatches and random values in random cells of every slot. */
 export function randomSite(random: Random): Site {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- looks are filled in as raw JSON and loaded again
@@ -170,7 +174,9 @@ export function randomSite(random: Random): Site {
     owner.look = {};
     for (const [slot, kind] of Object.entries(kinds)) {
       for (let count = 0; count < kind.properties.length * 2; count++) {
-        const level = kind.levels.length > 1 && random.chance(0.6) ? String(random.pick(kind.levels)) : 'all';
+        const ofLevel =
+          kind.levels.length > 1 && random.chance(0.6) ? String(random.pick(kind.levels)) : 'all';
+        const level = kind.single && random.chance(0.15) ? itemKey(random.pick(SINGLE)) : ofLevel;
         const state = random.pick(kind.states);
         const band = random.chance(0.3) ? 'phone' : 'all';
         const id = random.pick(kind.properties);

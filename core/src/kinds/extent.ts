@@ -34,6 +34,8 @@ export interface PartExtents {
   /** Which half of it is meant, where its section asked it to stand in two. */
   readonly half: 0 | 1 | null;
   readonly slot: (slot: string, level?: Level | null, states?: readonly State[]) => SlotReader;
+  /** The same for one link of a menu, with the look it has of its own. */
+  readonly of: (item: string) => PartExtents;
   /** A control of a slot that holds some things side by side: with the slot's gaps, padding, least width, lines and margins. */
   readonly control: (content: readonly Extent[], slot: string, level?: Level | null) => Extent;
   /** The words alone in a slot's type; `holder` is the slot it stands in, where that may be one of several. */

@@ -10,11 +10,11 @@ import {
 } from '../kinds/extent.ts';
 import { givesWayIn, isShownIn, shownBelow, standsIn } from '../kinds/folds.ts';
 import type { Part, Piece, Site } from '../kinds/site.ts';
-import { findPlaced, slotKind, type PlacedSection } from '../kinds/placed.ts';
+import { findPlaced, ownersOf, slotKind, type PlacedSection } from '../kinds/placed.ts';
 import type { SlotKind } from '../model/slot.ts';
-import type { Level, State } from '../model/states.ts';
+import { itemKey, type Level, type State } from '../model/states.ts';
 import { baseText } from '../resolve/base-text.ts';
-import { resolve } from '../resolve/resolve.ts';
+import { effectiveLook, resolve } from '../resolve/resolve.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Measurer } from '../text/measure.ts';
 import type { Value } from '../values/values.ts';
@@ -77,8 +77,9 @@ function readSlot(
   slot: string,
   level: Level | null,
   states: readonly State[],
-  holder: string | null = null,
+  { holder, item }: { readonly holder?: string | null; readonly item?: string | undefined } = {},
 ): TypeReader {
+  const own = item === undefined ? {} : { item };
   const { site, band, width, measure } = ground;
   const resolved = new Map<PropertyId, Value | undefined>();
   const value = (property: PropertyId): Value | undefined => {
@@ -86,15 +87,15 @@ function readSlot(
     return resolved.get(property);
   };
   const resolveValue = (property: PropertyId) => {
-    const found = resolve(site, { owner, slot, property, level, states, band });
-    return found?.origin.kind === 'holder' && holder !== null
-      ? resolve(site, { owner, slot: holder, property, level, states, band })?.value
+    const found = resolve(site, { owner, slot, property, level, ...own, states, band });
+    return found?.origin.kind === 'holder' && holder != null
+      ? resolve(site, { owner, slot: holder, property, level, ...own, states, band })?.value
       : found?.value;
   };
   const kind = slotKind(site, { owner, slot });
-  const own = kind?.properties.includes('size') ? value('size') : null;
-  const size = isLength(own)
-    ? toPixels(own, { fontSize: ROOT_SIZE, width })
+  const typeSize = kind?.properties.includes('size') ? value('size') : null;
+  const size = isLength(typeSize)
+    ? toPixels(typeSize, { fontSize: ROOT_SIZE, width })
     : inheritedSize(ground, owner, kind);
   const pixels = (property: PropertyId) => {
     const length = value(property);
@@ -139,9 +140,12 @@ function readSlot(
   };
 }
 
-function partExtents(ground: Ground, owner: string, half: 0 | 1 | null): PartExtents {
-  // All links of a level read the same slot.
+function partExtents(ground: Ground, owner: string, half: 0 | 1 | null, item?: string): PartExtents {
+  // All links of a level read the same slot, but for those with a look of their own.
   const readers = new Map<string, TypeReader>();
+  const looks = Object.keys(ownersOf(ground.site).get(owner)?.look ?? {});
+  const isSingle = (id: string) =>
+    looks.some((slot) => Object.hasOwn(effectiveLook(ground.site, { owner, slot }), itemKey(id)));
   const read = (
     slot: string,
     level: Level | null = null,
@@ -149,12 +153,13 @@ function partExtents(ground: Ground, owner: string, half: 0 | 1 | null): PartExt
     holder: string | null = null,
   ): TypeReader => {
     const key = `${slot} ${level} ${states.join()} ${holder}`;
-    const reader = readers.get(key) ?? readSlot(ground, owner, slot, level, states, holder);
+    const reader = readers.get(key) ?? readSlot(ground, owner, slot, level, states, { holder, item });
     readers.set(key, reader);
     return reader;
   };
-  return {
+  const extents: PartExtents = {
     site: ground.site,
+    of: (id) => (isSingle(id) ? partExtents(ground, owner, half, id) : extents),
     band: ground.site.bands[ground.band]?.id ?? '',
     half,
     slot: read,
@@ -167,6 +172,7 @@ function partExtents(ground: Ground, owner: string, half: 0 | 1 | null): PartExt
       return { ...inside, width };
     },
   };
+  return extents;
 }
 
 /** What a part's width follows from besides the part itself, where no look is shared: everything but looks and colours. */

@@ -1,7 +1,5 @@
 import { slotsOf } from '../kinds/catalogue.ts';
-import { itemLevels, shownLinks } from '../kinds/content.ts';
-import type { MenuPart } from '../kinds/parts/menu/shape.ts';
-import type { Site } from '../kinds/site.ts';
+import { itemsWearing } from '../kinds/wearers.ts';
 import { hasSlot, levelsOf, type Owner } from '../kinds/placed.ts';
 import type { SlotRef } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
@@ -37,43 +35,9 @@ function entriesOf(context: CompileContext, owner: Owner): ElementEntry[] {
     );
 }
 
-/** Whether a link is drawn as a slot. */
-const DRAWN_AS: Readonly<Record<string, (item: MenuItem) => boolean>> = {
-  link: (item) => item.role === undefined || (item.role === 'heading' && item.children.length > 0),
-  action: (item) => item.role === 'action',
-  heading: (item) => item.role === 'heading' && item.children.length === 0,
-  divider: (item) => item.role === 'divider',
-  description: (item) => item.description !== undefined,
-  glyph: (item) => item.icon !== undefined,
-  picture: (item) => item.image !== undefined,
-  marker: (item) => item.children.length > 0,
-  submenu: (item) => item.children.length > 0,
-};
-
-const kindOf = (owner: Owner, slot: string) => slotsOf(owner.kind)[slot];
-
-function itemsAt(
-  site: Site,
-  owner: Owner | undefined,
-  slot: string,
-  level: Level | null,
-): readonly MenuItem[] {
-  const drawn = DRAWN_AS[slot];
-  if (owner?.kind !== 'menu' || !drawn) return [];
-  const part = owner.thing as MenuPart;
-  const levels = itemLevels(site, part);
-  return shownLinks(site, part).filter(
-    (item) =>
-      drawn(item) &&
-      (level === null ||
-        levels.get(item.id) === (kindOf(owner, slot)?.holdsLevel && level ? level - 1 : level)),
-  );
-}
-
 /** The one place that tells which elements of the output stand for what. */
 export function createElementMap(context: CompileContext): ElementMap {
   const owners = outputOwners(context);
-  const byId = new Map(owners.map((owner) => [owner.id, owner]));
   const entries = owners.flatMap((owner) => entriesOf(context, owner));
   return {
     entries,
@@ -81,6 +45,6 @@ export function createElementMap(context: CompileContext): ElementMap {
       const found = entries.filter((entry) => entry.owner === ref.owner && entry.slot === ref.slot);
       return (found.find((entry) => entry.level === level) ?? found[0])?.selector ?? null;
     },
-    itemsOf: (ref, level) => itemsAt(context.site, byId.get(ref.owner), ref.slot, level),
+    itemsOf: (ref, level) => itemsWearing(context.site, ref, level),
   };
 }

@@ -19,6 +19,8 @@ import { resolve } from './resolve.ts';
 /** Where and in which state a slot is looked at. */
 export interface Situation extends SlotRef {
   readonly level: Level | null;
+  /** Id of a single link. */
+  readonly item?: string;
   readonly states: readonly State[];
   readonly band: number;
 }

@@ -3,8 +3,9 @@ import type { Cell, SlotRef } from '../model/look.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
-import type { LevelKey } from '../model/states.ts';
+import { itemOf, type LevelKey } from '../model/states.ts';
 import { coloursIn, type Role } from '../values/values.ts';
+import { itemsOf } from '../kinds/content.ts';
 import { ownersOf, slotKind, type Owner } from '../kinds/placed.ts';
 import { colourTrail } from './colours.ts';
 import type { Origin, Question, Resolved } from './resolve.ts';
@@ -23,7 +24,11 @@ export interface OriginStep {
   readonly link: OriginLink | null;
 }
 
-const levelName = (level: string) => (level === 'all' ? 'all levels' : `level ${level}`);
+function levelName(site: Site, level: LevelKey): string {
+  const item = itemOf(level);
+  if (item !== null) return `“${itemsOf(site).get(item)?.item.label ?? 'a link'}” alone`;
+  return level === 'all' ? 'all levels' : `level ${level}`;
+}
 
 /** What an owner is called: its own name, or what it is. */
 export function ownerName(owner: Owner): string {
@@ -45,7 +50,8 @@ function cellLabel(
   kind: SlotKind,
   { level, state, band }: { level: LevelKey; state: string; band: string },
 ): string {
-  const levels = kind.levels.length > 0 ? [levelName(level)] : [];
+  const isLevelled = kind.levels.length > 0 || itemOf(level) !== null;
+  const levels = isLevelled ? [levelName(site, level)] : [];
   const bands =
     band === 'all' ? [] : [`${site.bands.find((entry) => entry.id === band)?.name ?? band} and narrower`];
   return [...levels, state, ...bands].join(', ');

@@ -1,5 +1,6 @@
 import {
   levelKey,
+  type ItemKey,
   property,
   type Cell,
   type Extent,
@@ -99,11 +100,11 @@ export function useBench<Answer>(select: (state: BenchState) => Answer): Answer 
 }
 
 /** Selects a slot; states pinned on another one are let go. */
-export function selectSlot(owner: string, slot: string, level: Level | null, index = 0): void {
+export function selectSlot(owner: string, slot: string, level: Level | ItemKey | null, index = 0): void {
   benchStore.setState((before) => {
     const same = before.selected.owner === owner && before.selected.slot === slot;
     return {
-      selected: { owner, slot, level: levelKey(level), index },
+      selected: { owner, slot, level: typeof level === 'string' ? level : levelKey(level), index },
       anchor: null,
       opened: null,
       ...(same ? {} : { pins: [], state: 'rest' }),

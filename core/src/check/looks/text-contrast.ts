@@ -1,9 +1,11 @@
 import { pieceKind } from '../../kinds/catalogue.ts';
+import { itemsOf } from '../../kinds/content.ts';
 import { isShownIn } from '../../kinds/folds.ts';
 import type { Part, Site } from '../../kinds/site.ts';
 import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
-import { levelKey, type Level, type State } from '../../model/states.ts';
+import { askedAt } from '../../kinds/placed.ts';
+import { itemOf, keysIn, levelKey, type LevelKey, type State } from '../../model/states.ts';
 import { formatColour } from '../../colour/colour.ts';
 import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
 import { slotName } from '../../resolve/origin.ts';
@@ -15,7 +17,8 @@ import type { LookCheck, LookPlace } from '../check.ts';
 interface Failing extends ContrastReport {
   readonly situation: Situation;
   readonly scene: Scene;
-  readonly level: Level | null;
+  /** The level, or the single link. */
+  readonly key: LevelKey;
   readonly state: State;
 }
 
@@ -36,17 +39,24 @@ function isToldOfHolder(site: Site, situation: Situation, scene: Scene): boolean
 
 function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
-  const levels: readonly (Level | null)[] = kind.levels.length > 0 ? kind.levels : [null];
+  const ref = { owner: owner.id, slot };
+  const levels: readonly LevelKey[] = kind.levels.length > 0 ? kind.levels.map(levelKey) : ['all'];
+  const single = keysIn(effectiveLook(site, ref)).filter((key) => itemOf(key) !== null);
   const states = kind.states.filter((state) => pieceKind(owner.piece).comesTo(owner.piece as never, state));
   const failing: Failing[] = [];
   for (const band of bandsOf(site, place))
-    for (const level of levels)
+    for (const key of [...levels, ...single])
       for (const state of states)
         for (const scene of site.scenes) {
-          const situation = { owner: owner.id, slot, level, states: state === 'rest' ? [] : [state], band };
+          const situation = {
+            ...ref,
+            ...askedAt(site, ref, key),
+            states: state === 'rest' ? [] : [state],
+            band,
+          };
           const report = contrastOf(site, situation, scene);
           if (report && !report.passes && !isToldOfHolder(site, situation, scene))
-            failing.push({ ...report, situation, scene, level, state });
+            failing.push({ ...report, situation, scene, key, state });
         }
   return failing;
 }
@@ -56,13 +66,12 @@ function mend(site: Site, { owner, slot }: LookPlace, failing: readonly Failing[
   const ref = { owner: owner.id, slot };
   const look = effectiveLook(site, ref);
   const cells = new Map<string, CellValue>();
-  for (const { situation, scene, level, state } of failing) {
+  for (const { situation, scene, key, state } of failing) {
     const colour = passingColour(site, situation, scene);
     if (!colour) return null;
     const bands = new Set(
-      failing.filter((one) => one.level === level && one.state === state).map((one) => one.situation.band),
+      failing.filter((one) => one.key === key && one.state === state).map((one) => one.situation.band),
     );
-    const key = levelKey(level);
     const own = site.bands[situation.band]?.id ?? 'all';
     const says = look[key]?.[state]?.[own]?.colour !== undefined;
     // What fails at every width is mended for all of them, but where a band has a colour of its own.
@@ -86,6 +95,13 @@ function sureMend(site: Site, place: LookPlace, failing: readonly Failing[]): Si
   return ran?.ok && failingIn(ran.value.site, place).length === 0 ? edit : null;
 }
 
+/** The level of a key in words, where it is not the first; a single link by its label. */
+function keyName(site: Site, key: LevelKey): string {
+  const item = itemOf(key);
+  if (item !== null) return ` of “${itemsOf(site).get(item)?.item.label ?? ''}”`;
+  return key === 'all' || key === '1' ? '' : `, level ${key}`;
+}
+
 const ratioText = (ratio: number) => `${Math.floor(ratio * 10) / 10} : 1`;
 
 /** Text and icons that do not stand out enough from what is really behind them (WCAG 2.2, 1.4.3 and 1.4.11). */
@@ -100,8 +116,8 @@ export const textContrast: LookCheck = {
     if (!worst) return null;
     const ref = { owner: place.owner.id, slot: place.slot };
     const name = slotName(site, ref);
-    const where = new Set(failing.map(({ level, state }) => `${level} ${state}`)).size - 1;
-    const level = worst.level === null || worst.level === 1 ? '' : `, level ${worst.level}`;
+    const where = new Set(failing.map(({ key, state }) => `${key} ${state}`)).size - 1;
+    const level = keyName(site, worst.key);
     const others = where > 0 ? `, and fails in ${where} other ${where === 1 ? 'state' : 'states'}` : '';
     const edit = sureMend(site, place, failing);
     return {
@@ -113,7 +129,7 @@ export const textContrast: LookCheck = {
         cell: {
           ...ref,
           property: 'colour',
-          level: levelKey(worst.level),
+          level: worst.key,
           state: worst.state,
           band: 'all',
         },

@@ -6,8 +6,7 @@ import { property } from '../../kinds/properties/properties.ts';
 import { acceptsValue, allowedValue } from '../../values/accepts.ts';
 import type { Value } from '../../values/values.ts';
 import type { Site } from '../../kinds/site.ts';
-import { levelOf } from '../../model/states.ts';
-import { ownersOf, slotKind } from '../../kinds/placed.ts';
+import { askedAt, ownersOf, slotKind } from '../../kinds/placed.ts';
 import { bandKeys, resolve } from '../../resolve/resolve.ts';
 import { startDraft, type Draft, type EditOperation } from '../draft.ts';
 
@@ -90,7 +89,7 @@ function keptNarrower(site: Site, cell: Cell): CellValue[] {
     .find((value) => value !== undefined);
   const resolved = resolve(site, {
     ...cell,
-    level: levelOf(cell.level),
+    ...askedAt(site, cell, cell.level),
     states: cell.state === 'rest' ? [] : [cell.state],
     band: at + 1,
   });

@@ -54,7 +54,8 @@ function content(item: MenuItem, slot: string, at: PartExtents, states: readonly
 }
 
 /** A link with the sign that it has more. */
-function itemExtent(part: MenuPart, item: MenuItem, at: PartExtents, states: readonly State[] = []): Extent {
+function itemExtent(part: MenuPart, item: MenuItem, all: PartExtents, states: readonly State[] = []): Extent {
+  const at = all.of(item.id);
   if (item.role === 'divider') return exact(1);
   const opens = item.children.length > 0 && part.levels !== 1;
   const slot = slotOf(item, opens);

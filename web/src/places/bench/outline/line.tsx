@@ -1,3 +1,4 @@
+import { itemKey, itemOf } from '@hamaca/core';
 import { memo, type KeyboardEvent, type ReactNode, type Ref } from 'react';
 import { selectSlot, toggleBranch, useBench } from '../../../store/bench-store.ts';
 import type { SlotLine } from './slot-lines.ts';
@@ -62,7 +63,10 @@ export const Line = memo(function Line({ line, depth, branch, children, onKeyDow
     ({ selected }) =>
       selected.owner === line.owner &&
       selected.slot === line.slot &&
-      (line.level === null || selected.level === String(line.level) || selected.level === 'all'),
+      (line.item === undefined
+        ? itemOf(selected.level) === null &&
+          (line.level === null || selected.level === String(line.level) || selected.level === 'all')
+        : selected.level === itemKey(line.item)),
   );
   const isFolded = useFolded(branch ?? '');
   return (
@@ -96,7 +100,7 @@ export const Line = memo(function Line({ line, depth, branch, children, onKeyDow
           data-line=""
           aria-current={current ? 'true' : undefined}
           onClick={() => {
-            selectSlot(line.owner, line.slot, line.level);
+            selectSlot(line.owner, line.slot, line.item === undefined ? line.level : itemKey(line.item));
           }}
           onKeyDown={onKeyDown}
           style={{ paddingInlineStart: branch === undefined ? 21 + depth * INDENT : 0 }}

@@ -18,6 +18,7 @@ import { useOutlineSite } from './outline-site.tsx';
 import { useDraggedPart } from './part-drag.ts';
 import { firstSlot } from './part-kinds.ts';
 import { stepPlace } from './part-moves.ts';
+import { takeBack } from '../single-link.ts';
 import { slotLines, type SlotLine } from './slot-lines.ts';
 
 const partName = (part: Part): string =>
@@ -68,6 +69,7 @@ function usePartEdits(part: Part) {
 /** A part with its slots beneath it; its line can be dragged and moved by keys. */
 export function PartLines({ part, place }: { readonly part: Part; readonly place: string }) {
   const site = useOutlineSite();
+  const edit = useEdit();
   const { move, duplicate, remove } = usePartEdits(part);
   const grip = useRef<HTMLSpanElement>(null);
   const row = useRef<HTMLDivElement>(null);
@@ -87,6 +89,12 @@ export function PartLines({ part, place }: { readonly part: Part; readonly place
     else return;
     event.preventDefault();
     event.stopPropagation();
+  };
+  const takesBack = (item: string) => (event: KeyboardEvent) => {
+    if (event.key !== 'Delete' && event.key !== 'Backspace') return;
+    event.preventDefault();
+    event.stopPropagation();
+    edit(takeBack(site, part.id, item), 'Take back the look of one link');
   };
   const head: SlotLine = {
     owner: part.id,
@@ -137,7 +145,15 @@ export function PartLines({ part, place }: { readonly part: Part; readonly place
           ]}
         />
       </Line>
-      {!isFolded && below.map((line) => <Line key={line.label} line={line} depth={3} />)}
+      {!isFolded &&
+        below.map((line) => (
+          <Line
+            key={`${line.slot} ${line.level} ${line.item}`}
+            line={line}
+            depth={line.item === undefined ? 3 : 4}
+            {...(line.item === undefined ? {} : { onKeyDown: takesBack(line.item) })}
+          />
+        ))}
     </div>
   );
 }

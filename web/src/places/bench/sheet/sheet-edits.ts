@@ -1,5 +1,6 @@
 import {
   acceptsValue,
+  askedAt,
   bandAt,
   formatValue,
   isPropertyId,
@@ -38,10 +39,9 @@ export function bringing(site: Site, cells: readonly CellValue[]): CellValue[] {
     for (const [id, value] of broughtBy(site, cell)) {
       if (!isPropertyId(id) || slotKind(site, cell)?.properties.includes(id) !== true) continue;
       const at = { ...cell, property: id, state: 'rest' as const };
-      const level = levelOf(cell.level);
       const now = resolve(site, {
         ...at,
-        level,
+        ...askedAt(site, cell, cell.level),
         states: [],
         band: Math.max(0, indexOfBand(site, cell.band)),
       });

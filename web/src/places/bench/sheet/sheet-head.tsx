@@ -1,4 +1,10 @@
 import {
+  askedAt,
+  itemKey,
+  itemOf,
+  itemsWearing,
+  levelsOf,
+  singleItems,
   ownersOf,
   sameAs,
   slotKind,
@@ -15,16 +21,68 @@ import { useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { Choice, type Option } from '../../../ui/choice.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
-import { benchStore, useBench } from '../../../store/bench-store.ts';
+import { benchStore, useBench, type BenchState } from '../../../store/bench-store.ts';
+import { takeBack } from '../single-link.ts';
 import { copyLook } from './sheet-edits.ts';
 import type { Sheet } from './sheet-model.ts';
 
-const LEVELS = [
-  { value: 'all', label: 'all levels' },
-  { value: '1', label: 'level 1' },
-  { value: '2', label: 'level 2' },
-  { value: '3', label: 'level 3' },
-] as const;
+/** So many links are listed one by one; of more, those that were pressed or have a look of their own. */
+const FEW = 12;
+
+/** Whom the sheet can be for: links of every level, of one, or one link alone. */
+function wearers(site: Site, { owner, slot, level, index }: BenchState['selected']): Option[] {
+  const found = ownersOf(site).get(owner);
+  const kind = found && slotsOf(found.kind)[slot];
+  if (!found || !kind?.single) return [];
+  const shown = levelsOf(site, found, slot);
+  const levels: Option[] =
+    kind.levels.length === 0
+      ? [{ value: 'all', label: 'all of them' }]
+      : [
+          { value: 'all', label: 'all levels' },
+          ...shown.map((one) => ({ value: String(one), label: `level ${one}` })),
+        ];
+  const items = itemsWearing(site, { owner, slot }, askedAt(site, { owner, slot }, level).level);
+  const single = singleItems(site, { owner, slot });
+  const listed = items.length > FEW ? [...single, ...items.slice(index, index + 1)] : [...single, ...items];
+  return [
+    ...levels,
+    ...[...new Set(listed)].map(({ id, label }) => ({ value: itemKey(id), label: `only “${label}”` })),
+  ];
+}
+
+/** Whom the sheet is for; the look of one link alone can be taken back. */
+function Wearers({ site }: { readonly site: Site }) {
+  const edit = useEdit();
+  const selected = useBench((state) => state.selected);
+  const options = wearers(site, selected);
+  const item = itemOf(selected.level);
+  const isSingle = item !== null && singleItems(site, selected).some(({ id }) => id === item);
+  if (options.length < 2) return null;
+  return (
+    <>
+      <Choice
+        label="For"
+        value={selected.level}
+        options={options}
+        onChange={(level) => {
+          benchStore.setState({ selected: { ...selected, level: level as typeof selected.level } });
+        }}
+      />
+      {isSingle && (
+        <Button
+          className="!h-6"
+          title="Takes away everything that is said of this link alone (Delete on its line in the outline)"
+          onClick={() => {
+            edit(takeBack(site, selected.owner, item), 'Take back the look of one link');
+          }}
+        >
+          like the others
+        </Button>
+      )}
+    </>
+  );
+}
 
 const isSame = (a: SlotRef, b: SlotRef) => a.owner === b.owner && a.slot === b.slot;
 
@@ -189,7 +247,6 @@ function reachesOf(site: Site): ReachOption[] {
 
 /** Above the sheet: whose look it is, at which level, how far a change reaches, and a filter that finds any property. */
 export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly site: Site }) {
-  const selected = useBench((state) => state.selected);
   const reach = useBench((state) => state.reach);
   const filter = useBench((state) => state.filter);
   const extent = useBench((state) => state.extent);
@@ -213,18 +270,7 @@ export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly sit
         settings
       </button>
       <h2 className="font-semibold">{sheet.kind.label}</h2>
-      {sheet.kind.levels.length > 1 && (
-        <Choice
-          label="Level"
-          value={selected.level}
-          options={LEVELS}
-          onChange={(level) => {
-            benchStore.setState({
-              selected: { ...selected, level: level as typeof selected.level, index: 0 },
-            });
-          }}
-        />
-      )}
+      <Wearers site={site} />
       <LookMenu site={site} />
       <input
         type="search"

@@ -1,9 +1,9 @@
 import {
+  askedAt,
   bandKeys,
   contrastOf,
   effectiveLook,
   levelKeys,
-  levelOf,
   originSteps,
   ownersOf,
   pieceKind,
@@ -14,7 +14,6 @@ import {
   slotKind,
   type Cell,
   type ContrastReport,
-  type Level,
   type OriginStep,
   type PropertyGroup,
   type PropertyId,
@@ -90,8 +89,8 @@ export function cellOf(site: Site, { selected, reach }: Place, id: PropertyId, s
 const activeStates = (state: State): State[] => (state === 'rest' ? [] : [state]);
 
 function sheetCell(site: Site, kind: SlotKind, cell: Cell, band: number): SheetCell | null {
-  const level = levelOf(cell.level);
-  const resolved = resolve(site, { ...cell, level, states: activeStates(cell.state), band });
+  const asked = askedAt(site, cell, cell.level);
+  const resolved = resolve(site, { ...cell, ...asked, states: activeStates(cell.state), band });
   if (!resolved) return null;
   const { origin } = resolved;
   const own =
@@ -105,16 +104,17 @@ function sheetCell(site: Site, kind: SlotKind, cell: Cell, band: number): SheetC
     resolved,
     own,
     trail: originSteps(site, kind, cell, resolved),
-    exceptions: exceptionsOf(site, cell, band, level),
+    exceptions: exceptionsOf(site, cell, band),
   };
 }
 
 /** Narrower bands in which the same cell says something else. */
-function exceptionsOf(site: Site, cell: Cell, band: number, level: Level | null): string[] {
+function exceptionsOf(site: Site, cell: Cell, band: number): string[] {
+  const asked = askedAt(site, cell, cell.level);
   return site.bands.slice(band + 1).flatMap((narrower, offset) => {
     const found = resolve(site, {
       ...cell,
-      level,
+      ...asked,
       states: activeStates(cell.state),
       band: band + 1 + offset,
     });
@@ -123,7 +123,7 @@ function exceptionsOf(site: Site, cell: Cell, band: number, level: Level | null)
       found?.origin.kind === 'look' &&
       found.origin.state === cell.state &&
       !keys.includes(found.origin.band) &&
-      levelKeys(level).includes(found.origin.level);
+      levelKeys(asked.level, asked.item).includes(found.origin.level);
     return differs ? [narrower.name] : [];
   });
 }
@@ -193,18 +193,18 @@ export function readSheet(site: Site, view: View, scene: Scene): Sheet | null {
     const rows = closed ? [] : inSight.map(row);
     return [{ group, closed, rows, hidden: ids.length - inSight.length }];
   });
-  const contrast = states.map((state) => contrastOf(site, situation(view, state, band), scene));
+  const contrast = states.map((state) => contrastOf(site, situation(site, view, state, band), scene));
   return { kind, states, groups, rows: groups.flatMap((group) => group.rows), contrast };
 }
 
-function situation(bench: Pick<BenchState, 'selected'>, state: State, band: number) {
-  const { owner, slot, level } = bench.selected;
-  return { owner, slot, level: levelOf(level), states: activeStates(state), band };
+function situation(site: Site, { selected }: Pick<BenchState, 'selected'>, state: State, band: number) {
+  const { owner, slot, level } = selected;
+  return { owner, slot, ...askedAt(site, selected, level), states: activeStates(state), band };
 }
 
 /** The nearest text colour that passes in one state, or null. */
 export function suggestColour(site: Site, bench: Place, state: State, scene: Scene): Rgba | null {
-  return passingColour(site, situation(bench, state, reachBand(site, bench.reach)), scene);
+  return passingColour(site, situation(site, bench, state, reachBand(site, bench.reach)), scene);
 }
 
 /** The cells between two corners, row by row. */

@@ -1,6 +1,7 @@
 import {
+  askedAt,
   findPart,
-  levelOf,
+  itemsWearing,
   opensOver,
   ownersOf,
   pieceKind,
@@ -59,12 +60,14 @@ export function useSelection(site: Site, piece: Piece, elements: ElementMap | un
   return useMemo(() => {
     const nothing = { selected: null, pinned: null, reveal: { panel: null, submenu: false } };
     if (!elements) return nothing;
-    const level = levelOf(selected.level);
+    const { level, item } = askedAt(site, selected, selected.level);
+    const places = item === undefined ? [] : itemsWearing(site, selected, level);
+    const index = item === undefined ? selected.index : places.findIndex(({ id }) => id === item);
     const selector = elements.selectorOf(selected, level);
     const submenu = selected.slot === 'submenu' || (level !== null && level > 1);
     const reveal: Reveal = { panel: revealedPanel(site, elements, { selected, opened }), submenu };
     if (selector === null) return { ...nothing, reveal };
-    const place = { selector, index: selected.index };
+    const place = { selector, index: Math.max(0, index) };
     return { selected: { ...place, states: [] }, pinned: { ...place, states: pins }, reveal };
   }, [site, elements, selected, opened, pins]);
 }

@@ -1,0 +1,43 @@
+import type { SlotRef } from '../model/look.ts';
+import type { MenuItem } from '../model/menu-item.ts';
+import { itemOf, keysIn, type Level } from '../model/states.ts';
+import { itemLevels, shownLinks } from './content.ts';
+import type { MenuPart } from './parts/menu/shape.ts';
+import { ownersOf } from './placed.ts';
+import { slotsOf } from './catalogue.ts';
+import type { Site } from './site.ts';
+
+/** Whether a link wears a slot. */
+const WEARS: Readonly<Record<string, (item: MenuItem) => boolean>> = {
+  link: (item) => item.role === undefined || (item.role === 'heading' && item.children.length > 0),
+  action: (item) => item.role === 'action',
+  heading: (item) => item.role === 'heading' && item.children.length === 0,
+  divider: (item) => item.role === 'divider',
+  description: (item) => item.description !== undefined,
+  glyph: (item) => item.icon !== undefined,
+  picture: (item) => item.image !== undefined,
+  marker: (item) => item.children.length > 0,
+  submenu: (item) => item.children.length > 0,
+};
+
+/** The links that wear a slot at a level, in the order their elements stand in the markup; a box is worn by its parent. */
+export function itemsWearing(site: Site, { owner, slot }: SlotRef, level: Level | null): readonly MenuItem[] {
+  const wears = WEARS[slot];
+  const found = ownersOf(site).get(owner);
+  if (found?.kind !== 'menu' || !wears) return [];
+  const part = found.thing as MenuPart;
+  const levels = itemLevels(site, part);
+  const wanted = level === null ? null : slotsOf(found.kind)[slot]?.holdsLevel ? level - 1 : level;
+  return shownLinks(site, part).filter(
+    (item) => wears(item) && (wanted === null || levels.get(item.id) === wanted),
+  );
+}
+
+/** The links of a placement that have a look of their own in a slot. */
+export function singleItems(site: Site, { owner, slot }: SlotRef): readonly MenuItem[] {
+  const look = ownersOf(site).get(owner)?.look[slot];
+  const keys = look ? keysIn(look).flatMap((key) => itemOf(key) ?? []) : [];
+  return keys.length === 0
+    ? []
+    : itemsWearing(site, { owner, slot }, null).filter(({ id }) => keys.includes(id));
+}
