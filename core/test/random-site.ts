@@ -1,3 +1,4 @@
+import { wornAt } from '../src/kinds/wears.ts';
 import { itemKey } from '../src/model/states.ts';
 import { slotsOf } from '../src/kinds/catalogue.ts';
 import { createPart, newPartWorld } from '../src/kinds/create.ts';
@@ -179,7 +180,7 @@ export function randomSite(random: Random): Site {
         const level = kind.single && random.chance(0.15) ? itemKey(random.pick(SINGLE)) : ofLevel;
         const state = random.pick(kind.states);
         const band = random.chance(0.3) ? 'phone' : 'all';
-        const id = random.pick(kind.properties);
+        const id = random.pick(wornAt(kind, level));
         const values = ((((owner.look[slot] ??= {})[level] ??= {})[state] ??= {})[band] ??= {});
         values[id] = randomValue(random, filled, id);
       }

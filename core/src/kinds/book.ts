@@ -7,6 +7,7 @@ import { isState, LEVEL_KEYS } from '../model/states.ts';
 import { acceptsValue, allowedValue } from '../values/accepts.ts';
 import { ID } from '../values/url.ts';
 import { slotsOf, THING_SHAPES, type OwnerKind } from './catalogue.ts';
+import { wornAt } from './wears.ts';
 import { isPropertyId, property } from './properties/properties.ts';
 
 const isItemKey = (key: string) => key.startsWith('@') && ID.test(key.slice(1));
@@ -54,7 +55,7 @@ class LookTester {
         for (const [band, values] of this.entries(bands, [slot, level, state], 'all or a band’s id', (key) =>
           ID.test(key),
         ))
-          this.values(kind.properties, values, [slot, level, state, band]);
+          this.values(wornAt(kind, level), values, [slot, level, state, band]);
   }
 
   private values(properties: readonly string[], values: unknown, path: readonly string[]): void {

@@ -9,7 +9,8 @@ import { valueKind } from '../values/value-kinds.ts';
 import { ID } from '../values/url.ts';
 import { BOOK } from './book.ts';
 import { OWNER_KINDS, SITE_SHAPE, slotsOf, THING_SHAPES, type OwnerKind } from './catalogue.ts';
-import { property, PROPERTY_IDS } from './properties/properties.ts';
+import { property, PROPERTY_IDS, type PropertyId } from './properties/properties.ts';
+import { wornAt } from './wears.ts';
 
 const WORLD: SchemaWorld = { book: BOOK, lookName: (owner) => `look-${owner}` };
 
@@ -23,9 +24,10 @@ function propertySchema(entry: Property): JsonSchema {
   return { ...schema, description: `${entry.label}: ${entry.hint}` };
 }
 
-function slotSchema(kind: SlotKind): JsonSchema {
+/** The values of one level or link, by state and band. */
+function statesSchema({ states }: SlotKind, properties: readonly PropertyId[]): JsonSchema {
   const values = closed(
-    Object.fromEntries(kind.properties.map((id) => [id, { $ref: `#/$defs/property-${id}` }])),
+    Object.fromEntries(properties.map((id) => [id, { $ref: `#/$defs/property-${id}` }])),
     [],
   );
   const bands = {
@@ -33,12 +35,17 @@ function slotSchema(kind: SlotKind): JsonSchema {
     propertyNames: { pattern: ID.source },
     additionalProperties: values,
   };
-  const states = closed(Object.fromEntries(kind.states.map((state) => [state, bands])), []);
+  return closed(Object.fromEntries(states.map((state) => [state, bands])), []);
+}
+
+function slotSchema(kind: SlotKind): JsonSchema {
+  const states = statesSchema(kind, kind.properties);
   const levels = LEVEL_KEYS.filter(
     (key) => key === 'all' || kind.levels.some((level) => String(level) === key),
   );
   const own = closed(Object.fromEntries(levels.map((level) => [level, states])), []);
-  return kind.single ? { ...own, patternProperties: { [ITEM_KEY]: states } } : own;
+  if (!kind.single) return own;
+  return { ...own, patternProperties: { [ITEM_KEY]: statesSchema(kind, wornAt(kind, '@')) } };
 }
 
 /** The key of a single link. */

@@ -1,9 +1,10 @@
-import type { SlotRef } from '../model/look.ts';
+import { memoise } from '../base/memo.ts';
+import type { Look, SlotRef } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import { itemOf, keysIn, type Level } from '../model/states.ts';
 import { itemLevels, shownLinks } from './content.ts';
 import type { MenuPart } from './parts/menu/shape.ts';
-import { ownersOf } from './placed.ts';
+import { ownersOf, placedParts } from './placed.ts';
 import { slotsOf } from './catalogue.ts';
 import type { Site } from './site.ts';
 
@@ -32,6 +33,21 @@ export function itemsWearing(site: Site, { owner, slot }: SlotRef, level: Level 
     (item) => wears(item) && (wanted === null || levels.get(item.id) === wanted),
   );
 }
+
+/** Which links of a part's menu have a look of their own, slot by slot, as text. */
+const singleIn = memoise((look: Look): string =>
+  Object.entries(look)
+    .flatMap(([slot, own]) => keysIn(own).flatMap((key) => (itemOf(key) === null ? [] : `${slot} ${key}`)))
+    .join(),
+);
+
+/** Whether the same links have looks of their own in two documents. */
+export const hasSameSingles = (a: Site, b: Site): boolean => a === b || singlesOf(a) === singlesOf(b);
+
+const singlesOf = (site: Site): string =>
+  placedParts(site)
+    .map(({ part }) => (part.kind === 'menu' ? singleIn(part.look) : ''))
+    .join(';');
 
 /** The links of a placement that have a look of their own in a slot. */
 export function singleItems(site: Site, { owner, slot }: SlotRef): readonly MenuItem[] {

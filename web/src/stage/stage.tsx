@@ -57,6 +57,8 @@ interface Props {
   readonly onPainted?: () => void;
   /** Asked for once the page is painted: the page as it stands, for a picture of it. */
   readonly onDrawn?: (page: DrawnPage) => void;
+  /** How often a motion was asked to be played: once more plays it. */
+  readonly plays?: number;
   /**
    * Where pages come from besides `page`: told of each new one at once, outside of rendering, so that the stage goes
    * first. Answers how to end it.
@@ -122,6 +124,7 @@ export function Stage({
   onPainted,
   onDrawn,
   follow,
+  plays = 0,
   children,
 }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
@@ -185,6 +188,17 @@ export function Stage({
   useLayoutEffect(() => {
     send(lights);
   }, [lights]);
+
+  // An edit that was just made is on its way to the stage.
+  useEffect(() => {
+    if (plays === 0) return;
+    const timer = setTimeout(() => {
+      send({ type: 'play' });
+    }, 100);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [plays]);
 
   useEffect(() => {
     const listen = (event: MessageEvent<FromFrame>) => {

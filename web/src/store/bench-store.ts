@@ -48,6 +48,8 @@ export interface BenchState extends Arrangement {
   /** Slots that are lit up on the stage. */
   readonly lit: readonly SlotRef[];
   /** A look that was copied, to be put on another slot. */
+  /** How often the motion of what stands open was asked for. */
+  readonly plays: number;
   readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
   /** Id of the panel that was opened on the stage itself. */
   readonly opened: string | null;
@@ -89,6 +91,7 @@ export const benchStore = createStore<BenchState>(() => ({
   naming: null,
   made: null,
   typed: null,
+  plays: 0,
 }));
 
 benchStore.subscribe((now, before) => {
@@ -120,6 +123,11 @@ export function selectMade(owner: string, slot: string): void {
 
 /** Whether a key stands for something to be typed into a cell. */
 export const isTyped = (key: string): boolean => key.length === 1 && key !== ' ';
+
+/** Plays the motion of what stands open on the stage. */
+export function playMotion(): void {
+  benchStore.setState(({ plays }) => ({ plays: plays + 1 }));
+}
 
 /** Types into the cell in focus from wherever something was chosen; what comes before the cell takes the keys is kept. */
 export function typeIntoCell(key: string): void {

@@ -3,6 +3,7 @@ import { escapeSegment } from '../../base/json-pointer.ts';
 import { isRecord } from '../../base/json.ts';
 import type { Cell } from '../../model/look.ts';
 import { property } from '../../kinds/properties/properties.ts';
+import { wornAt } from '../../kinds/wears.ts';
 import { acceptsValue, allowedValue } from '../../values/accepts.ts';
 import type { Value } from '../../values/values.ts';
 import type { Site } from '../../kinds/site.ts';
@@ -60,7 +61,7 @@ export function setCells(draft: Draft, cells: readonly CellValue[]): Result<neve
     const cell = given.band === widest ? { ...given, band: 'all' } : given;
     const owner = ownersOf(draft.site()).get(cell.owner);
     const kind = slotKind(draft.site(), cell);
-    if (!owner || !kind?.properties.includes(cell.property))
+    if (!owner || !kind || !wornAt(kind, cell.level).includes(cell.property))
       return refuse('gone', '', `There is no ${cell.property} at ${cell.owner}, ${cell.slot} any more`);
     if (cell.value !== null && !acceptsValue(property(cell.property), cell.value)) {
       const { label } = property(cell.property);

@@ -202,6 +202,28 @@ function pin(message: PinMessage): void {
   freezeScrolled();
 }
 
+/** How long a box is on its way, in ms. */
+function lasting(box: Element): number {
+  const { transitionDuration, transitionDelay } = getComputedStyle(box);
+  const longest = (times: string) => Math.max(...times.split(',').map((time) => parseFloat(time) * 1000));
+  return longest(transitionDuration) + longest(transitionDelay);
+}
+
+/** Time between going and coming again, in ms. */
+const PAUSE = 250;
+
+/** Closes the submenus that stand open and opens them again, so that their motion is seen. */
+function play(): void {
+  const boxes = [...holder.querySelectorAll(`nav [${attribute('open')}]`)];
+  for (const box of boxes) box.removeAttribute(attribute('open'));
+  setTimeout(
+    () => {
+      if (pinned) pin(pinned);
+    },
+    Math.max(0, ...boxes.map(lasting)) + PAUSE,
+  );
+}
+
 function light(message: LightMessage): void {
   lit = message;
   clear('data-lit');
@@ -274,6 +296,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   if (event.source !== parent) return;
   if (event.data.type === 'render') render(event.data);
   else if (event.data.type === 'pin') pin(event.data);
+  else if (event.data.type === 'play') play();
   else if (event.data.type === 'picture') tellPicture();
   else light(event.data);
 });

@@ -58,8 +58,13 @@ export interface PictureMessage {
   readonly type: 'picture';
 }
 
+/** What stands open is to close and open again, so that its motion is seen. */
+export interface PlayMessage {
+  readonly type: 'play';
+}
+
 /** What the stage is told. */
-export type ToFrame = RenderMessage | PinMessage | LightMessage | PictureMessage;
+export type ToFrame = PlayMessage | RenderMessage | PinMessage | LightMessage | PictureMessage;
 
 /** A box on the stage, in px of the page. */
 export interface Box {

@@ -76,8 +76,12 @@ function floatingRules(
         ['z-index', '1'],
         ['display', 'none'],
         ['align-items', 'start'],
-        ...(opening === 'across' ? [] : [['inline-size', 'max-content'] as const]),
-        ['max-inline-size', 'calc(100vw - 16px)'],
+        ...(opening === 'across'
+          ? []
+          : ([
+              ['inline-size', 'max-content'],
+              ['max-inline-size', 'calc(100vw - 16px)'],
+            ] as const)),
         // Long ones scroll, unless something of them hangs out over their edge.
         ...(hangsInside || out.says('submenu', 'notch')
           ? []

@@ -11,7 +11,7 @@ import {
 } from '@hamaca/core';
 import { useRef, type KeyboardEvent } from 'react';
 import { selectMade } from '../../../store/bench-store.ts';
-import { useEdit } from '../../../store/open-site.tsx';
+import { useEdit, useSiteStore } from '../../../store/open-site.tsx';
 import { Actions } from '../../../ui/actions.tsx';
 import { Line, useFolded } from './line.tsx';
 import { useOutlineSite } from './outline-site.tsx';
@@ -69,7 +69,7 @@ function usePartEdits(part: Part) {
 /** A part with its slots beneath it; its line can be dragged and moved by keys. */
 export function PartLines({ part, place }: { readonly part: Part; readonly place: string }) {
   const site = useOutlineSite();
-  const edit = useEdit();
+  const store = useSiteStore();
   const { move, duplicate, remove } = usePartEdits(part);
   const grip = useRef<HTMLSpanElement>(null);
   const row = useRef<HTMLDivElement>(null);
@@ -94,7 +94,8 @@ export function PartLines({ part, place }: { readonly part: Part; readonly place
     if (event.key !== 'Delete' && event.key !== 'Backspace') return;
     event.preventDefault();
     event.stopPropagation();
-    edit(takeBack(site, part.id, item), 'Take back the look of one link');
+    const { site: now } = store.getState();
+    if (now) store.edit(takeBack(now, part.id, item), 'Take back the look of one link');
   };
   const head: SlotLine = {
     owner: part.id,

@@ -20,7 +20,7 @@ import {
 } from 'react';
 import { notify } from '../../../store/notices.ts';
 import { useEdit } from '../../../store/open-site.tsx';
-import { benchStore, focusColumn, toggleGroup, useBench } from '../../../store/bench-store.ts';
+import { benchStore, focusColumn, playMotion, toggleGroup, useBench } from '../../../store/bench-store.ts';
 import { CellStrip } from './cell-strip.tsx';
 import { SheetCellView, type CellActions } from './sheet-cell.tsx';
 import { clearRange, pasteRange, rangeText, setCells } from './sheet-edits.ts';
@@ -78,7 +78,16 @@ const GROUP_LABELS: Readonly<Record<PropertyGroup, string>> = {
 };
 
 /** A group's own line: it folds the group to its name, and tells how many rarer properties are left out. */
-function GroupLine({ group, columns }: { readonly group: SheetGroup; readonly columns: number }) {
+function GroupLine({
+  group,
+  columns,
+  plays,
+}: {
+  readonly group: SheetGroup;
+  readonly columns: number;
+  /** Whether there is a motion to be played on the stage. */
+  readonly plays: boolean;
+}) {
   const open = useBench((state) => state.openGroups.includes(group.group));
   const filter = useBench((state) => state.filter);
   const toggleRarer = () => {
@@ -122,6 +131,16 @@ function GroupLine({ group, columns }: { readonly group: SheetGroup; readonly co
               className="h-6 rounded-[2px] px-1 text-ink-soft underline decoration-twine underline-offset-2 hover:bg-linen"
             >
               {open ? 'fewer' : `${group.hidden} more`}
+            </button>
+          )}
+          {plays && !group.closed && (
+            <button
+              type="button"
+              title="Closes and opens the box on the stage"
+              onClick={playMotion}
+              className="ml-1 h-6 rounded-[2px] px-1 text-ink-soft underline decoration-twine underline-offset-2 hover:bg-linen"
+            >
+              play on the stage
             </button>
           )}
         </span>
@@ -319,7 +338,11 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
           <tbody>
             {sheet.groups.map((group) => (
               <Fragment key={group.group}>
-                <GroupLine group={group} columns={sheet.states.length} />
+                <GroupLine
+                  group={group}
+                  columns={sheet.states.length}
+                  plays={group.group === 'motion' && sheet.kind.properties.includes('arrives')}
+                />
                 {group.rows.map((entry) => (
                   <Fragment key={entry.property}>
                     <tr>

@@ -18,16 +18,20 @@ import {
   type SlotRef,
   type Value,
 } from '@hamaca/core';
-import { benchStore } from '../../../store/bench-store.ts';
+import { benchStore, playMotion } from '../../../store/bench-store.ts';
 import type { SheetCell } from './sheet-model.ts';
 
 /*
  * What is done to ranges of cells and to whole looks, as edits.
  */
 
+/** What is seen only while something comes or goes. */
+const PLAYED: readonly PropertyId[] = ['arrives', 'leaves', 'motionTime', 'motionCurve', 'motionDelay'];
+
 /** Sets or clears cells as far as the reach that is chosen goes. */
 export function setCells(cells: readonly CellValue[]): Edit {
   const { extent } = benchStore.getState();
+  if (cells.some(({ property: id }) => PLAYED.includes(id))) playMotion();
   return { name: 'set-look', args: { cells, extent } };
 }
 

@@ -12,6 +12,7 @@ import {
   PROPERTY_GROUPS,
   resolve,
   slotKind,
+  wornAt,
   type Cell,
   type ContrastReport,
   type OriginStep,
@@ -158,10 +159,11 @@ function shownProperties(
   { selected, openGroups, filter }: View,
 ): readonly PropertyId[] {
   const wanted = filter.trim().toLowerCase();
-  if (wanted !== '') return kind.properties.filter((id) => matchesFilter(id, wanted));
+  const properties = wornAt(kind, selected.level);
+  if (wanted !== '') return properties.filter((id) => matchesFilter(id, wanted));
   const said = saidProperties(site, selected.owner, selected.slot);
   // What a slot has a default of its own for is common there.
-  return kind.properties.filter(
+  return properties.filter(
     (id) =>
       property(id).common === true ||
       kind.defaults[id] !== undefined ||
@@ -184,7 +186,7 @@ export function readSheet(site: Site, view: View, scene: Scene): Sheet | null {
       .filter((cell) => cell !== null),
   });
   const groups = PROPERTY_GROUPS.flatMap((group): SheetGroup[] => {
-    const ids = kind.properties.filter((id) => property(id).group === group);
+    const ids = wornAt(kind, view.selected.level).filter((id) => property(id).group === group);
     const inSight = ids.filter((id) => shown.has(id));
     // Whoever looks for a property is shown it wherever it lies.
     const isFiltered = view.filter.trim() !== '';

@@ -116,6 +116,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const spread = useBench((state) => state.spread);
   const compare = useBench((state) => state.compare);
   const kept = useBench((state) => state.kept);
+  const plays = useBench((state) => state.plays);
   const lit = useBench((state) => state.lit);
   const page = useStagePage(site, piece, fonts);
   const elements = page?.compiled.elements;
@@ -180,6 +181,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             selected={selected}
             reveal={reveal}
             onPick={onPick}
+            plays={plays}
             lit={litSelectors}
             onCarry={onCarry}
             onTyped={typeIntoCell}
