@@ -229,7 +229,7 @@ test.describe('on the demo', () => {
   }) => {
     await context.grantPermissions(['clipboard-read', 'clipboard-write']);
     await part(page, 'Link, level 1').click();
-    await page.getByLabel('Level', { exact: true }).click();
+    await page.getByLabel('For', { exact: true }).click();
     await page.getByRole('option', { name: 'all levels' }).click();
     await cell(page, 'paddingInline').click();
     await page.keyboard.press('Shift+ArrowDown');
@@ -279,7 +279,7 @@ test.describe('on the demo', () => {
 
   test('a look is copied to another slot, and one slot follows another', async ({ page }) => {
     await part(page, 'Link, level 1').click();
-    await page.getByLabel('Level', { exact: true }).click();
+    await page.getByLabel('For', { exact: true }).click();
     await page.getByRole('option', { name: 'all levels' }).click();
     await page.getByRole('button', { name: /Whole look/ }).click();
     await page.getByRole('button', { name: 'Copy this look' }).click();

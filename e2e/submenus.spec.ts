@@ -201,6 +201,38 @@ test('in place and always open: the row holds what is open, and nothing needs a 
   await expect(trails(page)).toBeHidden();
 });
 
+test('one link opens across the row while the others open below theirs', async ({ page, host }) => {
+  const menu = changedDemo((demo) => demo).menus[0];
+  const visit = menu?.items.find(({ label }) => label === 'Visit')?.id ?? '';
+  const trailsId = menu?.items[0]?.children.find(({ label }) => label === 'Trails & hides')?.id ?? '';
+  await put(page, host, {
+    says: [
+      ...FLY,
+      { level: `@${visit}`, property: 'opens', value: 'across' },
+      { level: `@${visit}`, property: 'columns', value: 0 },
+      { level: `@${trailsId}`, property: 'opens', value: 'always open' },
+    ],
+    opensOn: 'click',
+  });
+  await button(page, 'Visit').click();
+  await expect(hides(page)).toBeVisible();
+  expect((await boxOf(around(trails(page)))).width).toBeGreaterThan(1200);
+  await expect(button(page, 'Trails & hides')).toHaveCount(0);
+  await button(page, 'Birds').click();
+  const log = page.getByRole('link', { name: 'Ringing log' });
+  await expect(log).toBeVisible();
+  await expect(trails(page)).toBeHidden();
+  const [link, box] = [await boxOf(page.getByRole('link', { name: 'Birds' })), await boxOf(around(log))];
+  expect(box.width).toBeLessThan(400);
+  expect(Math.abs(box.x - link.x)).toBeLessThan(30);
+  // In the panel all unfold in place.
+  await page.setViewportSize({ width: 390, height: 700 });
+  await page.getByRole('button', { name: 'Menu', exact: true }).click();
+  await button(page, 'Visit').click();
+  await expect(hides(page)).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+});
+
 test('each band opens submenus its own way', async ({ page, host }) => {
   await put(page, host, {
     says: [
@@ -228,7 +260,7 @@ for (const arrives of ['fading', 'sliding', 'growing', 'unrolling', 'one by one'
     const says: readonly Said[] = [
       { property: 'arrives', value: arrives },
       { property: 'leaves', value: arrives },
-      { property: 'motionTime', value: 300 },
+      { property: 'motionTime', value: 1200 },
     ];
     await put(page, host, { says, opensOn: 'click' });
     const box = around(trails(page));

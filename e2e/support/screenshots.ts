@@ -83,9 +83,20 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       const stage = await stageFrame(page);
       await stage.getByRole('link', { name: 'Birds' }).click();
       await page.mouse.move(600, 790);
-      await page.getByLabel('Level', { exact: true }).click();
+      await page.getByLabel('For', { exact: true }).click();
       await page.getByRole('option', { name: 'all levels' }).click();
       await page.locator('[data-cell="fill hover"]').click();
+    },
+  },
+  'bench-submenu': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Submenu box', exact: true })
+        .click();
+      await page.locator('[data-cell="opens rest"]').click();
     },
   },
   'bench-tall': {

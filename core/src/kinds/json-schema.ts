@@ -45,7 +45,7 @@ function slotSchema(kind: SlotKind): JsonSchema {
   );
   const own = closed(Object.fromEntries(levels.map((level) => [level, states])), []);
   if (!kind.single) return own;
-  return { ...own, patternProperties: { [ITEM_KEY]: statesSchema(kind, wornAt(kind, '@')) } };
+  return { ...own, patternProperties: { [ITEM_KEY]: statesSchema(kind, wornAt(kind, '@x')) } };
 }
 
 /** The key of a single link. */

@@ -69,7 +69,10 @@ export interface PartOut extends Out {
     slot: string,
     level: Level | null,
     property: PropertyId,
+    item?: string,
   ) => readonly Said<V>[];
+  /** The links with a look of their own that their box is arranged by. */
+  readonly arrangedItems: (slot: string) => readonly string[];
   /** Whether the look says anything of a property of a slot. */
   readonly says: (slot: string, property: PropertyId) => boolean;
   /** The selector of a slot at one level of the menu, to stand below the roots. */

@@ -26,7 +26,7 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
-import { hasOwnLook, saidInBands, says } from './said.ts';
+import { arrangedItems, hasOwnLook, saidInBands, says } from './said.ts';
 import { itemClass, ofLevel } from './selectors.ts';
 import { levelKey } from '../model/states.ts';
 import { foldIn, placeOf, under } from './place.ts';
@@ -115,7 +115,9 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       },
       folding: berth === null ? {} : { [names.attribute('berth')]: own.id(names.slotClass(berth, 'berth')) },
       split,
-      said: (slot, level, property) => saidInBands(context, part.id, slot, level, property),
+      said: (slot, level, property, item) =>
+        saidInBands(context, part.id, { slot, level, ...(item === undefined ? {} : { item }) }, property),
+      arrangedItems: (slot) => arrangedItems(context, part.id, slot),
       says: (slot, property) => says(context, part.id, slot, property),
       ofLevel: (slot, level) => `.${own.class(slot)}` + ofLevel(context, owner, slot, levelKey(level)),
       itemClass: (item) => (hasOwnLook(context, owner, item) ? itemClass(names, item) : null),

@@ -18,12 +18,11 @@ import { bandsWhere } from './shown.ts';
 export function saidInBands<V extends Value>(
   { site }: CompileContext,
   owner: string,
-  slot: string,
-  level: Level | null,
+  asked: { readonly slot: string; readonly level: Level | null; readonly item?: string },
   id: PropertyId,
 ): Said<V>[] {
   const values = site.bands.map(
-    (_, band) => resolve(site, { owner, slot, level, property: id, states: [], band })?.value,
+    (_, band) => resolve(site, { owner, ...asked, property: id, states: [], band })?.value,
   );
   return [...new Set(values)].flatMap((value) =>
     value === undefined
@@ -95,3 +94,15 @@ const itemsIn = memoise((look: SlotLook): readonly string[] =>
 /** Whether a link has a look of its own in an owner. */
 export const hasOwnLook = ({ site }: CompileContext, { id, kind }: Owner, item: string): boolean =>
   Object.keys(slotsOf(kind)).some((slot) => itemsIn(effectiveLook(site, { owner: id, slot })).includes(item));
+
+const arrangedItemsIn = memoise((look: SlotLook): readonly string[] =>
+  keysIn(look).flatMap((key) => {
+    const bands = Object.values(look[key]?.rest ?? {});
+    const isOwn = bands.some((values) => Object.keys(values).some((id) => isArranged(id as PropertyId)));
+    return isOwn ? (itemOf(key) ?? []) : [];
+  }),
+);
+
+/** The links whose own look their kind arranges by. */
+export const arrangedItems = ({ site }: CompileContext, owner: string, slot: string): readonly string[] =>
+  arrangedItemsIn(effectiveLook(site, { owner, slot }));

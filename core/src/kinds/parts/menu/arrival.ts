@@ -2,6 +2,7 @@ import { styleRule, type ConditionalRule, type Declaration } from '../../../prin
 import { MAY_MOVE, type PartOut } from '../../out.ts';
 import type { Arrival } from '../../properties/motion.ts';
 import type { Opening } from '../../properties/placement.ts';
+import type { Boxes } from './boxes.ts';
 import { widely } from './widely.ts';
 
 /*
@@ -97,21 +98,16 @@ function motionRules(box: string, arrives: Arrival, leaves: Arrival, out: PartOu
   ];
 }
 
-/** How the boxes of one level come and go. */
-export function arrivalRules(level: 2 | 3, out: PartOut): ConditionalRule[] {
-  const box = out.ofLevel('submenu', level);
-  const always = out.said<Opening>('submenu', level, 'opens').every(({ value }) => value === 'always open');
+/** How some boxes come and go. */
+export function arrivalRules({ box, said }: Boxes, out: PartOut): ConditionalRule[] {
+  const always = said<Opening>('opens').every(({ value }) => value === 'always open');
   if (always || !(out.says('submenu', 'arrives') || out.says('submenu', 'leaves'))) return [];
-  return out
-    .said<Arrival>('submenu', level, 'arrives')
-    .flatMap((arrives) =>
-      out
-        .said<Arrival>('submenu', level, 'leaves')
-        .flatMap((leaves) =>
-          widely(motionRules(box, arrives.value, leaves.value, out), [
-            ...arrives.conditions,
-            ...leaves.conditions,
-          ]),
-        ),
-    );
+  return said<Arrival>('arrives').flatMap((arrives) =>
+    said<Arrival>('leaves').flatMap((leaves) =>
+      widely(motionRules(box, arrives.value, leaves.value, out), [
+        ...arrives.conditions,
+        ...leaves.conditions,
+      ]),
+    ),
+  );
 }

@@ -1,5 +1,5 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
-import { levelCount, type Level } from '../../../model/states.ts';
+import { levelCount } from '../../../model/states.ts';
 import {
   element,
   styleRule,
@@ -20,6 +20,7 @@ import {
   itemContent,
 } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
+import { isDisclosed } from './opening.ts';
 import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
 import { iconRules } from '../../with-icon.ts';
 import { submenuRules } from './submenus.ts';
@@ -79,7 +80,7 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
   );
   // What lies deeper than looks reach stands open below its parent.
   const list = level < 3 ? 'submenu' : 'deeper';
-  if (level > 2 || !menuHasLevel(part, 'marker', level as Level, out.site))
+  if (level > 2 || !isDisclosed(part, (level + 1) as 2 | 3, item.id))
     return element(
       'li',
       attributes,

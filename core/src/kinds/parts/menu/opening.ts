@@ -1,8 +1,11 @@
 import type { Opening } from '../../properties/placement.ts';
+import { itemKey } from '../../../model/states.ts';
 import type { MenuPart } from './shape.ts';
 
+type BoxLevel = 2 | 3;
+
 /** How the submenus of a level open where the look says nothing. */
-export const USUAL_OPENING: Readonly<Record<2 | 3, Opening>> = { 2: 'below', 3: 'always open' };
+export const USUAL_OPENING: Readonly<Record<BoxLevel, Opening>> = { 2: 'below', 3: 'always open' };
 
 /** Whether what opens so is opened by anybody. */
 const isOpened = (opening: Opening) => opening !== 'always open' && opening !== 'not at all';
@@ -10,12 +13,21 @@ const isOpened = (opening: Opening) => opening !== 'always open' && opening !== 
 /** Whether the box of what opens so lies over what is beneath it. */
 export const floats = (opening: Opening): boolean => isOpened(opening) && opening !== 'in place';
 
-/** Every way in which the submenus of a level open, whatever the band. */
-function openingsOf({ look }: MenuPart, level: 2 | 3): Opening[] {
-  const bands = { ...look['submenu']?.all?.rest, ...look['submenu']?.[`${level}`]?.rest };
-  const said = Object.values(bands).flatMap(({ opens }) => (opens === undefined ? [] : [opens as Opening]));
-  return bands['all']?.opens === undefined ? [USUAL_OPENING[level], ...said] : said;
+type Bands = Readonly<Record<string, { readonly opens?: unknown }>>;
+
+/** The ways that some bands say, and the usual one where no value reaches the widest. */
+const saidIn = (bands: Bands, usual: readonly Opening[]): Opening[] => [
+  ...(bands['all']?.opens === undefined ? usual : []),
+  ...Object.values(bands).flatMap(({ opens }) => (opens === undefined ? [] : [opens as Opening])),
+];
+
+/** Every way in which the submenus of a level open, whatever the band; or that of one link. */
+function openingsOf({ look }: MenuPart, level: BoxLevel, item?: string): Opening[] {
+  const own = look['submenu'];
+  const ofLevel = saidIn({ ...own?.all?.rest, ...own?.[`${level}`]?.rest }, [USUAL_OPENING[level]]);
+  return item === undefined ? ofLevel : saidIn(own?.[itemKey(item)]?.rest ?? {}, ofLevel);
 }
 
-/** Whether the submenus of a level have buttons that open them, in any band. */
-export const isDisclosed = (part: MenuPart, level: 2 | 3): boolean => openingsOf(part, level).some(isOpened);
+/** Whether a link's submenu has a button that opens it, in any band. */
+export const isDisclosed = (part: MenuPart, level: BoxLevel, item: string): boolean =>
+  openingsOf(part, level, item).some(isOpened);

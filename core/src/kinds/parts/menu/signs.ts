@@ -14,6 +14,7 @@ import { SIGN_PROPERTIES } from '../../properties/sign.ts';
 import { controlSlot, isBare, isLinkedParent } from './item.ts';
 import type { MenuPart } from './shape.ts';
 import { boxedSlots, menuHasLevel, openingItems } from './slots.ts';
+import type { Boxes } from './boxes.ts';
 import { widely } from './widely.ts';
 
 /** The sign is a clipped box: nothing to load, nothing to repeat in the markup. */
@@ -26,25 +27,21 @@ const SIGN: readonly Declaration[] = [
 ];
 
 /** Signs of boxes beside their link point there, open or not. */
-function sidewardRules(part: MenuPart, level: 1 | 2, out: PartOut): ConditionalRule[] {
-  if (!menuHasLevel(part, 'marker', level, out.site)) return [];
-  const sign = out.within(`${out.ofLevel('marker', level)}::before`);
-  return out
-    .said<Opening>('submenu', (level + 1) as 2 | 3, 'opens')
-    .filter(({ value }) => value === 'beside')
+const sidewardRules = ({ sign, said }: Boxes, out: PartOut): ConditionalRule[] =>
+  said<Opening>('opens')
+    .filter(({ value }) => value === 'beside' && sign !== null)
     .flatMap(({ conditions }) =>
       widely(
         out.inRow([
-          [sign, [['rotate', '-90deg']]],
-          [out.within(`${out.ofLevel('marker', level)}:where(:dir(rtl))::before`), [['rotate', '90deg']]],
+          [out.within(`${sign}::before`), [['rotate', '-90deg']]],
+          [out.within(`${sign}:where(:dir(rtl))::before`), [['rotate', '90deg']]],
         ]),
         conditions,
       ),
     );
-}
 
 /** The signs that say that there is more. */
-export function signRules(part: MenuPart, out: PartOut): ConditionalRule[] {
+export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut): ConditionalRule[] {
   const levels = ([1, 2] as const).filter((level) => menuHasLevel(part, 'marker', level, out.site));
   if (levels.length === 0) return [];
   const marker = out.at('marker');
@@ -64,7 +61,7 @@ export function signRules(part: MenuPart, out: PartOut): ConditionalRule[] {
     styleRule(`${open}, ${openInside}`, [
       ['rotate', out.says('marker', 'signTurn') ? `var(${out.variable('turn')}, ${usual})` : usual],
     ]),
-    ...levels.flatMap((level) => sidewardRules(part, level, out)),
+    ...boxes.flatMap((one) => sidewardRules(one, out)),
     // In a box the signs of all links stand at its end.
     ...(levels.includes(2)
       ? [styleRule(`${out.at('submenu')} .${out.class('marker')}`, [['margin-inline-start', 'auto']])]

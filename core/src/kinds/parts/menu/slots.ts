@@ -154,21 +154,27 @@ const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
   divider: (item) => item.role === 'divider',
 };
 
-/** Whether a slot is there at a level. A sign stands at a link that opens what is nested in it. */
-export function menuHasLevel(part: MenuPart, slot: string, level: Level, site: SiteContent): boolean {
-  const depth = shownDepth(site, part);
-  return slot === 'marker' ? level < depth && isDisclosed(part, (level + 1) as 2 | 3) : level <= depth;
+const withMore = (items: readonly MenuItem[]) => items.filter(({ children }) => children.length > 0);
+
+/** The links at a level whose submenu is opened by a button. */
+function openingAt(part: MenuPart, level: 1 | 2, site: SiteContent): readonly MenuItem[] {
+  if (level >= shownDepth(site, part)) return [];
+  const first = withMore(shownItems(site, part));
+  const parents = level === 1 ? first : first.flatMap(({ children }) => withMore(children));
+  return parents.filter(({ id }) => isDisclosed(part, (level + 1) as 2 | 3, id));
 }
 
+/** Whether a slot is there at a level. A sign stands at a link that opens what is nested in it. */
+export const menuHasLevel = (part: MenuPart, slot: string, level: Level, site: SiteContent): boolean =>
+  slot === 'marker'
+    ? level < 3 && openingAt(part, level as 1 | 2, site).length > 0
+    : level <= shownDepth(site, part);
+
 /** The links whose submenu is opened by a button, as deep as there are such. */
-export function openingItems(part: MenuPart, site: SiteContent): readonly MenuItem[] {
-  const parents = (items: readonly MenuItem[]) => items.filter(({ children }) => children.length > 0);
-  const first = parents(shownItems(site, part));
-  return [
-    ...(menuHasLevel(part, 'marker', 1, site) ? first : []),
-    ...(menuHasLevel(part, 'marker', 2, site) ? first.flatMap(({ children }) => parents(children)) : []),
-  ];
-}
+export const openingItems = (part: MenuPart, site: SiteContent): readonly MenuItem[] => [
+  ...openingAt(part, 1, site),
+  ...openingAt(part, 2, site),
+];
 
 /** The slots worn by boxes around a parent's link and the button of its sign. */
 export const boxedSlots = (part: MenuPart, site: SiteContent): readonly string[] => [

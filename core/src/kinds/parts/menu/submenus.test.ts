@@ -105,7 +105,18 @@ describe('a single link', () => {
     expect(stylesheet).not.toContain('#654321');
   });
   test('what only its level can say is refused', () => {
-    expect(() => withLook({ [`submenu @link1`]: { opens: 'across' } })).toThrow(/opens/);
+    expect(() => withLook({ [`glyph @${NEWS}`]: { iconShows: 'not at all' } })).toThrow(/iconShows/);
+  });
+  test('opens its submenu its own way, and the others keep theirs', () => {
+    const { markup, stylesheet } = compile({
+      'submenu @link1': { opens: 'across', columns: 0 },
+      'submenu 2': { opens: 'always open' },
+    });
+    // Only the first link’s submenu is opened by anybody.
+    expect([...markup.matchAll(/aria-expanded/g)]).toHaveLength(1);
+    expect(stylesheet).toMatch(/li\.hm-only-link1 \{\s*position: static/);
+    expect(stylesheet).toMatch(/\.hm-list>li:where\(:not\(\.hm-only-link1\)\) \{\s*flex-direction: column/);
+    expect(stylesheet).toMatch(/\.hm-submenu:where\(\.hm-only-link1>\*\)\[data-hm-open\]/);
   });
   test('a state of all links still goes before what it says at rest', () => {
     const same = { fill: { literal: '#aa0000' } } as const;

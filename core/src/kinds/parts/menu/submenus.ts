@@ -3,13 +3,11 @@ import { shownDepth } from '../../content.ts';
 import { NO_SCRIPT, type PartOut, type Rules, type Said } from '../../out.ts';
 import type { Opening } from '../../properties/placement.ts';
 import { arrivalRules } from './arrival.ts';
+import { boxesOf, type Boxes } from './boxes.ts';
 import { floats } from './opening.ts';
 import { parentRules, signColumn, signRules } from './signs.ts';
 import type { MenuPart } from './shape.ts';
-import { menuHasLevel } from './slots.ts';
 import { widely } from './widely.ts';
-
-type BoxLevel = 2 | 3;
 
 /** A length of the look as the stylesheet says it, or what it is where the look says nothing. */
 const measure = (out: PartOut, id: 'offsetBlock' | 'offsetInline', word: string): string | null =>
@@ -58,15 +56,15 @@ function standing(opening: Opening, out: PartOut): readonly Declaration[] {
 
 /** What is done with a box of one level where it floats. */
 function floatingRules(
-  part: MenuPart,
-  level: BoxLevel,
+  boxes: Boxes,
   { value: opening, conditions }: Said<Opening>,
+  holdsFloating: boolean,
   out: PartOut,
 ): ConditionalRule[] {
-  const box = out.within(out.ofLevel('submenu', level));
+  const { level } = boxes;
+  const box = out.within(boxes.box);
   // What opens below a link of a box hangs from that link, not from the bar.
   const placed = level === 3 ? { ...out, beneath: '100%', beneathSection: '100%' } : out;
-  const hangsInside = level === 2 && menuHasLevel(part, 'submenu', 3, out.site) && mayFloat(out, 3);
   const rules: Rules = [
     [
       box,
@@ -83,7 +81,7 @@ function floatingRules(
               ['max-inline-size', 'calc(100vw - 16px)'],
             ] as const)),
         // Long ones scroll, unless something of them hangs out over their edge.
-        ...(hangsInside || out.says('submenu', 'notch')
+        ...(holdsFloating || out.says('submenu', 'notch')
           ? []
           : ([
               ['max-block-size', 'max(320px, 100vh - 96px)'],
@@ -91,22 +89,19 @@ function floatingRules(
             ] as const)),
       ],
     ],
-    ...(opening === 'across' ? acrossRules(level, out) : []),
+    ...(opening === 'across' ? acrossRules(boxes, out) : []),
   ];
   return [
     ...widely(out.inRow(rules), conditions),
-    ...out
-      .said<string>('submenu', level, 'lies')
+    ...boxes
+      .said<string>('lies')
       .flatMap((lies) =>
         widely(out.inRow(liesRules(opening, lies.value, box, out)), [...conditions, ...lies.conditions]),
       ),
-    ...widely(out.inRow(openedRules(level, out)), conditions),
+    ...widely(out.inRow(openedRules(boxes, out)), conditions),
     ...(out.says('submenu', 'notch') ? widely(out.inRow(notchRules(opening, box, out)), conditions) : []),
   ];
 }
-
-const mayFloat = (out: PartOut, level: BoxLevel): boolean =>
-  out.said<Opening>('submenu', level, 'opens').some(({ value }) => floats(value));
 
 /** Where a box lies along its line, and where it goes to at the window's edge. */
 function liesRules(opening: Opening, lies: string, box: string, out: PartOut): Rules {
@@ -134,17 +129,13 @@ const toEdge = (inset: string, lies: string): readonly Declaration[] => [
 ];
 
 /** What a box across its section is placed by: the section, and nothing between. */
-function acrossRules(level: BoxLevel, out: PartOut): Rules {
-  if (level === 3) return [[`${out.within(out.ofLevel('submenu', 2))}>li`, [['position', 'static']]]];
-  return [
-    [out.section, [['position', 'relative']]],
-    [out.at('list', '>li'), [['position', 'static']]],
-  ];
-}
+const acrossRules = ({ level, parents }: Boxes, out: PartOut): Rules => [
+  ...(level === 2 ? [[out.section, [['position', 'relative']]] as const] : []),
+  [out.within(parents), [['position', 'static']]],
+];
 
 /** How a box is shown once it is opened: until the script runs, and without it, pointing and tabbing open it. */
-const openedRules = (level: BoxLevel, out: PartOut): Rules => {
-  const box = out.ofLevel('submenu', level);
+const openedRules = ({ box }: Boxes, out: PartOut): Rules => {
   return [
     [out.within(`${box}[${out.attribute('open')}]`), [['display', 'grid']]],
     [`${out.unready} li:hover>${box}, ${out.unready} li:focus-within>${box}`, [['display', 'grid']]],
@@ -182,8 +173,8 @@ function notchRules(opening: Opening, box: string, out: PartOut): Rules {
 }
 
 /** Links with lists of their own within the flow: label above, list beneath. */
-const flowing = (level: BoxLevel, out: PartOut): Rules[number] => [
-  level === 2 ? out.at('list', '>li') : `${out.within(out.ofLevel('submenu', 2))}>li`,
+const flowing = ({ parents }: Boxes, out: PartOut): Rules[number] => [
+  out.within(parents),
   [
     ['flex-direction', 'column'],
     ['align-items', 'stretch'],
@@ -195,13 +186,16 @@ const indented = (out: PartOut): Declaration => [
   out.says('submenu', 'indent') ? `var(${out.variable('indent')}, 12px)` : '12px',
 ];
 
-/** What is done with a box of one level in one range of bands. */
-function openingRules(part: MenuPart, level: BoxLevel, said: Said<Opening>, out: PartOut): ConditionalRule[] {
+/** What is done with some boxes in one range of bands. */
+function openingRules(
+  boxes: Boxes,
+  said: Said<Opening>,
+  holdsFloating: boolean,
+  out: PartOut,
+): ConditionalRule[] {
   const { value: opening, conditions } = said;
-  const box = out.within(out.ofLevel('submenu', level));
-  const sign: Rules = menuHasLevel(part, 'marker', (level - 1) as 1 | 2, out.site)
-    ? [[out.within(out.ofLevel('marker', (level - 1) as 1 | 2)), [['display', 'none']]]]
-    : [];
+  const box = out.within(boxes.box);
+  const sign: Rules = boxes.sign === null ? [] : [[out.within(boxes.sign), [['display', 'none']]]];
   switch (opening) {
     case 'not at all':
       return widely(
@@ -210,7 +204,7 @@ function openingRules(part: MenuPart, level: BoxLevel, said: Said<Opening>, out:
       );
     case 'always open':
       return widely(
-        [[box, [['display', 'grid'], indented(out)]] as const, flowing(level, out), ...sign].map((rule) =>
+        [[box, [['display', 'grid'], indented(out)]] as const, flowing(boxes, out), ...sign].map((rule) =>
           styleRule(...rule),
         ),
         conditions,
@@ -220,24 +214,23 @@ function openingRules(part: MenuPart, level: BoxLevel, said: Said<Opening>, out:
         ...widely(
           out.inRow([
             [box, [['display', 'none'], indented(out)]],
-            flowing(level, out),
-            ...openedRules(level, out),
+            flowing(boxes, out),
+            ...openedRules(boxes, out),
           ]),
           conditions,
         ),
-        ...widely(out.inPanel(unfoldingRules(level, out)), conditions),
+        ...widely(out.inPanel(unfoldingRules(boxes, out)), conditions),
       ];
     default:
       return [
-        ...floatingRules(part, level, said, out),
-        ...widely(out.inPanel(unfoldingRules(level, out)), conditions),
+        ...floatingRules(boxes, said, holdsFloating, out),
+        ...widely(out.inPanel(unfoldingRules(boxes, out)), conditions),
       ];
   }
 }
 
 /** In a panel whatever is opened unfolds in place; without a script it stands open. */
-function unfoldingRules(level: BoxLevel, out: PartOut): Rules {
-  const box = out.ofLevel('submenu', level);
+function unfoldingRules({ level, box }: Boxes, out: PartOut): Rules {
   return [
     [out.within(box), [['display', 'grid'], ['flex-basis', '100%'], ...(level === 3 ? [indented(out)] : [])]],
     [`${out.ready} ${box}`, [['display', 'none']]],
@@ -264,17 +257,21 @@ const MEASURES = [
 export function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   const depth = shownDepth(out.site, part);
   if (depth < 2) return [];
-  const levels: readonly BoxLevel[] = depth > 2 ? [2, 3] : [2];
+  const all = boxesOf(part, out);
+  const floating = all.filter(({ said }) => said<Opening>('opens').some(({ value }) => floats(value)));
+  const holdsFloating = floating.some(({ level }) => level === 3);
   return [
     ...(depth > 2 ? ownMeasures(out) : []),
-    ...signRules(part, out),
+    ...signRules(part, all, out),
     ...parentRules(part, out),
     ...out.inRow([[`${out.at('submenu')} .${out.class('link')}`, [['flex', '1']]]]),
     ...out.inPanel(signColumn(part, out)),
-    ...levels.flatMap((level) =>
-      out.said<Opening>('submenu', level, 'opens').flatMap((said) => openingRules(part, level, said, out)),
+    ...all.flatMap((boxes) =>
+      boxes
+        .said<Opening>('opens')
+        .flatMap((said) => openingRules(boxes, said, boxes.level === 2 && holdsFloating, out)),
     ),
-    ...levels.flatMap((level) => arrivalRules(level, out)),
+    ...all.flatMap((boxes) => arrivalRules(boxes, out)),
     ...(depth > 3
       ? [
           styleRule(out.within(`.${out.name('deeper')}`), [indented(out)]),

@@ -1,0 +1,67 @@
+import { itemLevels, shownDepth } from '../../content.ts';
+import type { PartOut, Said } from '../../out.ts';
+import type { PropertyId } from '../../properties/properties.ts';
+import type { Value } from '../../../values/values.ts';
+import type { MenuPart } from './shape.ts';
+import { menuHasLevel } from './slots.ts';
+
+export type BoxLevel = 2 | 3;
+
+/** Boxes that are arranged alike: those of a level, or that of a single link with its own way to open. */
+export interface Boxes {
+  readonly level: BoxLevel;
+  /** Selectors below the roots: of the boxes, of the items they stand in, and of the signs that there are some. */
+  readonly box: string;
+  readonly parents: string;
+  readonly sign: string | null;
+  /** What the look says of a property, with the widths at which it does. */
+  readonly said: <V extends Value>(property: PropertyId) => readonly Said<V>[];
+}
+
+/** The boxes of one link. */
+function boxesOfItem(part: MenuPart, level: BoxLevel, item: string, out: PartOut): Boxes {
+  const only = `.${out.itemClass(item) ?? ''}`;
+  const hasSign = menuHasLevel(part, 'marker', (level - 1) as 1 | 2, out.site);
+  return {
+    level,
+    box: `.${out.class('submenu')}:where(${only}>*)`,
+    // As heavy as what arranges all items.
+    parents: `li${only}`,
+    sign: hasSign ? `.${out.class('marker')}:where(${only}>:not(ul) *)` : null,
+    said: (property) => out.said('submenu', level, property, item),
+  };
+}
+
+/** The boxes of a level, but for those of some links. */
+function boxesOfLevel(part: MenuPart, level: BoxLevel, but: readonly string[], out: PartOut): Boxes {
+  const without = (rest: string) =>
+    but.length === 0
+      ? ''
+      : `:where(:not(${but.map((item) => `.${out.itemClass(item) ?? ''}${rest}`).join()}))`;
+  const above = (level - 1) as 1 | 2;
+  const parents = level === 2 ? `.${out.class('list')}>li` : `${out.ofLevel('submenu', 2)}>li`;
+  return {
+    level,
+    box: out.ofLevel('submenu', level) + without('>*'),
+    parents: parents + without(''),
+    sign: menuHasLevel(part, 'marker', above, out.site)
+      ? out.ofLevel('marker', above) + without('>:not(ul) *')
+      : null,
+    said: (property) => out.said('submenu', level, property),
+  };
+}
+
+/** All boxes of a placement, by how they are arranged: those of each level, then those of single links. */
+export function boxesOf(part: MenuPart, out: PartOut): Boxes[] {
+  const depth = shownDepth(out.site, part);
+  const levels: readonly BoxLevel[] = depth > 2 ? [2, 3] : depth > 1 ? [2] : [];
+  const places = itemLevels(out.site, part);
+  const own = out.arrangedItems('submenu');
+  return levels.flatMap((level) => {
+    const single = own.filter((item) => places.get(item) === level - 1);
+    return [
+      boxesOfLevel(part, level, single, out),
+      ...single.map((item) => boxesOfItem(part, level, item, out)),
+    ];
+  });
+}
