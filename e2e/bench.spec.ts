@@ -328,6 +328,18 @@ test('links are dragged with a clear mark of where they land', async ({ page }) 
   const rows = page.getByRole('treegrid').getByRole('row');
   const row = (label: string) => rows.filter({ has: page.locator(`input[value="${label}"]`) });
   await draggable(page, '[data-row]');
+  // The header above is drawn by now, and nothing moves any more.
+  let y = -1;
+  await expect
+    .poll(
+      async () => {
+        const before = y;
+        y = (await row('Birds').boundingBox())?.y ?? -1;
+        return y - before;
+      },
+      { intervals: [300] },
+    )
+    .toBe(0);
   const from = await row('Learn').locator('[title^="Drag to move"]').boundingBox();
   const to = await row('Birds').boundingBox();
   if (!from || !to) throw new Error('no rows');

@@ -154,9 +154,9 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Bar' }).click();
   await page.mouse.move(5, 5);
   const shown = await picture(stage.locator('.hm-header'));
-  const frameWidth = await page
+  const frame = await page
     .locator('iframe[title="Stage"]')
-    .evaluate((element) => (element as HTMLIFrameElement).clientWidth);
+    .evaluate(({ clientWidth, clientHeight }) => ({ width: clientWidth, height: clientHeight }));
 
   await page.getByRole('link', { name: 'Hand-off' }).click();
   await expect(page.getByText(/B gzip/).first()).toBeVisible();
@@ -193,7 +193,7 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
     ),
   );
   const pasted = await page.context().newPage();
-  await pasted.setViewportSize({ width: frameWidth, height: 700 });
+  await pasted.setViewportSize(frame);
   await pasted.goto(host.url);
   expect(await picture(pasted.locator('.hm-header'))).toEqual(shown);
   await host.close();

@@ -151,6 +151,7 @@ export { isSameBesideLooks } from './kinds/same-structure.ts';
 export { type Compiled, compileSite, createCompiler } from './output/compile-site.ts';
 export { lookCells } from './kinds/looks.ts';
 export type { ItemKey } from './model/states.ts';
+export { ACTION_STYLES, type ActionStyle } from './kinds/action-styles.ts';
 export { wornAt } from './kinds/wears.ts';
 export { hasSameSingles, itemsWearing, singleItems } from './kinds/wearers.ts';
 export type { ElementEntry, ElementMap } from './output/elements.ts';

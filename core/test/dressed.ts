@@ -42,6 +42,7 @@ export function dress(raw: any): any {
     branch: null,
     levels: 'all',
     opensOn: 'click',
+    actions: 'none',
     look: {},
   });
   raw.pieces[1].blocks[0].parts.push(placement('menu-social', 'social', 'Social'));

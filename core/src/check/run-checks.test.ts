@@ -265,6 +265,7 @@ describe('a site as a whole', () => {
       branch: null,
       levels: 1 as const,
       opensOn: 'click' as const,
+      actions: 'none' as const,
       look: {},
     });
     const withMenu = (name: string) => {

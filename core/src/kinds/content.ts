@@ -65,10 +65,32 @@ export interface Shown {
   readonly menu: string;
   readonly branch: string | null;
   readonly levels: ShownLevels;
+  /** Which of its first links are drawn as calls to action here. */
+  readonly actions?: 'none' | 'last' | 'last-two';
 }
 
-/** The links a placement starts with: the menu's own, or those beneath the link it starts from. */
-export function shownItems(site: Menus, { menu, branch }: Shown): readonly MenuItem[] {
+const ACTION_COUNTS = { none: 0, last: 1, 'last-two': 2 } as const;
+
+const actionsByPlacement = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, readonly MenuItem[]>());
+
+/** Links with the last ones that lead somewhere drawn as calls to action. */
+function withActions(items: readonly MenuItem[], count: number): readonly MenuItem[] {
+  const links = items.filter(({ role }) => role === undefined || role === 'action');
+  const last = new Set(links.slice(-count));
+  return items.map((item) => (last.has(item) ? { ...item, role: 'action' } : item));
+}
+
+/** The links a placement starts with, as it draws them: the menu's own, or those beneath the link it starts from. */
+export function shownItems(site: Menus, placement: Shown): readonly MenuItem[] {
+  const count = ACTION_COUNTS[placement.actions ?? 'none'];
+  if (count === 0) return placedItems(site, placement);
+  const known = actionsByPlacement(site.menus).get(placement);
+  const items = known ?? withActions(placedItems(site, placement), count);
+  actionsByPlacement(site.menus).set(placement, items);
+  return items;
+}
+
+function placedItems(site: Menus, { menu, branch }: Shown): readonly MenuItem[] {
   if (branch === null) return findMenu(site, menu)?.items ?? [];
   const placed = itemsOf(site).get(branch);
   return placed?.menu.id === menu ? placed.item.children : [];

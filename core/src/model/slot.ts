@@ -20,6 +20,8 @@ export interface SlotKind {
   readonly inside?: string;
   /** The slot it stands in without having its states; it takes that one's text. */
   readonly inherits?: string;
+  /** Whether it is a call to action, which can be drawn in several styles. */
+  readonly isAction?: boolean;
   /** Whether a single link of a menu can have a look of its own here. */
   readonly single?: boolean;
   /** The class of what is around it and its label. */

@@ -59,7 +59,7 @@ function eachBand(slot: Raw, change: (values: Raw, place: readonly string[]) => 
 function changePart(part: Raw): Raw {
   switch (part['kind']) {
     case 'menu':
-      return { ...part, look: changeLook(part['look']) };
+      return { ...part, actions: 'none', look: changeLook(part['look']) };
     case 'shortcut':
       return { ...part, look: changeShortcut(part['look']) };
     case 'button':
@@ -78,7 +78,7 @@ function changeParts(value: unknown): unknown {
   );
 }
 
-/** Submenus of every level have boxes of their own, calls to action an icon, and icons a distance to their label. */
+/** Submenus of every level have boxes of their own, placements calls to action, calls to action an icon, and icons a distance to their label. */
 export const SUBMENUS_STEP: Migration = {
   from: 4,
   migrate: (document) => ({ ...document, pieces: changeParts(document['pieces']) }),

@@ -24,6 +24,7 @@ export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
   slots: {
     button: {
       label: 'Call to action',
+      isAction: true,
       levels: [],
       states: BUTTON_STATES,
       text: 'label',

@@ -73,6 +73,18 @@ describe('a menu’s markup', () => {
     expect(nav).toMatch(/<li>\s*<hr class="hm-divider">\s*<\/li>/);
     expect(nav).toMatch(/<a class="hm-action" rel="nofollow" title="Quick" href="\/book\/">Book<\/a>/);
   });
+  test('a placement can draw its last links as calls to action, wherever else they are plain', () => {
+    const links = [
+      item('One', to('/1/')),
+      item('Two', to('/2/')),
+      item('', NONE, { id: 'line', role: 'divider' }),
+    ];
+    expect(navOf(links, { actions: 'none' })).not.toContain('hm-action');
+    expect(navOf(links, { actions: 'last' }).match(/hm-action/g)).toHaveLength(1);
+    expect(navOf(links, { actions: 'last' })).toMatch(/<a class="hm-action" href="\/2\/">Two<\/a>/);
+    expect(navOf(links, { actions: 'last-two' }).match(/hm-action/g)).toHaveLength(2);
+    expect(navOf([], { actions: 'last-two' })).not.toContain('hm-action');
+  });
   test('the button of a parent takes neither the target nor the relation of a link', () => {
     const nav = navOf([
       item('Visit', NONE, { rel: 'nofollow', newTab: true, children: [item('Hours', to('/hours/'))] }),

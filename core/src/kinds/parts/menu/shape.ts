@@ -13,6 +13,13 @@ export const MENU_SHAPE = {
     { hover: 'by pointing or click', click: 'by click' },
     { label: 'submenus open', hint: 'in a row; in a panel they always open by click' },
   ),
+  actions: choice(
+    { none: 'none', last: 'the last one', 'last-two': 'the last two' },
+    {
+      label: 'calls to action',
+      hint: 'which of its first links are drawn as buttons, besides those that are so everywhere',
+    },
+  ),
   name: text({ label: 'name', needed: true, hint: 'accessible name of the navigation', initial: 'Main' }),
 } as const;
 

@@ -85,6 +85,7 @@ export const MENU_SLOTS = {
   },
   action: {
     label: 'Call to action',
+    isAction: true,
     single: true,
     boxed: true,
     levels: [],

@@ -1,4 +1,5 @@
 import {
+  ACTION_STYLES,
   acceptsValue,
   askedAt,
   bandAt,
@@ -10,16 +11,18 @@ import {
   resolve,
   sameJson,
   slotKind,
+  type ActionStyle,
   type CellValue,
   type Edit,
   type LevelKey,
   type PropertyId,
   type Site,
   type SlotRef,
+  type State,
   type Value,
 } from '@hamaca/core';
 import { benchStore, playMotion } from '../../../store/bench-store.ts';
-import type { SheetCell } from './sheet-model.ts';
+import { cellOf, type SheetCell } from './sheet-model.ts';
 
 /*
  * What is done to ranges of cells and to whole looks, as edits.
@@ -84,6 +87,20 @@ const indexOfBand = (site: Site, id: string) => site.bands.findIndex((band) => b
 /** Cells as text: tabs between states, a line for each property, so that any table takes them. */
 export function rangeText(site: Site, range: readonly (readonly SheetCell[])[]): string {
   return range.map((row) => row.map((cell) => formatValue(site, cell.resolved.value)).join('\t')).join('\n');
+}
+
+/** Draws a call to action in one of its styles, as far as the reach goes. */
+export function styleEdit(site: Site, style: ActionStyle): Edit {
+  const bench = benchStore.getState();
+  const { rest, hover } = ACTION_STYLES[style];
+  return setCells(
+    Object.entries({ rest, hover }).flatMap(([state, values]) =>
+      (Object.entries(values) as [PropertyId, Value][]).map(([id, value]): CellValue => ({
+        ...cellOf(site, bench, id, state as State),
+        value,
+      })),
+    ),
+  );
 }
 
 /** Takes away the values of their own that a range has; null where it has none. */

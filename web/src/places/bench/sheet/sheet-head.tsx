@@ -1,4 +1,5 @@
 import {
+  ACTION_STYLES,
   askedAt,
   itemKey,
   itemOf,
@@ -11,6 +12,7 @@ import {
   slotName,
   slotsOf,
   hasSlot,
+  type ActionStyle,
   type Extent,
   type LevelKey,
   type Site,
@@ -23,7 +25,7 @@ import { Choice, type Option } from '../../../ui/choice.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { benchStore, useBench, type BenchState } from '../../../store/bench-store.ts';
 import { takeBack } from '../single-link.ts';
-import { copyLook } from './sheet-edits.ts';
+import { copyLook, styleEdit } from './sheet-edits.ts';
 import type { Sheet } from './sheet-model.ts';
 
 /** So many links are listed one by one; of more, those that were pressed or have a look of their own. */
@@ -245,6 +247,27 @@ function reachesOf(site: Site): ReachOption[] {
   ];
 }
 
+/** The styles a call to action can be drawn in. */
+function Styles({ site }: { readonly site: Site }) {
+  const edit = useEdit();
+  return (
+    <span role="group" aria-label="Drawn" className="flex items-center gap-1">
+      {(Object.keys(ACTION_STYLES) as ActionStyle[]).map((style) => (
+        <Button
+          key={style}
+          className="!h-6"
+          title={`Fill, edge and colours of a call to action that is ${style}, at rest and pointed at`}
+          onClick={() => {
+            edit(styleEdit(site, style), `Call to action: ${style}`);
+          }}
+        >
+          {style}
+        </Button>
+      ))}
+    </span>
+  );
+}
+
 /** Above the sheet: whose look it is, at which level, how far a change reaches, and a filter that finds any property. */
 export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly site: Site }) {
   const reach = useBench((state) => state.reach);
@@ -271,6 +294,7 @@ export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly sit
       </button>
       <h2 className="font-semibold">{sheet.kind.label}</h2>
       <Wearers site={site} />
+      {sheet.kind.isAction && <Styles site={site} />}
       <LookMenu site={site} />
       <input
         type="search"
