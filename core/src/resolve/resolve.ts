@@ -114,6 +114,10 @@ export function sameAs(site: Site, { owner, slot }: SlotRef): SlotRef | null {
   return site.sameLooks.length === 0 ? null : (sameByOwner(site.sameLooks).get(`${owner} ${slot}`) ?? null);
 }
 
+/** What of some values another slot takes over: not what each says for itself. */
+const sharedOnly = (values: Values): Values =>
+  Object.fromEntries(Object.entries(values).filter(([id]) => property(id as PropertyId).unshared !== true));
+
 /** Two looks in one: what `own` says goes before what `shared` says in the same cell. */
 function layLooks(own: SlotLook, shared: SlotLook): SlotLook {
   const merged: Record<string, Record<string, Record<string, Values>>> = {};
@@ -122,7 +126,7 @@ function layLooks(own: SlotLook, shared: SlotLook): SlotLook {
       for (const [state, bands] of Object.entries(states)) {
         for (const [band, values] of Object.entries(bands)) {
           const at = ((merged[level] ??= {})[state] ??= {});
-          at[band] = { ...at[band], ...values };
+          at[band] = { ...at[band], ...(look === shared ? sharedOnly(values) : values) };
         }
       }
     }

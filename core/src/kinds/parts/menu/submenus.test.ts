@@ -55,6 +55,20 @@ describe('how submenus open', () => {
     const [rule = ''] = stylesheet.match(/[^}]*\{[^}]*#123456[^}]*\}/) ?? [];
     expect(rule).toMatch(/\.hm-submenu:where\(\.hm-list>\*>ul>\*>\*\)/);
   });
+  test('a box that looks the same as another opens its own way', () => {
+    const site = withLook({ 'submenu 2': { opens: 'always open', radius: 7 } });
+    const raw = JSON.parse(JSON.stringify(site));
+    const { middle } = raw.pieces[0].rows[0].zones;
+    middle.push({ ...middle[0], id: 'second', name: 'Second', look: {}, folds: undefined });
+    raw.sameLooks = [{ owner: 'second', slot: 'submenu', as: { owner: 'menu-main', slot: 'submenu' } }];
+    const loaded = loadSite(JSON.parse(JSON.stringify(raw)));
+    if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+    const { markup, stylesheet } = compilePage(loaded.value);
+    // The four of the second placement alone have buttons.
+    expect([...markup.matchAll(/aria-expanded/g)]).toHaveLength(4);
+    expect(stylesheet).toMatch(/hm-submenu-2[^{]*\{[^}]*position: absolute/);
+    expect(stylesheet).toMatch(/hm-submenu-2[^{]*\{[^}]*border-radius: 7px/);
+  });
   test.each(ARRIVALS)('%s is only said where it is asked for', (arrival) => {
     const { stylesheet } = compile({ 'submenu 2': { arrives: arrival, motionTime: 200 } });
     const start = /@starting-style \{\s*[^{]*hm-submenu/;
