@@ -3,14 +3,17 @@ import type { Violation } from '../model/violation.ts';
 import { ITEM_SHAPE } from '../model/menu-item.ts';
 import type { KindBook } from '../model/shape/violations.ts';
 import type { Shape } from '../model/shape/field.ts';
-import { isState, LEVEL_KEYS } from '../model/states.ts';
+import { isState, itemOf, LEVEL_KEYS } from '../model/states.ts';
 import { acceptsValue, allowedValue } from '../values/accepts.ts';
 import { ID } from '../values/url.ts';
 import { slotsOf, THING_SHAPES, type OwnerKind } from './catalogue.ts';
 import { wornAt } from './wears.ts';
 import { isPropertyId, property } from './properties/properties.ts';
 
-const isItemKey = (key: string) => key.startsWith('@') && ID.test(key.slice(1));
+function isItemKey(key: string): boolean {
+  const item = itemOf(key);
+  return item !== null && ID.test(item);
+}
 
 /** Walks a look by the catalogue; violations are paths below the look with what is allowed there. */
 class LookTester {

@@ -1,4 +1,5 @@
-import type { Cell } from '../model/look.ts';
+import { memoise } from '../base/memo.ts';
+import type { Cell, SlotLook } from '../model/look.ts';
 import { keysIn, STATES } from '../model/states.ts';
 import type { Value } from '../values/values.ts';
 import { slotsOf } from './catalogue.ts';
@@ -10,6 +11,15 @@ import { ownersOf } from './placed.ts';
 export interface LookCell extends Cell {
   readonly value: Value;
 }
+
+/** The properties that any cell of a slot's look says something about. */
+export const saidIn = memoise((look: SlotLook): ReadonlySet<string> => {
+  const said = new Set<string>();
+  for (const states of Object.values(look))
+    for (const bands of Object.values(states))
+      for (const values of Object.values(bands)) for (const id of Object.keys(values)) said.add(id);
+  return said;
+});
 
 /** Every cell of every look that says something, in document order. */
 export function lookCells(site: Site): LookCell[] {

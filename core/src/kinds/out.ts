@@ -1,4 +1,10 @@
-import type { ConditionalRule, Declaration, HtmlElement, HtmlNode } from '../print/trees.ts';
+import {
+  styleRule,
+  type ConditionalRule,
+  type Declaration,
+  type HtmlElement,
+  type HtmlNode,
+} from '../print/trees.ts';
 import type { Target } from '../model/target.ts';
 import type { BehaviourId } from './behaviours/behaviours.ts';
 import type { Level } from '../model/states.ts';
@@ -24,6 +30,19 @@ export function fragment(
 }
 
 export type Rules = readonly (readonly [selector: string, declarations: readonly Declaration[]])[];
+
+/** Rules under the same conditions. */
+export const ruled = (rules: Rules, conditions: readonly string[] = []): ConditionalRule[] =>
+  rules.map(([selector, declarations]) => styleRule(selector, declarations, ...conditions));
+
+/** Rules under further conditions, those outermost. */
+export const widely = (
+  rules: readonly ConditionalRule[],
+  conditions: readonly string[],
+): readonly ConditionalRule[] =>
+  conditions.length === 0
+    ? rules
+    : rules.map((entry) => ({ ...entry, conditions: [...conditions, ...entry.conditions] }));
 
 /** Line drawings of our own. */
 export type DrawingName = 'bars' | 'cross' | 'lens';
@@ -80,17 +99,15 @@ export interface PartOut extends Out {
   /** The class of a link that has a look of its own in this part; null where it has none. */
   readonly itemClass: (item: string) => string | null;
   /** The selector of the section it stands in. */
-  readonly section: string;
-  /** How far beneath the box of its section what it opens begins, as CSS. */
-  readonly beneathSection: string;
+  readonly section: () => string;
   /** The classes of the part's own element. */
   readonly classes: (slot: string) => string;
   /** Attributes of the part's own element that say where it folds to. */
   readonly folding: Readonly<Record<string, string>>;
   /** Whether its region asked it to stand in two halves. */
   readonly split: boolean;
-  /** How far beneath its own box what it opens begins, as CSS. */
-  readonly beneath: string;
+  /** How far beneath its own box, or that of its section, what it opens begins, as CSS. */
+  readonly beneath: (from: 'link' | 'section') => string;
   /** Rules for the widths at which it stands in its row, and for those at which it stands in a panel. */
   readonly inRow: (rules: Rules) => ConditionalRule[];
   readonly inPanel: (rules: Rules) => ConditionalRule[];

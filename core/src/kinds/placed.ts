@@ -81,6 +81,15 @@ export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>
   ),
 );
 
+const sectionsByThing = memoise(
+  (site: Site): ReadonlyMap<Section, PlacedSection> =>
+    new Map(sectionsOf(site).map((placed) => [placed.section, placed])),
+);
+
+/** A section with where it stands; null where it is not this site's. */
+export const findSection = (site: Site, section: Section): PlacedSection | null =>
+  sectionsByThing(site).get(section) ?? null;
+
 /** Every region by id, in document order. */
 export const regionsOf = memoise(
   (site: Site): ReadonlyMap<string, Region> =>

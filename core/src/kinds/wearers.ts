@@ -1,24 +1,23 @@
 import { memoise } from '../base/memo.ts';
 import type { Look, SlotRef } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
-import { itemOf, keysIn, type Level } from '../model/states.ts';
+import { itemKeysIn, itemsIn, type Level } from '../model/states.ts';
 import { itemLevels, shownLinks } from './content.ts';
 import type { MenuPart } from './parts/menu/shape.ts';
+import { WORN } from './parts/menu/slots.ts';
 import { ownersOf, placedParts } from './placed.ts';
 import { slotsOf } from './catalogue.ts';
 import type { Site } from './site.ts';
 
+const hasMore = ({ children }: MenuItem) => children.length > 0;
+
 /** Whether a link wears a slot. */
 const WEARS: Readonly<Record<string, (item: MenuItem) => boolean>> = {
-  link: (item) => item.role === undefined || (item.role === 'heading' && item.children.length > 0),
-  action: (item) => item.role === 'action',
-  heading: (item) => item.role === 'heading' && item.children.length === 0,
-  divider: (item) => item.role === 'divider',
-  description: (item) => item.description !== undefined,
-  glyph: (item) => item.icon !== undefined,
-  picture: (item) => item.image !== undefined,
-  marker: (item) => item.children.length > 0,
-  submenu: (item) => item.children.length > 0,
+  ...WORN,
+  link: (item) => item.role === undefined || (item.role === 'heading' && hasMore(item)),
+  heading: (item) => item.role === 'heading' && !hasMore(item),
+  marker: hasMore,
+  submenu: hasMore,
 };
 
 /** The links that wear a slot at a level, in the order their elements stand in the markup; a box is worn by its parent. */
@@ -37,7 +36,7 @@ export function itemsWearing(site: Site, { owner, slot }: SlotRef, level: Level 
 /** Which links of a part's menu have a look of their own, slot by slot, as text. */
 const singleIn = memoise((look: Look): string =>
   Object.entries(look)
-    .flatMap(([slot, own]) => keysIn(own).flatMap((key) => (itemOf(key) === null ? [] : `${slot} ${key}`)))
+    .flatMap(([slot, own]) => itemKeysIn(own).map((key) => `${slot} ${key}`))
     .join(),
 );
 
@@ -51,9 +50,8 @@ const singlesOf = (site: Site): string =>
 
 /** The links of a placement that have a look of their own in a slot. */
 export function singleItems(site: Site, { owner, slot }: SlotRef): readonly MenuItem[] {
-  const look = ownersOf(site).get(owner)?.look[slot];
-  const keys = look ? keysIn(look).flatMap((key) => itemOf(key) ?? []) : [];
-  return keys.length === 0
+  const items = itemsIn(ownersOf(site).get(owner)?.look[slot] ?? {});
+  return items.length === 0
     ? []
-    : itemsWearing(site, { owner, slot }, null).filter(({ id }) => keys.includes(id));
+    : itemsWearing(site, { owner, slot }, null).filter(({ id }) => items.includes(id));
 }

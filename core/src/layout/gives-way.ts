@@ -1,5 +1,5 @@
 import { belowBand, foldOf } from '../kinds/folds.ts';
-import { placedParts, sectionsOf, type PlacedPart } from '../kinds/placed.ts';
+import { findSection, placedParts, type PlacedPart } from '../kinds/placed.ts';
 import type { Site } from '../kinds/site.ts';
 import type { Measurer } from '../text/measure.ts';
 import { sectionExtent } from './extents.ts';
@@ -15,7 +15,7 @@ function leavesBelow(
   measure: Measurer,
 ): number {
   const fold = foldOf(site, placed.part.id);
-  const section = sectionsOf(site).find((entry) => entry.section === placed.region.section);
+  const section = findSection(site, placed.region.section);
   if (!fold || !section) return 0;
   const widths = site.bands.flatMap(({ min }, band) => {
     const extent = band < fold.band ? null : sectionExtent(site, section, band, measure, staying);

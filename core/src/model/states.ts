@@ -28,10 +28,17 @@ export const itemKey = (item: string): ItemKey => `@${item}`;
 /** The link a key of a look stands for; null where it is that of a level. */
 export const itemOf = (key: string): string | null => (key.startsWith('@') ? key.slice(1) : null);
 
-/** The keys a look has: levels in order, then single links as they stand in it. */
+/** The keys of the single links that a look has, as they stand in it. */
+export const itemKeysIn = (look: object): ItemKey[] =>
+  Object.keys(look).filter((key): key is ItemKey => itemOf(key) !== null);
+
+/** The single links that a look has, by their ids. */
+export const itemsIn = (look: object): string[] => itemKeysIn(look).map((key) => key.slice(1));
+
+/** The keys a look has: levels in order, then single links. */
 export const keysIn = (look: object): LevelKey[] => [
   ...LEVEL_KEYS.filter((key) => Object.hasOwn(look, key)),
-  ...(Object.keys(look).filter((key) => itemOf(key) !== null) as ItemKey[]),
+  ...itemKeysIn(look),
 ];
 
 /** The key of a level; outside of menus there is one look for all. */

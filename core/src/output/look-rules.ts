@@ -1,7 +1,7 @@
 import { sameJson } from '../base/json.ts';
 import { memoise } from '../base/memo.ts';
 import { partKind, pieceKind, sectionKind, slotsOf } from '../kinds/catalogue.ts';
-import { MAY_MOVE } from '../kinds/out.ts';
+import { MAY_MOVE, widely } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Part, SectionKindId, Site } from '../kinds/site.ts';
 import { itemLevels } from '../kinds/content.ts';
@@ -18,7 +18,7 @@ import { declareBeneath, isSaidBeneath } from './hang.ts';
 import { MARK_IDS, readMarks, type Marks } from './marks.ts';
 import { listCandidates, pruneCandidates, rankOf, type Candidate } from './passes/prune.ts';
 import { placeOf, under } from './place.ts';
-import { aroundSelector, boxedSlots, slotSelector, stateMedia } from './selectors.ts';
+import { boxedSlots, slotSelector, stateMedia } from './selectors.ts';
 import { valueDeclarations } from './values.ts';
 
 function bandMedia(context: CompileContext, band: string): readonly string[] {
@@ -113,6 +113,7 @@ const saysAtLevel = ({ atLevel }: SlotKind, id: PropertyId): boolean =>
 /** The defaults of single levels, where the look does not say otherwise for every level. */
 function levelDefaults(slotContext: SlotContext, candidates: readonly Candidate[]): ConditionalRule[] {
   const { context, owner, slot, kind } = slotContext;
+  if (kind.atLevel === undefined) return [];
   return levelsOf(context.site, owner, slot).flatMap((level) => {
     const values = Object.entries(kind.atLevel?.[level] ?? {}) as [PropertyId, Value][];
     const declarations = values
@@ -178,13 +179,10 @@ function rowRules(
   selector: string,
   declarations: readonly Declaration[],
   conditions: readonly string[],
-): ConditionalRule[] {
+): readonly ConditionalRule[] {
   const placed = findPlaced(context.site, owner.id);
   if (!placed) return [];
-  return under([[selector, declarations]], placeOf(context, placed).inRow).map((entry) => ({
-    ...entry,
-    conditions: [...conditions, ...entry.conditions],
-  }));
+  return widely(under([[selector, declarations]], placeOf(context, placed).inRow), conditions);
 }
 
 /** The line between links: upright in a row, lying in a panel and in boxes. */
@@ -193,7 +191,7 @@ function betweenRules(
   selector: string,
   declarations: readonly Declaration[],
   conditions: readonly string[],
-): ConditionalRule[] {
+): readonly ConditionalRule[] {
   const between = `${selector}>li+li`;
   const lines = (name: string) => declarations.filter(([own]) => own === name);
   if (kind.holdsLevel) return [styleRule(between, lines('border-block-start'), ...conditions)];
@@ -204,7 +202,7 @@ function betweenRules(
     ...under([[between, lines('border-inline-start')]], place.inRow),
     ...under([[between, lines('border-block-start')]], place.inPanel),
   ];
-  return rules.map((entry) => ({ ...entry, conditions: [...conditions, ...entry.conditions] }));
+  return widely(rules, conditions);
 }
 
 /** Origins that stand at one side stand at the other where text runs from right to left. */
@@ -226,7 +224,7 @@ function mirrored(
 
 /** The rules of all values that one level, state and band say together. */
 function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Candidate[]): ConditionalRule[] {
-  const { context, owner, slot, marks } = slotContext;
+  const { context, owner, slot, kind, marks } = slotContext;
   const selector = slotSelector(context, owner, slot, at.level, at.state);
   const conditions = [...stateMedia(context, at.state), ...bandMedia(context, at.band)];
   const aimed: Record<Aim, Declaration[]> = {
@@ -254,7 +252,13 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
       : []),
     ...(row.length > 0 ? rowRules(slotContext, selector, row, conditions) : []),
     ...(around.length > 0
-      ? [styleRule(aroundSelector(context, owner, slot, at.level, at.state), around, ...conditions)]
+      ? [
+          styleRule(
+            slotSelector(context, owner, slot, at.level, at.state, kind.around),
+            around,
+            ...conditions,
+          ),
+        ]
       : []),
     ...(sign.length > 0 ? [styleRule(`${selector}::before`, sign, ...conditions)] : []),
     ...(between.length > 0 ? betweenRules(slotContext, selector, between, conditions) : []),

@@ -11,6 +11,7 @@ import {
 import type { Part, Piece, Section } from '../kinds/site.ts';
 import {
   findPlaced,
+  findSection,
   openedFrom,
   opensOver,
   ownersOf,
@@ -26,7 +27,7 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
-import { arrangedItems, hasOwnLook, saidInBands, says } from './said.ts';
+import { arrangedItems, saidInBands, says, singleLinks } from './said.ts';
 import { itemClass, ofLevel } from './selectors.ts';
 import { levelKey } from '../model/states.ts';
 import { foldIn, placeOf, under } from './place.ts';
@@ -91,7 +92,7 @@ function linkElement(
 
 /** The selector of the section a part stands in. */
 function sectionSelector(context: CompileContext, { region, piece }: PlacedPart): string {
-  const section = sectionsOf(context.site).find((entry) => entry.section === region.section);
+  const section = findSection(context.site, region.section);
   const ground = section ? sectionKind(section.kind).ground : pieceKind(piece).rootSlot;
   return within(context, `.${context.names.slotClass(region.section.id, ground)}`);
 }
@@ -105,6 +106,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     const { part } = placed;
     const owner = ownersOf(site).get(part.id) as Owner;
     const own = outFor(context, piece, part.id);
+    const singles = singleLinks(context, owner);
     const place = placeOf(context, placed);
     const berth = place.berth;
     return {
@@ -120,10 +122,9 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       arrangedItems: (slot) => arrangedItems(context, part.id, slot),
       says: (slot, property) => says(context, part.id, slot, property),
       ofLevel: (slot, level) => `.${own.class(slot)}` + ofLevel(context, owner, slot, levelKey(level)),
-      itemClass: (item) => (hasOwnLook(context, owner, item) ? itemClass(names, item) : null),
-      section: sectionSelector(context, placed),
-      beneathSection: beneath(context, placed, 'section'),
-      beneath: beneath(context, placed),
+      itemClass: (item) => (singles.has(item) ? itemClass(names, item) : null),
+      section: () => sectionSelector(context, placed),
+      beneath: (from) => beneath(context, placed, from),
       inRow: (rules) => under(rules, place.inRow),
       inPanel: (rules) => under(rules, place.inPanel),
       link: (attributes, target, ...content) => linkElement(context, attributes, target, content),
@@ -149,7 +150,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
 
   const sectionOut = (section: Section): SectionOut => ({
     ...outFor(context, piece, section.id),
-    regions: sectionsOf(site).find((placed) => placed.section === section)?.regions ?? [],
+    regions: findSection(site, section)?.regions ?? [],
     part: compilePart,
     boxOf,
     atPart: (part, slot, rest = '') => within(context, `.${names.slotClass(part.id, slot)}${rest}`),
@@ -170,7 +171,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
   const out: PieceOut = {
     ...outFor(context, piece, piece.id),
     section: (section) => {
-      const placed = sectionsOf(site).find((entry) => entry.section === section);
+      const placed = findSection(site, section);
       if (!placed) throw new Error(`There is no section "${section.id}".`);
       return sectionKind(placed.kind).compile(section as never, sectionOut(section));
     },
@@ -186,7 +187,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
 
 /** The least height of a section in px in the widest band. */
 function leastHeight({ site }: CompileContext, section: Section): number {
-  const placed = sectionsOf(site).find((entry) => entry.section === section);
+  const placed = findSection(site, section);
   const slot = placed ? sectionKind(placed.kind).ground : '';
   const question = { owner: section.id, slot, property: 'height', level: null, states: [], band: 0 } as const;
   const height = resolve(site, question)?.value;

@@ -1,7 +1,7 @@
 import { foldOf, type Fold } from '../kinds/folds.ts';
-import type { Rules } from '../kinds/out.ts';
+import { ruled, type Rules } from '../kinds/out.ts';
 import { opensOver, type PlacedPart } from '../kinds/placed.ts';
-import { styleRule, type ConditionalRule } from '../print/trees.ts';
+import type { ConditionalRule } from '../print/trees.ts';
 import type { CompileContext } from './context.ts';
 import { below, from } from './shown.ts';
 
@@ -43,6 +43,4 @@ export function placeOf(context: CompileContext, { part, piece }: PlacedPart): P
 
 /** Rules under conditions; none where those are never met. */
 export const under = (rules: Rules, widths: Widths): ConditionalRule[] =>
-  widths === null
-    ? []
-    : rules.map(([selector, declarations]) => styleRule(selector, declarations, ...widths));
+  widths === null ? [] : ruled(rules, widths);

@@ -3,8 +3,10 @@ import { slotsOf } from '../kinds/catalogue.ts';
 import type { Said } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Owner } from '../kinds/placed.ts';
+import { saidIn } from '../kinds/looks.ts';
 import type { SlotLook } from '../model/look.ts';
-import { itemOf, keysIn, type Level } from '../model/states.ts';
+import type { SlotKind } from '../model/slot.ts';
+import { itemKey, itemsIn, type Level } from '../model/states.ts';
 import { effectiveLook, resolve } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
 import { outputOwners, type CompileContext } from './context.ts';
@@ -33,14 +35,6 @@ export function saidInBands<V extends Value>(
         })),
   );
 }
-
-const saidIn = memoise((look: SlotLook): ReadonlySet<string> => {
-  const said = new Set<string>();
-  for (const states of Object.values(look))
-    for (const bands of Object.values(states))
-      for (const values of Object.values(bands)) for (const id of Object.keys(values)) said.add(id);
-  return said;
-});
 
 /** Whether a look says anything of a property of a slot. */
 export const says = ({ site }: CompileContext, owner: string, slot: string, id: PropertyId): boolean =>
@@ -73,33 +67,33 @@ const ASKED: readonly PropertyId[] = [
   'lineEnd',
 ];
 
+/** The slots of a kind whose looks are read this way. */
+const arrangedSlots = memoise((slots: Readonly<Record<string, SlotKind>>): readonly string[] =>
+  Object.entries(slots).flatMap(([slot, { properties, single }]) =>
+    single || properties.some((id) => isArranged(id) || id === 'signTurn') ? [slot] : [],
+  ),
+);
+
 /** Everything that markup and arrangement read of looks this way. */
 export const arrangedBy = (context: CompileContext): string =>
   outputOwners(context)
     .flatMap(({ id, kind }) =>
-      Object.entries(slotsOf(kind)).flatMap(([slot, { properties, single }]) =>
-        single || properties.some((id) => isArranged(id) || id === 'signTurn')
-          ? [arrangedIn(effectiveLook(context.site, { owner: id, slot }))]
-          : [],
+      arrangedSlots(slotsOf(kind)).map((slot) =>
+        arrangedIn(effectiveLook(context.site, { owner: id, slot })),
       ),
     )
     .join(';');
 
 const isArranged = (id: PropertyId): boolean => property(id).arranged === true;
 
-const itemsIn = memoise((look: SlotLook): readonly string[] =>
-  keysIn(look).flatMap((key) => itemOf(key) ?? []),
-);
-
-/** Whether a link has a look of its own in an owner. */
-export const hasOwnLook = ({ site }: CompileContext, { id, kind }: Owner, item: string): boolean =>
-  Object.keys(slotsOf(kind)).some((slot) => itemsIn(effectiveLook(site, { owner: id, slot })).includes(item));
+/** The links that have a look of their own in an owner. */
+export const singleLinks = ({ site }: CompileContext, { id, kind }: Owner): ReadonlySet<string> =>
+  new Set(Object.keys(slotsOf(kind)).flatMap((slot) => itemsIn(effectiveLook(site, { owner: id, slot }))));
 
 const arrangedItemsIn = memoise((look: SlotLook): readonly string[] =>
-  keysIn(look).flatMap((key) => {
-    const bands = Object.values(look[key]?.rest ?? {});
-    const isOwn = bands.some((values) => Object.keys(values).some((id) => isArranged(id as PropertyId)));
-    return isOwn ? (itemOf(key) ?? []) : [];
+  itemsIn(look).filter((item) => {
+    const bands = Object.values(look[itemKey(item)]?.rest ?? {});
+    return bands.some((values) => Object.keys(values).some((id) => isArranged(id as PropertyId)));
   }),
 );
 

@@ -117,13 +117,14 @@ export function ofLevel(
   return levelCondition(names.slotClass(owner.id, 'list'), one, kind);
 }
 
-/** A slot's selector for one level and state. */
+/** A slot's selector for one level and state; `word` is the class of another element that has them, such as what is around it. */
 export function slotSelector(
   context: CompileContext,
   owner: Owner,
   slot: string,
   level: LevelKey,
   state: State,
+  word = slot,
 ): string {
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   if (owner.sort === 'piece') {
@@ -134,31 +135,6 @@ export function slotSelector(
       );
     if (slot === backdropSlot) return `${ownRoot(context, owner.piece)}::backdrop`;
   }
-  return selectorBelow(context, owner, slot, slot, level, state);
-}
-
-/** The selector of what is around a slot and its label, for one level and state. */
-export function aroundSelector(
-  context: CompileContext,
-  owner: Owner,
-  slot: string,
-  level: LevelKey,
-  state: State,
-): string {
-  const { around = slot } = slotsOf(owner.kind)[slot] as SlotKind;
-  return selectorBelow(context, owner, slot, around, level, state);
-}
-
-/** The selector below the roots of a class that has the levels and states of a slot. */
-function selectorBelow(
-  context: CompileContext,
-  owner: Owner,
-  slot: string,
-  word: string,
-  level: LevelKey,
-  state: State,
-): string {
-  const kind = slotsOf(owner.kind)[slot] as SlotKind;
   const own = `.${context.names.slotClass(owner.id, word)}${ofLevel(context, owner, slot, level)}`;
   return within(
     context,

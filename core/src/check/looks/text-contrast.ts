@@ -5,7 +5,7 @@ import type { Part, Site } from '../../kinds/site.ts';
 import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
 import { askedAt } from '../../kinds/placed.ts';
-import { itemOf, keysIn, levelKey, type LevelKey, type State } from '../../model/states.ts';
+import { itemKeysIn, itemOf, levelKey, type LevelKey, type State } from '../../model/states.ts';
 import { formatColour } from '../../colour/colour.ts';
 import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
 import { slotName } from '../../resolve/origin.ts';
@@ -41,7 +41,7 @@ function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
   const ref = { owner: owner.id, slot };
   const levels: readonly LevelKey[] = kind.levels.length > 0 ? kind.levels.map(levelKey) : ['all'];
-  const single = keysIn(effectiveLook(site, ref)).filter((key) => itemOf(key) !== null);
+  const single = itemKeysIn(effectiveLook(site, ref));
   const states = kind.states.filter((state) => pieceKind(owner.piece).comesTo(owner.piece as never, state));
   const failing: Failing[] = [];
   for (const band of bandsOf(site, place))

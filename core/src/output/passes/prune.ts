@@ -5,6 +5,7 @@ import type { Site } from '../../kinds/site.ts';
 import type { SlotKind } from '../../model/slot.ts';
 import {
   itemOf,
+  itemsIn,
   keysIn,
   LEVEL_KEYS,
   STATES,
@@ -108,7 +109,7 @@ function* reach(
   candidate: Candidate,
 ): Generator<{ level: Level | null; keys: readonly LevelKey[]; band: number }> {
   const levels = kind.levels.length === 0 ? [null] : kind.levels;
-  const items = [undefined, ...keysIn(look).flatMap((key) => itemOf(key) ?? [])];
+  const items = [undefined, ...itemsIn(look)];
   for (const level of levels) {
     for (const item of items) {
       const keys = levelKeys(level, item);

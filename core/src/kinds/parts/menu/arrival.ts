@@ -1,9 +1,8 @@
 import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
-import { MAY_MOVE, type PartOut } from '../../out.ts';
+import { MAY_MOVE, widely, type PartOut } from '../../out.ts';
 import type { Arrival } from '../../properties/motion.ts';
 import type { Opening } from '../../properties/placement.ts';
 import type { Boxes } from './boxes.ts';
-import { widely } from './widely.ts';
 
 /*
  * How boxes come and go. What is not displayed has a style to start from (CSS Transitions 2, `@starting-style`), and stays

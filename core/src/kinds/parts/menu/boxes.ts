@@ -2,10 +2,9 @@ import { itemLevels, shownDepth } from '../../content.ts';
 import type { PartOut, Said } from '../../out.ts';
 import type { PropertyId } from '../../properties/properties.ts';
 import type { Value } from '../../../values/values.ts';
+import type { BoxLevel } from './opening.ts';
 import type { MenuPart } from './shape.ts';
 import { menuHasLevel } from './slots.ts';
-
-export type BoxLevel = 2 | 3;
 
 /** Boxes that are arranged alike: those of a level, or that of a single link with its own way to open. */
 export interface Boxes {

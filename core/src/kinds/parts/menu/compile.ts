@@ -20,7 +20,7 @@ import {
   itemContent,
 } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
-import { isDisclosed } from './opening.ts';
+import { isDisclosed, type BoxLevel } from './opening.ts';
 import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
 import { iconRules } from '../../with-icon.ts';
 import { submenuRules } from './submenus.ts';
@@ -79,13 +79,12 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
     itemElement(part, child, { level: level + 1, way: `${way}-${index + 1}` }, out),
   );
   // What lies deeper than looks reach stands open below its parent.
-  const list = level < 3 ? 'submenu' : 'deeper';
-  if (level > 2 || !isDisclosed(part, (level + 1) as 2 | 3, item.id))
+  if (level > 2 || !isDisclosed(part, (level + 1) as BoxLevel, item.id))
     return element(
       'li',
       attributes,
       itemControl(item, out),
-      element('ul', { class: list === 'submenu' ? out.class(list) : out.name(list) }, ...children),
+      element('ul', { class: level < 3 ? out.class('submenu') : out.name('deeper') }, ...children),
     );
   const id = out.id(`${out.class('submenu')}${way}`);
   return element(

@@ -2,7 +2,8 @@ import type { Opening } from '../../properties/placement.ts';
 import { itemKey } from '../../../model/states.ts';
 import type { MenuPart } from './shape.ts';
 
-type BoxLevel = 2 | 3;
+/** The levels whose links stand in boxes. */
+export type BoxLevel = 2 | 3;
 
 /** How the submenus of a level open where the look says nothing. */
 export const USUAL_OPENING: Readonly<Record<BoxLevel, Opening>> = { 2: 'below', 3: 'always open' };

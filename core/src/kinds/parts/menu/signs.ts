@@ -6,6 +6,7 @@ import {
   IN_LINE,
   KNOWS_INNER,
   PRINT,
+  widely,
   type PartOut,
   type Rules,
 } from '../../out.ts';
@@ -15,7 +16,6 @@ import { controlSlot, isBare, isLinkedParent } from './item.ts';
 import type { MenuPart } from './shape.ts';
 import { boxedSlots, menuHasLevel, openingItems } from './slots.ts';
 import type { Boxes } from './boxes.ts';
-import { widely } from './widely.ts';
 
 /** The sign is a clipped box: nothing to load, nothing to repeat in the markup. */
 const SIGN: readonly Declaration[] = [

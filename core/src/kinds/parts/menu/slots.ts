@@ -17,7 +17,7 @@ import {
 import type { Level } from '../../../model/states.ts';
 import { around } from '../../with-icon.ts';
 import { shownDepth, shownItems, shownLinks } from '../../content.ts';
-import { isDisclosed, USUAL_OPENING } from './opening.ts';
+import { isDisclosed, USUAL_OPENING, type BoxLevel } from './opening.ts';
 import { controlSlot, isLinkedParent } from './item.ts';
 import type { MenuPart } from './shape.ts';
 
@@ -146,7 +146,7 @@ export const MENU_SLOTS = {
 export type MenuSlot = keyof typeof MENU_SLOTS;
 
 /** What a link must have for a slot to be there at all; slots without a test always are. */
-const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
+export const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean } = {
   description: (item) => item.description !== undefined,
   glyph: (item) => item.icon !== undefined,
   picture: (item) => item.image !== undefined,
@@ -162,7 +162,7 @@ function openingAt(part: MenuPart, level: 1 | 2, site: SiteContent): readonly Me
   if (level >= shownDepth(site, part)) return [];
   const first = withMore(shownItems(site, part));
   const parents = level === 1 ? first : first.flatMap(({ children }) => withMore(children));
-  return parents.filter(({ id }) => isDisclosed(part, (level + 1) as 2 | 3, id));
+  return parents.filter(({ id }) => isDisclosed(part, (level + 1) as BoxLevel, id));
 }
 
 /** Whether a slot is there at a level. A sign stands at a link that opens what is nested in it. */

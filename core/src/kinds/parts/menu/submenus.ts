@@ -1,13 +1,12 @@
 import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { shownDepth } from '../../content.ts';
-import { NO_SCRIPT, type PartOut, type Rules, type Said } from '../../out.ts';
+import { NO_SCRIPT, ruled, widely, type PartOut, type Rules, type Said } from '../../out.ts';
 import type { Opening } from '../../properties/placement.ts';
 import { arrivalRules } from './arrival.ts';
 import { boxesOf, type Boxes } from './boxes.ts';
-import { floats } from './opening.ts';
+import { floats, type BoxLevel } from './opening.ts';
 import { parentRules, signColumn, signRules } from './signs.ts';
 import type { MenuPart } from './shape.ts';
-import { widely } from './widely.ts';
 
 /** A length of the look as the stylesheet says it, or what it is where the look says nothing. */
 const measure = (out: PartOut, id: 'offsetBlock' | 'offsetInline', word: string): string | null =>
@@ -38,19 +37,23 @@ const across = (lies: string): readonly Declaration[] => [
   ['margin-inline', lies === 'centred' ? 'auto' : lies === 'from the end' ? 'auto 0' : '0 auto'],
 ];
 
+/** Where a box beside its link stands along the line. */
+const besideLink = (out: PartOut): readonly Declaration[] => [
+  ['inset-inline', `${plus('100%', measure(out, 'offsetInline', 'shift'))} auto`],
+];
+
 /** Where a floating box stands, but for where it lies along the line. */
-function standing(opening: Opening, out: PartOut): readonly Declaration[] {
+function standing(opening: Opening, level: BoxLevel, out: PartOut): readonly Declaration[] {
+  // What opens below a link of a box hangs from that link, not from the bar.
+  const beneath = (from: 'link' | 'section') => (level === 3 ? '100%' : out.beneath(from));
   const drop = measure(out, 'offsetBlock', 'drop');
   switch (opening) {
     case 'beside':
-      return [
-        ['inset-block-start', drop ?? '0'],
-        ['inset-inline', `${plus('100%', measure(out, 'offsetInline', 'shift'))} auto`],
-      ];
+      return [['inset-block-start', drop ?? '0'], ...besideLink(out)];
     case 'across':
-      return [['inset-block-start', plus(out.beneathSection, drop)]];
+      return [['inset-block-start', plus(beneath('section'), drop)]];
     default:
-      return [['inset-block-start', plus(out.beneath, drop)]];
+      return [['inset-block-start', plus(beneath('link'), drop)]];
   }
 }
 
@@ -63,14 +66,12 @@ function floatingRules(
 ): ConditionalRule[] {
   const { level } = boxes;
   const box = out.within(boxes.box);
-  // What opens below a link of a box hangs from that link, not from the bar.
-  const placed = level === 3 ? { ...out, beneath: '100%', beneathSection: '100%' } : out;
   const rules: Rules = [
     [
       box,
       [
         ['position', 'absolute'],
-        ...standing(opening, placed),
+        ...standing(opening, level, out),
         ['z-index', '1'],
         ['display', 'none'],
         ['align-items', 'start'],
@@ -112,7 +113,7 @@ function liesRules(opening: Opening, lies: string, box: string, out: PartOut): R
     return lies === 'from the end'
       ? [
           [box, other],
-          [`${box}[${edge}=start]`, standing('beside', out).slice(1)],
+          [`${box}[${edge}=start]`, besideLink(out)],
         ]
       : [[`${box}[${edge}=end]`, other]];
   }
@@ -130,17 +131,15 @@ const toEdge = (inset: string, lies: string): readonly Declaration[] => [
 
 /** What a box across its section is placed by: the section, and nothing between. */
 const acrossRules = ({ level, parents }: Boxes, out: PartOut): Rules => [
-  ...(level === 2 ? [[out.section, [['position', 'relative']]] as const] : []),
+  ...(level === 2 ? [[out.section(), [['position', 'relative']]] as const] : []),
   [out.within(parents), [['position', 'static']]],
 ];
 
 /** How a box is shown once it is opened: until the script runs, and without it, pointing and tabbing open it. */
-const openedRules = ({ box }: Boxes, out: PartOut): Rules => {
-  return [
-    [out.within(`${box}[${out.attribute('open')}]`), [['display', 'grid']]],
-    [`${out.unready} li:hover>${box}, ${out.unready} li:focus-within>${box}`, [['display', 'grid']]],
-  ];
-};
+const openedRules = ({ box }: Boxes, out: PartOut): Rules => [
+  [out.within(`${box}[${out.attribute('open')}]`), [['display', 'grid']]],
+  [`${out.unready} li:hover>${box}, ${out.unready} li:focus-within>${box}`, [['display', 'grid']]],
+];
 
 /** A pointer from the box to what it hangs from, in the box's own fill. */
 function notchRules(opening: Opening, box: string, out: PartOut): Rules {
@@ -198,17 +197,9 @@ function openingRules(
   const sign: Rules = boxes.sign === null ? [] : [[out.within(boxes.sign), [['display', 'none']]]];
   switch (opening) {
     case 'not at all':
-      return widely(
-        [[box, [['display', 'none']]] as const, ...sign].map((rule) => styleRule(...rule)),
-        conditions,
-      );
+      return ruled([[box, [['display', 'none']]], ...sign], conditions);
     case 'always open':
-      return widely(
-        [[box, [['display', 'grid'], indented(out)]] as const, flowing(boxes, out), ...sign].map((rule) =>
-          styleRule(...rule),
-        ),
-        conditions,
-      );
+      return ruled([[box, [['display', 'grid'], indented(out)]], flowing(boxes, out), ...sign], conditions);
     case 'in place':
       return [
         ...widely(

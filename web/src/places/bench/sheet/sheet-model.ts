@@ -11,6 +11,7 @@ import {
   property,
   PROPERTY_GROUPS,
   resolve,
+  saidIn,
   slotKind,
   wornAt,
   type Cell,
@@ -135,16 +136,6 @@ export function shownStates(site: Site, owner: string, kind: SlotKind): readonly
   return piece ? kind.states.filter((state) => pieceKind(piece).comesTo(piece as never, state)) : kind.states;
 }
 
-/** The properties that any cell of a slot says something about. */
-function saidProperties(site: Site, owner: string, slot: string): ReadonlySet<string> {
-  const said = new Set<string>();
-  for (const states of Object.values(effectiveLook(site, { owner, slot }))) {
-    for (const bands of Object.values(states))
-      for (const values of Object.values(bands)) for (const id of Object.keys(values)) said.add(id);
-  }
-  return said;
-}
-
 const matchesFilter = (id: PropertyId, filter: string) => {
   const { label, group, hint } = property(id);
   return filter
@@ -161,7 +152,7 @@ function shownProperties(
   const wanted = filter.trim().toLowerCase();
   const properties = wornAt(kind, selected.level);
   if (wanted !== '') return properties.filter((id) => matchesFilter(id, wanted));
-  const said = saidProperties(site, selected.owner, selected.slot);
+  const said = saidIn(effectiveLook(site, selected));
   // What a slot has a default of its own for is common there.
   return properties.filter(
     (id) =>
