@@ -71,7 +71,16 @@ export interface Shown {
 
 const ACTION_COUNTS = { none: 0, last: 1, 'last-two': 2 } as const;
 
-const actionsByPlacement = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, readonly MenuItem[]>());
+/** What follows from the menus and a placement of one, worked out once for both. */
+function oncePerPlacement<T>(make: (site: Menus, placement: Shown) => T) {
+  const known = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, { readonly made: T }>());
+  return (site: Menus, placement: Shown): T => {
+    const byPlacement = known(site.menus);
+    const found = byPlacement.get(placement) ?? { made: make(site, placement) };
+    byPlacement.set(placement, found);
+    return found.made;
+  };
+}
 
 /** Links with the last ones that lead somewhere drawn as calls to action. */
 function withActions(items: readonly MenuItem[], count: number): readonly MenuItem[] {
@@ -80,15 +89,15 @@ function withActions(items: readonly MenuItem[], count: number): readonly MenuIt
   return items.map((item) => (last.has(item) ? { ...item, role: 'action' } : item));
 }
 
+const actionItems = oncePerPlacement((site, placement) =>
+  withActions(placedItems(site, placement), ACTION_COUNTS[placement.actions ?? 'none']),
+);
+
 /** The links a placement starts with, as it draws them: the menu's own, or those beneath the link it starts from. */
-export function shownItems(site: Menus, placement: Shown): readonly MenuItem[] {
-  const count = ACTION_COUNTS[placement.actions ?? 'none'];
-  if (count === 0) return placedItems(site, placement);
-  const known = actionsByPlacement(site.menus).get(placement);
-  const items = known ?? withActions(placedItems(site, placement), count);
-  actionsByPlacement(site.menus).set(placement, items);
-  return items;
-}
+export const shownItems = (site: Menus, placement: Shown): readonly MenuItem[] =>
+  ACTION_COUNTS[placement.actions ?? 'none'] === 0
+    ? placedItems(site, placement)
+    : actionItems(site, placement);
 
 function placedItems(site: Menus, { menu, branch }: Shown): readonly MenuItem[] {
   if (branch === null) return findMenu(site, menu)?.items ?? [];
@@ -96,12 +105,8 @@ function placedItems(site: Menus, { menu, branch }: Shown): readonly MenuItem[] 
   return placed?.menu.id === menu ? placed.item.children : [];
 }
 
-const shownByPlacement = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, readonly MenuItem[]>());
-
 /** Every link a placement shows, as deep as it shows them, in document order. */
-export function shownLinks(site: Menus, placement: Shown): readonly MenuItem[] {
-  const known = shownByPlacement(site.menus).get(placement);
-  if (known) return known;
+export const shownLinks = oncePerPlacement((site, placement): readonly MenuItem[] => {
   const links: MenuItem[] = [];
   const most = levelCount(placement.levels);
   const visit = (items: readonly MenuItem[], depth: number) => {
@@ -111,16 +116,11 @@ export function shownLinks(site: Menus, placement: Shown): readonly MenuItem[] {
     }
   };
   visit(shownItems(site, placement), 1);
-  shownByPlacement(site.menus).set(placement, links);
   return links;
-}
-
-const depthByPlacement = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, number>());
+});
 
 /** How many levels a placement shows of what there is. */
-export function shownDepth(site: Menus, placement: Shown): number {
-  const known = depthByPlacement(site.menus).get(placement);
-  if (known !== undefined) return known;
+export const shownDepth = oncePerPlacement((site, placement): number => {
   const most = levelCount(placement.levels);
   const depthOf = (items: readonly MenuItem[], depth: number): number =>
     depth >= most
@@ -129,19 +129,11 @@ export function shownDepth(site: Menus, placement: Shown): number {
           depth,
           ...items.map(({ children }) => (children.length > 0 ? depthOf(children, depth + 1) : depth)),
         );
-  const depth = depthOf(shownItems(site, placement), 1);
-  depthByPlacement(site.menus).set(placement, depth);
-  return depth;
-}
-
-const levelsByPlacement = memoise(
-  (_menus: readonly Menu[]) => new WeakMap<Shown, ReadonlyMap<string, Level>>(),
-);
+  return depthOf(shownItems(site, placement), 1);
+});
 
 /** The level each link of a placement stands at, by its id; deeper ones count as the third. */
-export function itemLevels(site: Menus, placement: Shown): ReadonlyMap<string, Level> {
-  const known = levelsByPlacement(site.menus).get(placement);
-  if (known) return known;
+export const itemLevels = oncePerPlacement((site, placement): ReadonlyMap<string, Level> => {
   const levels = new Map<string, Level>();
   const visit = (items: readonly MenuItem[], level: number) => {
     for (const item of items) {
@@ -150,9 +142,8 @@ export function itemLevels(site: Menus, placement: Shown): ReadonlyMap<string, L
     }
   };
   visit(shownItems(site, placement), 1);
-  levelsByPlacement(site.menus).set(placement, levels);
   return levels;
-}
+});
 
 const indexPages = memoise((pages: readonly Page[]) => ({
   sections: new Set(pages.flatMap((page) => page.sections.map((section) => section.id))),

@@ -83,15 +83,21 @@ function shownRules(out: PartOut, slot: string, level: Level | null): Conditiona
 }
 
 /** The width of an icon with its own box. */
-export function iconExtent(at: PartExtents, slot: string, level: Level | null = null): Extent {
+function iconExtent(at: PartExtents, slot: string, level: Level | null): Extent {
   const own = at.slot(slot, level);
   return exact(own.size + 2 * own.pixels('paddingInline') + own.lines());
 }
 
-/** The width of an icon and its label. */
-export function withIconExtent(at: PartExtents, slot: string, level: Level | null, label: Extent): Extent {
+/** The width of an icon and its label; null where no label is in sight. */
+export function withIconExtent(
+  at: PartExtents,
+  slot: string,
+  level: Level | null,
+  label: Extent | null,
+): Extent {
   const own = at.slot(slot, level);
   const icon = iconExtent(at, slot, level);
+  if (label === null) return icon;
   switch (own.word('iconShows')) {
     case 'not at all':
       return label;

@@ -105,7 +105,7 @@ export const MARK_PROPERTIES = ids(
 );
 export const MOTION_PROPERTIES = ids('opacity', 'motion', 'motionTime', 'motionCurve', 'motionDelay');
 
-export const PLACEMENT_PROPERTY_IDS = ids(
+export const PLACEMENT_PROPERTIES = ids(
   'opens',
   'lies',
   'boxWidth',

@@ -47,9 +47,9 @@ export interface BenchState extends Arrangement {
   readonly starters: boolean;
   /** Slots that are lit up on the stage. */
   readonly lit: readonly SlotRef[];
-  /** A look that was copied, to be put on another slot. */
   /** How often the motion of what stands open was asked for. */
   readonly plays: number;
+  /** A look that was copied, to be put on another slot. */
   readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
   /** Id of the panel that was opened on the stage itself. */
   readonly opened: string | null;

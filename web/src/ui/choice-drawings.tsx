@@ -328,21 +328,19 @@ const ICON_SHOWS: Drawings = {
   'not at all': label('M13 12h18'),
 };
 
-/** Movements as the output has them, under names of the interface's own. */
-const MOTION_STYLE = Object.entries<Keyframes>(ICON_MOTIONS)
-  .map(([name, steps]) => {
-    const frames = steps.map(([at, ...declarations]) => {
-      const lines = declarations.map(([property, value]) => `${property}:${value}`);
-      return `${at}{${lines.join(';')}}`;
-    });
-    return `@keyframes icon-${name}{${frames.join('')}}`;
-  })
-  .join('');
+/** A movement as the output has it, under a name of the interface's own. */
+function keyframes(name: string, steps: Keyframes): string {
+  const frames = steps.map(([at, ...declarations]) => {
+    const lines = declarations.map(([property, value]) => `${property}:${value}`);
+    return `${at}{${lines.join(';')}}`;
+  });
+  return `@keyframes icon-${name}{${frames.join('')}}`;
+}
 
 /** An icon that moves as it is named, now and again. */
-const moving = (name: string) => (
+const moving = (name: string, steps: Keyframes) => (
   <>
-    <style>{MOTION_STYLE}</style>
+    <style>{keyframes(name, steps)}</style>
     <g transform="translate(22 12) scale(1.3)">
       <g
         style={{
@@ -359,7 +357,9 @@ const moving = (name: string) => (
 
 const ICON_MOTION: Drawings = {
   none: bell(22, 12),
-  ...Object.fromEntries(Object.keys(ICON_MOTIONS).map((name) => [name, moving(name)])),
+  ...Object.fromEntries(
+    Object.entries<Keyframes>(ICON_MOTIONS).map(([name, steps]) => [name, moving(name, steps)]),
+  ),
 };
 
 const STYLE: Drawings = { upright: word(), italic: word({ fontStyle: 'italic' }) };

@@ -6,6 +6,18 @@ export const ARRIVALS = ['at once', 'fading', 'sliding', 'growing', 'unrolling',
 
 export type Arrival = (typeof ARRIVALS)[number];
 
+/** What coming and going have in common. */
+const ON_ITS_WAY = {
+  kind: 'choice',
+  group: 'motion',
+  moves: true,
+  css: ['transition-behavior'],
+  initial: 'at once',
+  choices: same(...ARRIVALS),
+  arranged: true,
+  brings: { motionTime: 200 },
+} as const;
+
 /** Opacity, and what moves smoothly from state to state. */
 export const MOTION_PROPERTIES = {
   opacity: {
@@ -37,29 +49,15 @@ export const MOTION_PROPERTIES = {
     related: ['motionTime', 'motionCurve', 'motionDelay'],
   },
   arrives: {
-    kind: 'choice',
+    ...ON_ITS_WAY,
     label: 'arrives',
-    group: 'motion',
-    moves: true,
-    css: ['transition-behavior'],
-    initial: 'at once',
-    choices: same(...ARRIVALS),
-    arranged: true,
     hint: 'how the box comes once it is opened; never moving where a visitor asked for no motion',
-    brings: { motionTime: 200 },
     related: ['leaves', 'motionTime', 'motionCurve', 'motionDelay'],
   },
   leaves: {
-    kind: 'choice',
+    ...ON_ITS_WAY,
     label: 'leaves',
-    group: 'motion',
-    moves: true,
-    css: ['transition-behavior'],
-    initial: 'at once',
-    choices: same(...ARRIVALS),
-    arranged: true,
     hint: 'how the box goes once it is closed',
-    brings: { motionTime: 200 },
     related: ['arrives', 'motionTime'],
   },
   motionTime: {

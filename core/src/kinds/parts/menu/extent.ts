@@ -9,7 +9,7 @@ import {
   type PartExtents,
   type SlotReader,
 } from '../../extent.ts';
-import { iconExtent, withIconExtent } from '../../with-icon.ts';
+import { withIconExtent } from '../../with-icon.ts';
 import { hasOwnTarget, PICTURE_SPACE } from './item.ts';
 import { halfOf, type MenuPart } from './shape.ts';
 
@@ -42,12 +42,7 @@ function labelExtent(item: MenuItem, slot: string, at: PartExtents, states: read
 /** What a link shows: picture, icon and label. */
 function content(item: MenuItem, slot: string, at: PartExtents, states: readonly State[]): Extent[] {
   const label = item.labelHidden ? null : labelExtent(item, slot, at, states);
-  const labelled =
-    item.icon === undefined
-      ? label
-      : label === null
-        ? iconExtent(at, 'glyph', 1)
-        : withIconExtent(at, 'glyph', 1, label);
+  const labelled = item.icon === undefined ? label : withIconExtent(at, 'glyph', 1, label);
   if (item.image === undefined) return labelled === null ? [] : [labelled];
   const picture = pictureExtent(at.slot('picture', 1));
   return labelled === null ? [picture] : [sumExtents([picture], 0, PICTURE_SPACE), labelled];

@@ -11,7 +11,7 @@ import {
   LINK_STATES,
   MARGIN_PROPERTIES,
   MARK_PROPERTIES,
-  PLACEMENT_PROPERTY_IDS,
+  PLACEMENT_PROPERTIES,
   TEXT_PROPERTIES,
 } from '../../../model/slot.ts';
 import type { Level } from '../../../model/states.ts';
@@ -129,7 +129,7 @@ export const MENU_SLOTS = {
     states: BOX_STATES,
     text: 'none',
     properties: [
-      ...PLACEMENT_PROPERTY_IDS,
+      ...PLACEMENT_PROPERTIES,
       ...BOX_PROPERTIES,
       'gap',
       'separator',

@@ -5,7 +5,7 @@ import { target } from '../../../model/target.ts';
 import type { Extent, PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
-import { around, iconExtent, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
+import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
 
 const SHORTCUT_SHAPE = {
   label: textField({ label: 'label', needed: true }),
@@ -53,11 +53,9 @@ function compile(part: Shortcut, out: PartOut): Fragment {
 }
 
 function extent(part: Shortcut, at: PartExtents): Extent {
-  const words = showsLabel(part) ? at.words(part.label, 'shortcut') : null;
+  const words = at.words(part.label, 'shortcut');
   const content =
-    part.icon === null || words === null
-      ? (words ?? iconExtent(at, 'symbol'))
-      : withIconExtent(at, 'symbol', null, words);
+    part.icon === null ? words : withIconExtent(at, 'symbol', null, showsLabel(part) ? words : null);
   return at.control([content], 'shortcut');
 }
 

@@ -1,5 +1,6 @@
 import {
   ACTION_STYLES,
+  ARRIVAL_PROPERTIES,
   acceptsValue,
   askedAt,
   bandAt,
@@ -29,12 +30,12 @@ import { cellOf, type SheetCell } from './sheet-model.ts';
  */
 
 /** What is seen only while something comes or goes. */
-const PLAYED: readonly PropertyId[] = ['arrives', 'leaves', 'motionTime', 'motionCurve', 'motionDelay'];
+const seenOnTheWay: readonly PropertyId[] = ARRIVAL_PROPERTIES;
 
 /** Sets or clears cells as far as the reach that is chosen goes. */
 export function setCells(cells: readonly CellValue[]): Edit {
   const { extent } = benchStore.getState();
-  if (cells.some(({ property: id }) => PLAYED.includes(id))) playMotion();
+  if (cells.some(({ property: id }) => seenOnTheWay.includes(id))) playMotion();
   return { name: 'set-look', args: { cells, extent } };
 }
 
