@@ -6,6 +6,7 @@ import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from '
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { transformSync } from 'esbuild';
+import { minify_sync } from 'terser';
 
 const FOLDER = join(dirname(fileURLToPath(import.meta.url)), 'src/kinds/behaviours');
 const TARGET = join(FOLDER, 'built.ts');
@@ -14,10 +15,16 @@ const scripts = readdirSync(FOLDER, { withFileTypes: true })
   .map((entry) => entry.name)
   .sort();
 
-/** The source of the one function a script exports. */
-function writtenOut(name) {
+/** The source of the one function a script exports, with or without what stops it again. */
+function sourceOf(name, isStoppable) {
   const source = readFileSync(join(FOLDER, name, 'script.ts'), 'utf8');
-  const { code } = transformSync(source, { loader: 'ts', minify: true, target: 'es2021', format: 'esm' });
+  const { code } = transformSync(source, {
+    loader: 'ts',
+    minify: true,
+    target: 'es2021',
+    format: 'esm',
+    define: { STOPPABLE: String(isStoppable) },
+  });
   const text = /^const (\w+)=([\s\S]+);export\{\1 as start\};\s*$/.exec(code)?.[2];
   if (text === undefined)
     throw new Error(
@@ -26,14 +33,30 @@ function writtenOut(name) {
   return text;
 }
 
+/** All scripts made small together, so that they call alike what is alike, and pack the better. */
+function writtenOut(isStoppable) {
+  const mark = 'written_';
+  const sources = scripts.map((name) => `${mark}${name}=${sourceOf(name, isStoppable)};`);
+  const { code } = minify_sync(sources.join('\n'), { ecma: 2020, compress: { keep_fargs: false } });
+  const [, ...pieces] = code.split(new RegExp(`[,;]?${mark}(\\w+)=`));
+  return Object.fromEntries(
+    scripts.map((name) => [name, pieces[pieces.indexOf(name) + 1].replace(/;$/, '')]),
+  );
+}
+
 const newest = Math.max(
   statSync(fileURLToPath(import.meta.url)).mtimeMs,
   ...scripts.map((name) => statSync(join(FOLDER, name, 'script.ts')).mtimeMs),
 );
 if (!existsSync(TARGET) || statSync(TARGET).mtimeMs < newest) {
-  const lines = scripts.map((name) => `  ${name}: ${JSON.stringify(writtenOut(name))},\n`).join('');
+  const table = (name, isStoppable) => {
+    const lines = Object.entries(writtenOut(isStoppable)).map(
+      ([one, text]) => `  ${one}: ${JSON.stringify(text)},\n`,
+    );
+    return `export const ${name} = {\n${lines.join('')}} as const;\n`;
+  };
   writeFileSync(
     TARGET,
-    `/** Made by core/build.mjs from the scripts beside it. */\nexport const BUILT = {\n${lines}} as const;\n`,
+    `/** Made by core/build.mjs from the scripts beside it. */\n${table('BUILT', false)}\n${table('STOPPABLE', true)}`,
   );
 }

@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { compileSite, STARTERS, type Site } from '@hamaca/core';
 import { randomHeader } from '../core/test/random-header.ts';
 import { randomSite, seeded } from '../core/test/random-site.ts';
-import { demoSite, designedDemo, FONTS } from './support/output.ts';
+import { demoSite, designedDemo, FONTS, marisma } from './support/output.ts';
 import { uselessDeclarations } from './support/useless.ts';
 
 /** All designs and some sites with looks of every kind, where asked: that takes minutes. */
@@ -42,6 +42,12 @@ test('the demo’s stylesheet says nothing that changes nothing', async ({ page 
   const { useless, all } = await judge(page, DEMO);
   expect(useless).toEqual([]);
   expect(all).toBeGreaterThan(200);
+});
+
+test('Marisma’s stylesheet says next to nothing that changes nothing', async ({ page }) => {
+  const { useless, all } = await judge(page, marisma());
+  expect(all).toBeGreaterThan(500);
+  expect(useless.length / all, useless.join('\n')).toBeLessThan(0.03);
 });
 
 const FEW = ['Two storeys', 'Around the mark', 'Pointer'];

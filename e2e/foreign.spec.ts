@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { DRESSED, FURNISHED, open, opener, OUTPUT, test, visitSubmenu } from './support/pasted.ts';
+import { handOff, marisma } from './support/output.ts';
 import { differences, OURS, snapshot, type Snapshot } from './support/snapshot.ts';
 
 /** Opens what opens and answers how everything of ours looks before and after. */
@@ -39,6 +40,7 @@ const FOREIGN: Readonly<Record<string, string>> = {
 
 const OUTPUTS = {
   'the demo': OUTPUT,
+  Marisma: handOff(marisma()),
   'links with everything': DRESSED,
   'parts of every kind': FURNISHED,
 } as const;
@@ -50,6 +52,7 @@ const PLACES = [
 ] as const;
 const MORE_PLACES = [
   ['after', 'the demo'],
+  ['after', 'Marisma'],
   ['after', 'links with everything'],
 ] as const;
 const LARGE = ['bootstrap', 'bulma', 'pico'];

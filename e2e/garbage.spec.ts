@@ -1,4 +1,4 @@
-import { copyDemo, expect, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, PLAIN, savedSite, stageFrame, test } from './support/app.ts';
 
 const understood = (page: import('@playwright/test').Page) =>
   page.getByRole('region', { name: 'What was understood' });
@@ -62,9 +62,7 @@ test('site files that are none are refused with the reason and nothing is create
   const count = async () =>
     ((await (await page.request.get('/api/sites')).json()) as { sites: unknown[] }).sites.length;
   const before = await count();
-  const demo = (await (await page.request.get('/api/sites/marisma')).json()) as {
-    palette: { value: string }[];
-  };
+  const demo = structuredClone(PLAIN) as unknown as { palette: { value: string }[] };
   if (demo.palette[0]) demo.palette[0].value = 'reddish';
   for (const [content, reason] of [
     ['{', 'not JSON'],

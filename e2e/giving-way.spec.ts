@@ -12,7 +12,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { randomHeader } from '../core/test/random-header.ts';
 import { seeded } from '../core/test/random-site.ts';
 import { isOneLine, loadFaces, markCurrent } from './support/one-line.ts';
-import { demoSite, designedDemo, edited, FONTS, handOff, startHost } from './support/output.ts';
+import { demoSite, designedDemo, edited, FONTS, handOff, marisma, startHost } from './support/output.ts';
 
 /*
  * What gives way stays as long as its row has room on one line, and is found in the panel from there down.
@@ -44,6 +44,7 @@ const callToAction = (page: Page, label: string) =>
 
 for (const [name, site] of [
   ['the demo', demoSite()],
+  ['Marisma', marisma()],
   ...STARTERS.map((design) => [design.name, designedDemo(design)] as const),
 ] as const)
   test(`${name} stands on one line at 320 px with a name of sixteen letters, its call to action in the panel`, async ({

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { gzipSync, strToU8, unzipSync, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
 import type { MenuItem, Site } from '@hamaca/core';
-import { copyDemo, draggable, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, draggable, expect, PLAIN, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const rows = (page: Page) => page.getByRole('treegrid').getByRole('row');
 const row = (page: Page, label: string) =>
@@ -64,9 +64,7 @@ Contact
   Write to us`;
 
 test('forty links on three levels are typed from nothing with the keyboard alone', async ({ page }) => {
-  const created = await page.request.get('/api/sites/marisma');
-  const site = { ...((await created.json()) as Site), menus: [], pieces: [] };
-  const { id } = (await (await page.request.post('/api/sites', { data: site })).json()) as { id: string };
+  const id = await copyDemo(page, { ...PLAIN, menus: [], pieces: [] });
   await page.goto(`/sites/${id}/links`);
   await page.getByRole('button', { name: '+ menu' }).focus();
   await page.keyboard.press('Enter');

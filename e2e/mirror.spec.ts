@@ -3,7 +3,7 @@ import { expect, test, type Page } from '@playwright/test';
 import { randomHeader } from '../core/test/random-header.ts';
 import { seeded } from '../core/test/random-site.ts';
 import { loadFaces } from './support/one-line.ts';
-import { demoSite, designedDemo, handOff, startHost } from './support/output.ts';
+import { demoSite, designedDemo, handOff, marisma, startHost } from './support/output.ts';
 
 /*
  * Right to left is left to right in a mirror: every box of every header stands at the same distance from the other edge,
@@ -64,6 +64,7 @@ function strayed(one: readonly Box[], other: readonly Box[]): string[] {
 
 const CASES: readonly (readonly [string, Site])[] = [
   ['the demo', demoSite()],
+  ['Marisma', marisma()],
   ...STARTERS.map((design) => [design.name, designedDemo(design)] as const),
   ...Array.from(
     { length: HEADERS },

@@ -1,5 +1,4 @@
-import { readFileSync } from 'node:fs';
-import { expect, launchApp, ROOT } from './support/app.ts';
+import { expect, launchApp, PLAIN } from './support/app.ts';
 import { test, type Page } from '@playwright/test';
 
 const SITES = 120;
@@ -9,9 +8,8 @@ test('of many sites only those in sight are drawn, each can be reached, and a de
 }) => {
   const app = await launchApp();
   try {
-    const demo = JSON.parse(readFileSync(`${ROOT}/demo/marisma.hamaca.json`, 'utf8')) as object;
     for (let count = 0; count < SITES; count++)
-      await page.request.post(`${app.url}/api/sites`, { data: { ...demo, name: `Lagoon ${count}` } });
+      await page.request.post(`${app.url}/api/sites`, { data: { ...PLAIN, name: `Lagoon ${count}` } });
     await page.goto(app.url);
     const card = (name: string) => page.getByRole('link', { name: `Open ${name}`, exact: true });
     await expect(card(`Lagoon ${SITES - 1}`)).toBeVisible();
@@ -130,7 +128,7 @@ test('a site is drawn once a revision: then a still picture of it stands there, 
     // What is edited is drawn anew, and the picture of before goes.
     await page.request.patch(`${app.url}/api/sites/marisma`, {
       headers: { 'content-type': 'application/json-patch+json', 'if-match': '"1"' },
-      data: JSON.stringify([{ op: 'replace', path: '/pieces/0/rows/0/zones/start/0/text', value: 'Orilla' }]),
+      data: JSON.stringify([{ op: 'replace', path: '/pieces/0/rows/1/zones/start/0/text', value: 'Orilla' }]),
     });
     await page.reload();
     await expect(frames.and(page.locator('[data-painted]'))).toHaveCount(2);

@@ -8,7 +8,7 @@ import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { main } from './main.ts';
 import type { Output } from './output.ts';
 
-const DEMO = fileURLToPath(new URL('../../demo/marisma.hamaca.json', import.meta.url));
+const DEMO = fileURLToPath(new URL('../../core/test/plain.hamaca.json', import.meta.url));
 let folder = '';
 beforeAll(() => {
   folder = mkdtempSync(join(tmpdir(), 'hamaca-cli-'));

@@ -20,7 +20,7 @@ export {
   TYPEFACES,
 } from './text/typefaces.ts';
 export { acceptsValue } from './values/accepts.ts';
-export { readLength, toPixels } from './values/length.ts';
+export { isLength, readLength, toPixels } from './values/length.ts';
 export { LIMITS } from './values/limits.ts';
 export { ICON_MOTIONS, type Keyframes } from './kinds/properties/icon-motions.ts';
 export { type Property, PROPERTY_GROUPS, type PropertyGroup } from './values/property.ts';
@@ -28,6 +28,14 @@ export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS, TOKENS } from './valu
 export { coloursIn, type ColourValue, isColourValue, type Role, ROLES, type Value } from './values/values.ts';
 export { isPropertyId, property, PROPERTY_IDS, type PropertyId } from './kinds/properties/properties.ts';
 export { cleanDrawing } from './drawings/clean-drawing.ts';
+export {
+  type Box,
+  drawingColours,
+  inTextColour,
+  squareAround,
+  viewBoxOf,
+  withViewBox,
+} from './drawings/recolour.ts';
 export type { Cell, SlotRef } from './model/look.ts';
 export { ITEM_ROLES, type ItemRole, type MenuItem } from './model/menu-item.ts';
 export { LANDSCAPE } from './model/scene.ts';
@@ -115,12 +123,17 @@ export {
   type Resolved,
   sameAs,
 } from './resolve/resolve.ts';
+export { overriddenBy } from './resolve/overridden.ts';
+export { readDeclarations } from './values/kinds/declarations.ts';
+export type { Declaration } from './print/trees.ts';
+export { OWN_ATTRIBUTES } from './model/own-attributes.ts';
 export { formatValue, parseValue, stepValue } from './resolve/value-text.ts';
 export { adoptItems } from './links/adopt.ts';
 export { buildMenu } from './links/build-menu.ts';
 export type { ImportNote, LinkLine, ReadLinks } from './links/link-line.ts';
 export { menuLines } from './links/menu-lines.ts';
 export { countItems, mergeItems } from './links/merge.ts';
+export { findIcons, iconForLabel, inStyle } from './icons/find-icons.ts';
 export { networkOf, NETWORKS } from './links/networks.ts';
 export type { NewItems } from './links/new-items.ts';
 export { partLinks } from './links/part-links.ts';
@@ -139,7 +152,7 @@ export {
 } from './edit/history.ts';
 export type { RanEdit } from './edit/draft.ts';
 export { applyPatch, guardPatch, type JsonPatch, readPatch } from './edit/json-patch.ts';
-export { type Edit, runEdit } from './edit/operations.ts';
+export { type Edit, runEdit, type SingleEdit } from './edit/operations.ts';
 export { type ItemChange, type ItemPlace, type Step, topmostItems } from './edit/operations/items.ts';
 export type { CellValue, Extent } from './edit/operations/look.ts';
 export { type Relink, swatchUses } from './edit/operations/palette.ts';

@@ -43,6 +43,8 @@ export function dress(raw: any): any {
     levels: 'all',
     opensOn: 'click',
     actions: 'none',
+    signIcon: null,
+    deeperSignIcon: null,
     look: {},
   });
   raw.pieces[1].blocks[0].parts.push(placement('menu-social', 'social', 'Social'));

@@ -98,6 +98,8 @@ export function randomValue(random: Random, site: Site, id: PropertyId): Value {
           colour: randomColour(random, site),
         })),
       };
+    case 'declarations':
+      return random.pick(['object-position: 3px 4px', 'object-position: 5px 0; cursor: help']);
     case 'paint':
       return random.pick<() => Value>([
         () => ({ paint: null }),
@@ -140,7 +142,7 @@ const dressed = (level: number) => [
 ];
 
 /** Links that have looks of their own: of every role, at every level. */
-const SINGLE = ['visit', 'dressed-1', 'dressed-2', 'dressed-3', 'action-2', 'heading-1', 'divider-2'];
+const SINGLE = ['link1', 'dressed-1', 'dressed-2', 'dressed-3', 'action-2', 'heading-1', 'divider-2'];
 
 /** The demo with every kind of part, three levels placed, derived swatches and random values in random cells of every slot. */
 export function randomSite(random: Random): Site {
@@ -159,6 +161,7 @@ export function randomSite(random: Random): Site {
   header.rows[0].zones.middle[0].levels = 3;
   header.rows.push(partsRow());
   raw.icons = [{ id: 'icon-reed', name: 'reed', svg: REED, set: null }];
+  for (const part of header.rows[0].zones.end) part.icon = 'icon-reed';
   const [visit] = raw.menus[0].items;
   raw.menus[0].items.push(...dressed(1));
   visit.children.push(...dressed(2));

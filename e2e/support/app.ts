@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process';
-import { mkdtempSync, rmSync } from 'node:fs';
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -126,9 +126,13 @@ export const test = base.extend<object, { app: App }>({
 
 export { expect } from '@playwright/test';
 
-/** A fresh copy of the demo; answers its id. */
-export async function copyDemo(page: Page): Promise<string> {
-  const demo = (await (await page.request.get('/api/sites/marisma')).json()) as Record<string, unknown>;
+/** The reserve's site as the tests start from it. */
+export const PLAIN = JSON.parse(
+  readFileSync(new URL('../../core/test/plain.hamaca.json', import.meta.url), 'utf8'),
+) as Record<string, unknown>;
+
+/** A fresh copy of a site, the plain one where no other is given; answers its id. */
+export async function copyDemo(page: Page, demo: object = PLAIN): Promise<string> {
   const created = await page.request.post('/api/sites', { data: demo });
   return ((await created.json()) as { id: string }).id;
 }

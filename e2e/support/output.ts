@@ -23,11 +23,17 @@ export const FONTS = TYPEFACES.map(
   ({ id }) => JSON.parse(readFileSync(at(`fonts/dist/${id}.metrics.json`), 'utf8')) as FontMetrics,
 );
 
-export function demoSite(): Site {
-  const site = parseSiteFile(readFileSync(at('demo/marisma.hamaca.json'), 'utf8'));
-  if (!site.ok) throw new Error('The demo does not load.');
+function readSite(path: string): Site {
+  const site = parseSiteFile(readFileSync(at(path), 'utf8'));
+  if (!site.ok) throw new Error(site.error[0]?.message);
   return site.value;
 }
+
+/** The reserve's site as the tests start from it. */
+export const demoSite = (): Site => readSite('core/test/plain.hamaca.json');
+
+/** The demo as everybody finds it: icons, a menu across the row, fly-outs, a link with a look of its own. */
+export const marisma = (): Site => readSite('demo/marisma.hamaca.json');
 
 /** The demo with its document changed. */
 export function changedDemo(change: (raw: unknown) => unknown): Site {

@@ -94,9 +94,41 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await stageFrame(page);
       await page
         .getByRole('navigation', { name: 'Parts' })
-        .getByRole('button', { name: 'Submenu box', exact: true })
+        .getByRole('button', { name: '“Visit” alone' })
+        .last()
         .click();
       await page.locator('[data-cell="opens rest"]').click();
+    },
+  },
+  'bench-link': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: '“Contact” alone' })
+        .first()
+        .click();
+      await page.locator('[data-cell="fill hover"]').click();
+    },
+  },
+  'icon-picker': {
+    path: '/sites/marisma/links',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Details of Opening hours' }).click();
+      await page.getByRole('group', { name: 'icon' }).getByRole('button').first().click();
+      await page.getByLabel('Find an icon').fill('bird');
+      await page.getByRole('button', { name: 'feather', exact: true }).waitFor();
+      await page.getByLabel('Find an icon').fill('');
+    },
+  },
+  'links-icons': {
+    path: '/sites/marisma/links',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Icons…' }).click();
+      await page.getByRole('combobox', { name: 'Icon of Birds', exact: true }).click();
+      await page.getByRole('combobox', { name: 'Icon of Birds', exact: true }).fill('feather');
+      await page.getByRole('option').first().waitFor();
     },
   },
   'bench-tall': {
@@ -137,6 +169,7 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page
         .getByRole('navigation', { name: 'Parts' })
         .getByRole('button', { name: 'Link, level 1', exact: true })
+        .last()
         .click();
       await page.keyboard.press('Alt+s');
       await page.waitForTimeout(3000);

@@ -118,7 +118,7 @@ describe('edits', () => {
           ];
     const menu = { id: 'deep', name: 'Deep', items: nest(32) };
     expect(await patch(id, 1, [{ op: 'add', path: '/menus/-', value: menu }])).toMatchObject({ status: 200 });
-    expect(await patch(id, 2, [{ op: 'remove', path: '/menus/1' }])).toMatchObject({ status: 200 });
+    expect(await patch(id, 2, [{ op: 'remove', path: '/menus/2' }])).toMatchObject({ status: 200 });
   });
   test('half a character is refused with its path, in a site as in an edit', async () => {
     const id = await create();

@@ -1,4 +1,6 @@
+import { memoise } from '../base/memo.ts';
 import type { Field, Shape } from '../model/shape/field.ts';
+import { OWN_ATTRIBUTES } from '../model/own-attributes.ts';
 import type { SlotKind } from '../model/slot.ts';
 import {
   bands,
@@ -15,6 +17,7 @@ import {
 } from '../model/shape/fields.ts';
 import { CONTENT_SHAPE } from '../model/site-content.ts';
 import type { Kind, PartKind, PieceKind, SectionKind } from './kind.ts';
+import type { PropertyId } from './properties/properties.ts';
 import { PARTS } from './parts/parts.ts';
 import { PIECES } from './pieces/pieces.ts';
 import { SECTIONS } from './sections/sections.ts';
@@ -55,9 +58,19 @@ export const OWNER_KINDS: readonly OwnerKind[] = [...PIECES, ...SECTIONS, ...PAR
 
 const anyKind = (id: OwnerKind) => piecesById.get(id) ?? sections.get(id) ?? known(parts, id);
 
+/** Every slot takes declarations of the designer's own behind all else it says. */
+const withOwn = memoise((slots: Readonly<Record<string, SlotKind>>) =>
+  Object.fromEntries(
+    Object.entries(slots).map(([id, slot]) => [
+      id,
+      { ...slot, properties: [...slot.properties, 'ownCss'] satisfies readonly PropertyId[] },
+    ]),
+  ),
+);
+
 /** The slots of one kind of owner, by id. */
 export function slotsOf(kind: OwnerKind): Readonly<Record<string, SlotKind>> {
-  return anyKind(kind).slots;
+  return withOwn(anyKind(kind).slots);
 }
 
 export const kindLabel = (kind: OwnerKind): string => anyKind(kind).label;
@@ -82,6 +95,7 @@ const partShape = (kind: AnyPartKind): Shape => ({
   ...(kind.shape as Shape),
   bands: BANDS,
   folds: FOLDS,
+  ...OWN_ATTRIBUTES,
   look: look(kind.id as string),
 });
 
@@ -98,6 +112,7 @@ const pieceShape = (kind: AnyPieceKind): Shape => ({
   id: id(),
   name: text({ label: 'name', needed: true }),
   ...(kind.shape as Shape),
+  ...OWN_ATTRIBUTES,
   look: look(kind.id as string),
 });
 

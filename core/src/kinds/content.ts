@@ -72,7 +72,7 @@ export interface Shown {
 const ACTION_COUNTS = { none: 0, last: 1, 'last-two': 2 } as const;
 
 /** What follows from the menus and a placement of one, worked out once for both. */
-function oncePerPlacement<T>(make: (site: Menus, placement: Shown) => T) {
+export function oncePerPlacement<T>(make: (site: Menus, placement: Shown) => T) {
   const known = memoise((_menus: readonly Menu[]) => new WeakMap<Shown, { readonly made: T }>());
   return (site: Menus, placement: Shown): T => {
     const byPlacement = known(site.menus);

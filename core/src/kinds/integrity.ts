@@ -283,6 +283,24 @@ function sameLookProblems(site: Site): Problem[] {
   });
 }
 
+/** An icon is one thing: a drawing, a picture or a character. */
+function iconProblems({ icons }: Site): Problem[] {
+  return icons.flatMap(({ svg, image, character }, index) => {
+    const given = [svg ?? undefined, image, character].filter((one) => one !== undefined).length;
+    if (given === 1) return [];
+    const path = `/icons/${index}`;
+    return [
+      {
+        code: 'shape',
+        path,
+        message: `${path}: an icon is one of a drawing, a picture and a character`,
+        found: `${given} of them`,
+        allowed: 'svg, or image or character with svg null',
+      },
+    ];
+  });
+}
+
 /** What the shape alone cannot say: ids are unique, references lead somewhere, bands are in order. */
 export function checkIntegrity(site: Site): Problem[] {
   const known = gatherKnown(site);
@@ -294,6 +312,7 @@ export function checkIntegrity(site: Site): Problem[] {
   return [
     ...(isUnique ? [] : uniqueIds(site)),
     ...bandProblems(site),
+    ...iconProblems(site),
     ...(isWhole ? [] : refsOf(site).flatMap(({ to, id, path }) => dangling(to, path, id, known))),
     ...roleCycles(site.roles),
     ...swatchProblems(site),

@@ -1,5 +1,6 @@
 import type { IdSource } from '../base/ids.ts';
 import type { Look } from '../model/look.ts';
+import type { OwnAttributes } from '../model/own-attributes.ts';
 import type { RegionForm, Shape, Infer } from '../model/shape/field.ts';
 import type { SiteContent } from '../model/site-content.ts';
 import type { SlotKind } from '../model/slot.ts';
@@ -30,7 +31,7 @@ export interface Folds {
 }
 
 /** What every part has besides its own fields. */
-export interface PartBase<Id extends string = string> {
+export interface PartBase<Id extends string = string> extends OwnAttributes {
   readonly kind: Id;
   readonly id: string;
   /** Ids of the bands it is shown in; left out, it shows at every width. */
@@ -129,7 +130,7 @@ export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id
 }
 
 /** What every piece has besides its own fields. */
-export interface PieceBase<Id extends string = string> {
+export interface PieceBase<Id extends string = string> extends OwnAttributes {
   readonly kind: Id;
   readonly id: string;
   readonly name: string;

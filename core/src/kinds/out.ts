@@ -98,12 +98,14 @@ export interface PartOut extends Out {
   readonly ofLevel: (slot: string, level: Level) => string;
   /** The class of a link that has a look of its own in this part; null where it has none. */
   readonly itemClass: (item: string) => string | null;
+  /** Whether a button of the same piece draws a link, so that it stays in the bar. */
+  readonly isKept: (item: string) => boolean;
   /** The selector of the section it stands in. */
   readonly section: () => string;
   /** The classes of the part's own element. */
   readonly classes: (slot: string) => string;
-  /** Attributes of the part's own element that say where it folds to. */
-  readonly folding: Readonly<Record<string, string>>;
+  /** Attributes of the part's own element: the designer's own, and where it folds to. */
+  readonly attributes: Readonly<Record<string, string | true>>;
   /** Whether its region asked it to stand in two halves. */
   readonly split: boolean;
   /** How far beneath its own box, or that of its section, what it opens begins, as CSS. */
@@ -150,6 +152,8 @@ export interface PieceOut extends Out {
   readonly symbols: () => HtmlElement | null;
   /** The piece as a root: its classes. */
   readonly rootClass: string;
+  /** The designer's own data attributes on it. */
+  readonly rootData: Readonly<Record<string, string | true>>;
   /** The selector of this piece's own root. */
   readonly own: string;
   /** The side of the row at which what opens this piece stands. */

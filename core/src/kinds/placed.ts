@@ -9,7 +9,7 @@ import { partKind, pieceKind, shapeOf, SITE_SHAPE, slotsOf, type OwnerKind } fro
 import { itemLevels, itemsOf, shownLinks } from './content.ts';
 import type { MenuPart } from './parts/menu/shape.ts';
 import type { Part, Piece, Region, Section, SectionKindId, Site } from './site.ts';
-import { shapeReferences, visitShape, type Reference } from '../model/shape/visit.ts';
+import { shapeNames, shapeReferences, visitShape, type Reference } from '../model/shape/visit.ts';
 import type { Target } from '../model/target.ts';
 
 /** A section of a piece with where it stands in the document. */
@@ -134,9 +134,15 @@ export function findPart(site: Site, id: string): Part | null {
   return partsById(site).get(id)?.part ?? null;
 }
 
+const partsByPiece = memoise((site: Site): ReadonlyMap<Piece, readonly Part[]> => {
+  const parts = new Map<Piece, Part[]>(site.pieces.map((piece) => [piece, []]));
+  for (const { piece, part } of placedParts(site)) parts.get(piece)?.push(part);
+  return parts;
+});
+
 /** The parts of one piece in document order. */
 export function partsOf(site: Site, piece: Piece): readonly Part[] {
-  return placedParts(site).flatMap((placed) => (placed.piece === piece ? [placed.part] : []));
+  return partsByPiece(site).get(piece) ?? [];
 }
 
 /** A piece, section or part that carries a look, with where it stands in the document. */
@@ -291,10 +297,15 @@ export function panelsFrom(site: Site, piece: Piece): readonly Piece[] {
 
 /** The side of its row at which the first thing stands that opens a panel; the end where nothing does, or in its middle. */
 export function openedFrom(site: Site, panel: string): 'start' | 'end' {
-  const ref = refsOf(site).find((one) => one.to === 'panel' && one.id === panel);
-  const opener = ref && placedParts(site).find(({ path }) => ref.path.startsWith(`${path}/`));
+  const opener = placedParts(site).find(({ part }) => openedBy(part).has(panel));
   return opener?.region.name === 'start' ? 'start' : 'end';
 }
+
+/** The panels a part refers to. */
+const openedBy = memoise((part: Part): ReadonlySet<string> => {
+  const { refs } = shapeNames(shapeOf(part.kind), part as unknown as Record<string, unknown>, BOOK);
+  return new Set(refs.flatMap(({ to, id }) => (to === 'panel' ? [id] : [])));
+});
 
 /** Every id in use anywhere in the site. */
 export const idsOf = memoise((site: Site): ReadonlySet<string> => {

@@ -18,6 +18,7 @@ import { effectiveLook, resolve } from '../resolve/resolve.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Measurer } from '../text/measure.ts';
 import type { Value } from '../values/values.ts';
+import { isResized } from './own-css.ts';
 import { isLength, type LengthValue, ROOT_SIZE, lengthTree, toPixels, unitsOf } from '../values/length.ts';
 
 /** The narrowest page in px that anything is judged at (WCAG 2.2, success criterion 1.4.10). */
@@ -209,6 +210,13 @@ function isThere(site: Site, part: Part): boolean {
   return partKind(part).comesToNothing?.(part as never) !== true;
 }
 
+/** What declarations of the designer's own may make wider or narrower. */
+const guessed = (extent: Extent): Extent => ({
+  ...extent,
+  certain: false,
+  unmeasured: [...extent.unmeasured, 'own CSS'],
+});
+
 /** The room a part takes; null where it comes to nothing, or nothing folds that would ask for it. */
 function extentOf(ground: Ground, part: Part, half: 0 | 1 | null): Extent | null {
   if (!isThere(ground.site, part)) return null;
@@ -217,7 +225,8 @@ function extentOf(ground: Ground, part: Part, half: 0 | 1 | null): Extent | null
   const found = extents.get(at);
   if (found !== undefined) return found;
   if (extents.size >= MOST_KNOWN) extents.clear();
-  const extent = partKind(part).extent(part as never, partExtents(ground, part.id, half));
+  const told = partKind(part).extent(part as never, partExtents(ground, part.id, half));
+  const extent = isResized(ground.site, part.id, part.kind) ? guessed(told) : told;
   extents.set(at, extent);
   return extent;
 }
@@ -255,7 +264,9 @@ function sectionAt(ground: Ground, { section, kind, piece, regions }: PlacedSect
     isThere: (part) => isThere(site, part),
     part: (part, half) => extentOf(ground, part, half ?? null),
   });
-  return inside ? sumExtents([inside], 0, aroundSections(ground, piece)) : null;
+  if (!inside) return null;
+  const told = sumExtents([inside], 0, aroundSections(ground, piece));
+  return isResized(site, section.id, kind) || isResized(site, piece.id, piece.kind) ? guessed(told) : told;
 }
 
 /** How often a width is asked for again where what is needed grows with it, and how near two answers are the same, in px. */

@@ -1,10 +1,11 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO, DEMO_HEADER, headerOf, measure } from '../../test/demo.ts';
+import { DEMO, DEMO_HEADER, headerOf, measure, rawDemo } from '../../test/demo.ts';
 import { randomEdit } from '../../test/random-edit.ts';
 import { randomHeader } from '../../test/random-header.ts';
 import { seeded } from '../../test/random-site.ts';
 import { runEdit } from '../edit/operations.ts';
 import { placedParts } from '../kinds/placed.ts';
+import { loadSite } from '../load/load-site.ts';
 import { fitAt, fitLine, rowFits, TIGHT_ROOM } from './fit.ts';
 import { givingWay } from './gives-way.ts';
 
@@ -119,4 +120,21 @@ describe('what gives way', () => {
     const ways = givingWay(two.value.site, measure);
     expect(ways.get('other')).toBeGreaterThan(ways.get('book') ?? Infinity);
   });
+});
+
+test('own declarations that may change widths make them uncertain, others do not', () => {
+  const withOwn = (ownCss: string, state = 'rest') => {
+    // eslint-disable-next-line @typescript-eslint/no-explicit-any -- a raw document is changed
+    const raw = rawDemo() as any;
+    const { look } = raw.pieces[0].rows[0].zones.middle[0];
+    look.link ??= {};
+    look.link['@link1'] = { [state]: { phone: { ownCss }, all: { ownCss } } };
+    const loaded = loadSite(raw);
+    if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+    return rowFits(loaded.value, measure).every((fit) => fit.certain);
+  };
+  expect(withOwn('rotate: 2deg; background-color: teal; border-radius: 3px; --w: 3px')).toBe(true);
+  expect(withOwn('padding-left: 2px', 'hover')).toBe(true);
+  expect(withOwn('rotate: 2deg; padding-left: 2px')).toBe(false);
+  expect(withOwn('letter-spacing: 1px', 'current')).toBe(false);
 });

@@ -3,7 +3,7 @@ import type { ItemFields } from '../model/menu-item.ts';
 /** What a format may say of a link besides label and target. */
 export type LineFields = Pick<
   ItemFields,
-  'role' | 'description' | 'name' | 'title' | 'newTab' | 'rel' | 'className'
+  'role' | 'description' | 'name' | 'title' | 'newTab' | 'rel' | 'className' | 'data'
 >;
 
 /** One link as an import understood it: the label, the target as it was written (null for none), 1 at the top. */

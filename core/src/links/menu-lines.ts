@@ -12,6 +12,7 @@ const LINE_FIELDS = [
   'newTab',
   'rel',
   'className',
+  'data',
 ] as const satisfies readonly (keyof LineFields)[];
 
 /** What a link has besides label and target that a format may hold; undefined where it has nothing. */

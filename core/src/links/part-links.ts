@@ -33,6 +33,8 @@ function linksOf(placed: PlacedPart): PartLink[] {
       if (field.spec.kind !== 'union' || field.spec.one !== 'target' || !isRecord(value)) return;
       const at = path.slice(0, path.lastIndexOf('/'));
       const holder = holders.get(at) ?? {};
+      // What another field decides is no link of its own.
+      if (field.when?.(holder) === false) return;
       const labelField = LABELS.find((key) => typeof holder[key] === 'string') ?? null;
       found.push({
         ...placed,

@@ -511,7 +511,7 @@ describe('migrating', () => {
       blocks: [{ id: 'panel-block', parts: [{ kind: 'berth', id: 'panel-berth' }] }],
     });
   });
-  test.each([2, 3, 4])('a site of version %i loads as today’s and compiles', (version) => {
+  test.each([2, 3, 4, 5])('a site of version %i loads as today’s and compiles', (version) => {
     const loaded = parseSiteFile(
       readFileSync(new URL(`../../test/old/version-${version}.hamaca.json`, import.meta.url), 'utf8'),
     );

@@ -5,12 +5,19 @@ import { LINKS_STEP } from './steps/1-links.ts';
 import { BENCH_STEP } from './steps/2-bench.ts';
 import { PIECES_STEP } from './steps/3-pieces.ts';
 import { SUBMENUS_STEP } from './steps/4-submenus.ts';
+import { ICONS_STEP } from './steps/5-icons.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 5;
+export const FORMAT_VERSION = 6;
 
 /** All steps in order. */
-export const MIGRATIONS: readonly Migration[] = [LINKS_STEP, BENCH_STEP, PIECES_STEP, SUBMENUS_STEP];
+export const MIGRATIONS: readonly Migration[] = [
+  LINKS_STEP,
+  BENCH_STEP,
+  PIECES_STEP,
+  SUBMENUS_STEP,
+  ICONS_STEP,
+];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [
   { code: 'format', path, message, found: describeValue(found), allowed },

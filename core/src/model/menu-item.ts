@@ -1,4 +1,5 @@
 import { TOKENS } from '../values/url.ts';
+import { OWN_ATTRIBUTES } from './own-attributes.ts';
 import type { Infer } from './shape/field.ts';
 import { bands, choice, id, itemPicture, items, literal, optional, reference, text } from './shape/fields.ts';
 import { target } from './target.ts';
@@ -32,12 +33,7 @@ const MORE_FIELDS = {
       hint: 'further rel tokens, separated by spaces',
     }),
   ),
-  className: optional(
-    text({
-      pattern: { test: TOKENS, allowed: 'class names separated by single spaces' },
-      hint: 'classes of the designer’s own on the link, separated by spaces',
-    }),
-  ),
+  ...OWN_ATTRIBUTES,
   bands: bands({ hint: 'the bands it is shown in; absent for all' }),
 } as const;
 

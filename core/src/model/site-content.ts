@@ -10,16 +10,18 @@ import {
   choiceOrNone,
   colour,
   colourValue,
-  drawing,
   family,
   flag,
   group,
   id,
+  itemPicture,
   items,
   list,
   listOf,
   literal,
+  optional,
   reference,
+  svg,
   text,
   weights,
   whole,
@@ -58,11 +60,15 @@ export type Page = Infer<typeof PAGE_SHAPE>;
 /** Where the site's icons come from, so that a library's licence goes with the output. */
 const ICON_SETS = { tabler: 'Tabler Icons' } as const;
 
-/** A drawing that links refer to by id: cleaned SVG source, drawn with the text colour. */
+/** What links refer to by id: cleaned SVG source, a small picture, or a single character; one of the three. */
 const ICON_SHAPE = {
   id: id(),
   name: text({ max: 80 }),
-  svg: drawing(),
+  svg: svg({ hint: 'what it says in currentColor is drawn in the text’s colour' }),
+  image: optional(
+    itemPicture({ hint: 'instead of a drawing: address of a picture, or a small one as data' }),
+  ),
+  character: optional(text({ min: 1, max: 16, hint: 'instead of a drawing: a letter, sign or emoji' })),
   set: choiceOrNone(ICON_SETS),
 } as const;
 export type Icon = Infer<typeof ICON_SHAPE>;

@@ -86,10 +86,13 @@ export const LABEL_ICON_PROPERTIES = ids(
   'paddingInline',
   'paddingBlock',
   'opacity',
+  'iconTone',
   'iconMotion',
   'iconTime',
   'iconRepeat',
 );
+/** What an icon can wear that is alone in its control, which says the rest. */
+export const LONE_ICON_PROPERTIES = ids('opacity', 'iconTone', 'iconMotion', 'iconTime', 'iconRepeat');
 export const FILL_PROPERTIES = ids('fill', 'paint', 'paintSize', 'paintPlace', 'blur');
 export const EDGE_PROPERTIES = ids('lineTop', 'lineBottom', 'lineStart', 'lineEnd', 'radius', 'shadow');
 export const OUTLINE_PROPERTIES = ids('outline', 'outlineGap');

@@ -27,7 +27,7 @@ export function freedTarget(target: Target, { paths }: Lost): Target {
 }
 
 /** The field that holds where something leads. */
-export const target = (label = 'leads to') =>
+export const target = (when?: (thing: Readonly<Record<string, unknown>>) => boolean) =>
   union<Target>(
     {
       one: 'target',
@@ -35,6 +35,10 @@ export const target = (label = 'leads to') =>
       pick: (value) => (typeof value['kind'] === 'string' ? value['kind'] : null),
       freed: freedTarget,
     },
-    { label, hint: 'a page by name or path, a section, an address, mail, a telephone number or a panel' },
+    {
+      label: 'leads to',
+      hint: 'a page by name or path, a section, an address, mail, a telephone number or a panel',
+      ...(when ? { when } : {}),
+    },
     NO_TARGET,
   );

@@ -2,10 +2,11 @@ import { drawingNodes } from '../drawings/print-drawing.ts';
 import { readDrawing } from '../drawings/read-drawing.ts';
 import { partKind } from '../kinds/catalogue.ts';
 import { findIcon } from '../kinds/content.ts';
+import type { Icon } from '../model/site-content.ts';
 import type { DrawingName } from '../kinds/out.ts';
 import type { Piece, Site } from '../kinds/site.ts';
 import { partsOf } from '../kinds/placed.ts';
-import { element, type HtmlElement, type HtmlNode } from '../print/trees.ts';
+import { element, text, type HtmlElement, type HtmlNode } from '../print/trees.ts';
 import type { CompileContext } from './context.ts';
 
 /** Line drawings on a 24 by 24 grid, stroked with the text colour. */
@@ -35,15 +36,33 @@ export function countIcons(site: Site, piece: Piece): ReadonlyMap<string, number
   return counts;
 }
 
-/** What of a drawing goes into the page: attributes of its root, and what is in it. Nothing where it cannot be read. */
-function drawn(
-  source: string,
-  prefix: string,
-): { readonly attributes: HtmlElement['attributes']; readonly nodes: readonly HtmlElement[] } {
+/** What of a drawing goes into the page: attributes of its root, and what is in it. */
+interface Drawn {
+  readonly attributes: HtmlElement['attributes'];
+  readonly nodes: readonly HtmlElement[];
+}
+
+/** A drawing's root and what is in it; nothing where it cannot be read. */
+function drawn(source: string, prefix: string): Drawn {
   const read = readDrawing(source);
   if (!read.ok) return { attributes: {}, nodes: [] };
   const { root } = read.value;
   return { attributes: root.attributes, nodes: drawingNodes(root, prefix) };
+}
+
+/** The grid that characters and pictures are drawn on. */
+const GRID = { viewBox: '0 0 24 24' } as const;
+
+/** An icon as a drawing: a picture or a character stands in one of its own, as large as any other icon. */
+function drawnIcon({ svg, image, character }: Icon, prefix: string): Drawn {
+  if (svg !== null) return drawn(svg, prefix);
+  if (image !== undefined)
+    return { attributes: GRID, nodes: [element('image', { href: image, width: '24', height: '24' })] };
+  const letter = { x: '12', y: '12', 'font-size': '20', 'text-anchor': 'middle' };
+  return {
+    attributes: { ...GRID, fill: 'currentColor' },
+    nodes: [element('text', { ...letter, 'dominant-baseline': 'central' }, text(character ?? ''))],
+  };
 }
 
 /**
@@ -72,7 +91,7 @@ export function glyph(
   const own = { class: className, 'aria-hidden': 'true' };
   if ((counts.get(id) ?? 0) > 1)
     return element('svg', own, element('use', { href: `#${symbolId(context, piece, id)}` }));
-  const { attributes, nodes } = drawn(found.svg, `${symbolId(context, piece, id)}-`);
+  const { attributes, nodes } = drawnIcon(found, `${symbolId(context, piece, id)}-`);
   return element('svg', { ...own, ...attributes }, ...nodes);
 }
 
@@ -84,9 +103,9 @@ export function symbols(
 ): HtmlElement | null {
   const repeated = context.site.icons.filter(({ id }) => (counts.get(id) ?? 0) > 1);
   if (repeated.length === 0) return null;
-  const drawings = repeated.map(({ id, svg }) => {
-    const name = symbolId(context, piece, id);
-    const { attributes, nodes } = drawn(svg, `${name}-`);
+  const drawings = repeated.map((icon) => {
+    const name = symbolId(context, piece, icon.id);
+    const { attributes, nodes } = drawnIcon(icon, `${name}-`);
     return element('symbol', { id: name, ...attributes }, ...nodes);
   });
   return element('svg', { class: context.names.name('symbols'), 'aria-hidden': 'true' }, ...drawings);

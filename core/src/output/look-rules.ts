@@ -18,6 +18,7 @@ import { declareBeneath, isSaidBeneath } from './hang.ts';
 import { MARK_IDS, readMarks, type Marks } from './marks.ts';
 import { listCandidates, pruneCandidates, rankOf, type Candidate } from './passes/prune.ts';
 import { placeOf, under } from './place.ts';
+import { ownDeclarations, ownRules } from './own-css.ts';
 import { boxedSlots, slotSelector, stateMedia } from './selectors.ts';
 import { valueDeclarations } from './values.ts';
 
@@ -157,12 +158,13 @@ function isGiven(
   return sameJson(value, (entry.inherited ? inherited[id] : undefined) ?? entry.initial);
 }
 
-/** Where a candidate's declarations go: the slot, always or in a row, its mark or sign, the line between links, or what moves. */
-type Aim = 'slot' | 'row' | 'mark' | 'sign' | 'around' | 'between' | 'motion';
+/** Where a candidate's declarations go: the slot, always or in a row, its mark or sign, the line between links, what moves, or behind all of it. */
+type Aim = 'slot' | 'row' | 'mark' | 'sign' | 'around' | 'between' | 'motion' | 'own';
 
 function aimOf(id: PropertyId): Aim {
   const { on, inRow, moves } = property(id);
   if (on !== undefined) return on;
+  if (id === 'ownCss') return 'own';
   return inRow ? 'row' : moves ? 'motion' : 'slot';
 }
 
@@ -235,18 +237,21 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
     around: [],
     between: [],
     motion: [],
+    own: [],
   };
   for (const candidate of group) {
     const drawn =
       candidate.property === 'mark' && marks
         ? marks.declarations(candidate)
-        : declare(slotContext, candidate.property, candidate.value, candidate);
+        : candidate.property === 'ownCss'
+          ? ownDeclarations(candidate.value)
+          : declare(slotContext, candidate.property, candidate.value, candidate);
     aimed[aimOf(candidate.property)].push(...drawn);
   }
-  const { slot: own, row, sign, around, between, motion } = aimed;
+  const { slot: said, row, sign, around, between, motion, own } = aimed;
   const mark = marks ? aimed.mark : [];
   return [
-    ...(own.length > 0 ? [styleRule(selector, own, ...conditions)] : []),
+    ...(said.length > 0 ? [styleRule(selector, said, ...conditions)] : []),
     ...(mark.length > 0
       ? [styleRule(markOf(selector), mark, ...conditions), ...mirrored(selector, mark, conditions)]
       : []),
@@ -265,6 +270,7 @@ function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Can
     ...(motion.length > 0
       ? [styleRule(marks ? `${selector}, ${markOf(selector)}` : selector, motion, ...conditions, MAY_MOVE)]
       : []),
+    ...ownRules(selector, own, conditions),
   ];
 }
 

@@ -15,11 +15,13 @@ import {
   openedFrom,
   opensOver,
   ownersOf,
+  partsOf,
   sectionsOf,
   type Owner,
   type PlacedPart,
 } from '../kinds/placed.ts';
 import { hrefOf } from '../links/target.ts';
+import { dataAttributes, withOwnClass } from '../model/own-attributes.ts';
 import type { Target } from '../model/target.ts';
 import { element, styleRule, type ConditionalRule, type HtmlElement, type HtmlNode } from '../print/trees.ts';
 import { resolve } from '../resolve/resolve.ts';
@@ -101,6 +103,9 @@ function sectionSelector(context: CompileContext, { region, piece }: PlacedPart)
 export function compilePiece(context: CompileContext, piece: Piece): Fragment {
   const { site, names } = context;
   const counts = countIcons(site, piece);
+  const kept = new Set(
+    partsOf(site, piece).flatMap((part) => (part.kind === 'button' ? (part.item ?? []) : [])),
+  );
 
   const partOut = (placed: PlacedPart, split: boolean): PartOut => {
     const { part } = placed;
@@ -113,9 +118,12 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       ...own,
       classes: (slot) => {
         const hidden = own.hidden(part.bands);
-        return own.class(slot) + (hidden === null ? '' : ` ${hidden}`);
+        return withOwnClass(own.class(slot) + (hidden === null ? '' : ` ${hidden}`), part);
       },
-      folding: berth === null ? {} : { [names.attribute('berth')]: own.id(names.slotClass(berth, 'berth')) },
+      attributes: {
+        ...dataAttributes(part),
+        ...(berth === null ? {} : { [names.attribute('berth')]: own.id(names.slotClass(berth, 'berth')) }),
+      },
       split,
       said: (slot, level, property, item) =>
         saidInBands(context, part.id, { slot, level, ...(item === undefined ? {} : { item }) }, property),
@@ -123,6 +131,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       says: (slot, property) => says(context, part.id, slot, property),
       ofLevel: (slot, level) => `.${own.class(slot)}` + ofLevel(context, owner, slot, levelKey(level)),
       itemClass: (item) => (singles.has(item) ? itemClass(names, item) : null),
+      isKept: (item) => kept.has(item),
       section: () => sectionSelector(context, placed),
       beneath: (from) => beneath(context, placed, from),
       inRow: (rules) => under(rules, place.inRow),
@@ -176,7 +185,8 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       return sectionKind(placed.kind).compile(section as never, sectionOut(section));
     },
     symbols: () => symbols(context, piece, counts),
-    rootClass: `${names.root} ${names.slotClass(piece.id, piece.kind)}`,
+    rootClass: withOwnClass(`${names.root} ${names.slotClass(piece.id, piece.kind)}`, piece),
+    rootData: dataAttributes(piece),
     own: ownRoot(context, piece),
     openedFrom: openedFrom(site, piece.id),
     foldsBelow: foldsBelow(site, piece),

@@ -46,7 +46,7 @@ const arrangedIn = memoise((look: SlotLook): string => {
   for (const [level, states] of Object.entries(look))
     for (const [band, values] of Object.entries(states.rest ?? {}))
       for (const [id, value] of Object.entries(values))
-        if (property(id as PropertyId).arranged) told.push(`${level} ${band} ${id} ${JSON.stringify(value)}`);
+        if (isReadByValue(id as PropertyId)) told.push(`${level} ${band} ${id} ${JSON.stringify(value)}`);
   told.push(...itemsIn(look));
   for (const id of ASKED) if (saidIn(look).has(id)) told.push(id);
   return told.join();
@@ -83,6 +83,9 @@ export const arrangedBy = (context: CompileContext): string =>
       ),
     )
     .join(';');
+
+/** Whether kinds read what a look says of a property, not only that it says something. */
+const isReadByValue = (id: PropertyId): boolean => isArranged(id) || id === 'columns';
 
 const isArranged = (id: PropertyId): boolean => property(id).arranged === true;
 

@@ -6,12 +6,13 @@ export const orderedBehaviours = (needed: ReadonlySet<BehaviourId>) =>
   BEHAVIOURS.filter((behaviour) => needed.has(behaviour.id));
 
 /**
- * The script: classic, without globals, harmless when loaded twice. As an expression it answers how to stop it, which
- * the stage uses; empty where nothing is needed.
+ * The script: classic, without globals, harmless when loaded twice; empty where nothing is needed. That of the stage is an
+ * expression that answers how to stop it.
  */
-export function printScript({ names }: CompileContext, needed: ReadonlySet<BehaviourId>): string {
+export function printScript({ names, pinnable }: CompileContext, needed: ReadonlySet<BehaviourId>): string {
   const behaviours = orderedBehaviours(needed);
   if (behaviours.length === 0) return '';
-  const starts = behaviours.map(({ script }) => script).join(',\n');
-  return `(${JOIN})(${JSON.stringify(names.prefix)},${JSON.stringify(`.${names.root}`)},[\n${starts}\n]);\n`;
+  const form = pinnable ? 'stoppable' : 'script';
+  const starts = behaviours.map((behaviour) => behaviour[form]).join(',\n');
+  return `(${JOIN[form]})(${JSON.stringify(names.prefix)},${JSON.stringify(`.${names.root}`)},[\n${starts}\n]);\n`;
 }

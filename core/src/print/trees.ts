@@ -37,6 +37,8 @@ export interface StyleRule {
 export interface ConditionalRule {
   readonly conditions: readonly string[];
   readonly rule: StyleRule;
+  /** Whether it may not be moved or joined to others: it says what cannot be foreseen. */
+  readonly stays?: boolean;
 }
 
 export type Stylesheet = readonly ConditionalRule[];

@@ -16,6 +16,7 @@ type Named = Pick<Site, 'palette' | 'typefaces' | 'typeStyles'>;
 /** A value as it stands in a cell and can be typed again (but for pictures kept as data). */
 export function formatValue(site: Named, value: Value): string {
   if (typeof value === 'number') return String(Math.round(value * 1000) / 1000);
+  if (value === '') return 'none';
   if (typeof value === 'string')
     return findTypeface(value, site.typefaces)?.name ?? findStack(value)?.name ?? value;
   if (isTypeLink(value)) return site.typeStyles.find((style) => style.id === value.type)?.name ?? value.type;

@@ -10,6 +10,7 @@ export const PROPERTY_GROUPS = [
   'mark',
   'icon',
   'motion',
+  'own',
 ] as const;
 
 export type PropertyGroup = (typeof PROPERTY_GROUPS)[number];
@@ -38,6 +39,8 @@ interface PropertyBase {
   readonly brings?: Readonly<Record<string, Value>>;
   /** Whether the kind arranges by it: it becomes rules of several elements there, and none of its own. */
   readonly arranged?: boolean;
+  /** Whether what is arranged by it is told link by link. */
+  readonly byLink?: boolean;
   /** Whether it moves something: never where a visitor asked for no motion. */
   readonly moves?: boolean;
   /** Whether it holds only where its part stands in a row. */
@@ -101,6 +104,10 @@ interface ShadowProperty extends PropertyBase {
   readonly ofText?: boolean;
 }
 
+interface DeclarationsProperty extends PropertyBase {
+  readonly kind: 'declarations';
+}
+
 interface PaintProperty extends PropertyBase {
   readonly kind: 'paint';
 }
@@ -114,7 +121,8 @@ export type Property =
   | ChoiceProperty
   | LineProperty
   | ShadowProperty
-  | PaintProperty;
+  | PaintProperty
+  | DeclarationsProperty;
 
 /** The ring of focus, drawn in the text's colour: what an outline is in focus where no look says another. */
 export const FOCUS_RING = 'ring';

@@ -1,6 +1,7 @@
 import { CHOICE } from './kinds/choice.ts';
 import { COLOUR } from './kinds/colour.ts';
 import { CORNERS } from './kinds/corners.ts';
+import { DECLARATIONS } from './kinds/declarations.ts';
 import { FAMILY } from './kinds/family.ts';
 import { LENGTH } from './kinds/length.ts';
 import { LINE } from './kinds/line.ts';
@@ -22,6 +23,7 @@ export const VALUE_KINDS = Object.freeze({
   line: LINE,
   shadow: SHADOW,
   paint: PAINT,
+  declarations: DECLARATIONS,
 } satisfies { readonly [Kind in Property['kind']]: ValueKind<Kind, Value> });
 
 type AnyKind = ValueKind<Property['kind'], Value>;

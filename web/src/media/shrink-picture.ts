@@ -3,18 +3,33 @@ const SIDE = 160;
 /** What a document takes, in characters. */
 const LONGEST = 60_000;
 
-/** Draws a picture within a square and answers it as data, as good as its length allows; null where it is too long all the same. */
-function encode(picture: ImageBitmap, side: number): string | null {
-  const scale = Math.min(1, side / Math.max(picture.width, picture.height));
+/** Draws on a canvas of a size and answers it as data, as good as its length allows; null where it is too long all the same. */
+export function encodePicture(
+  width: number,
+  height: number,
+  draw: (context: CanvasRenderingContext2D) => void,
+): string | null {
   const canvas = document.createElement('canvas');
-  canvas.width = Math.max(1, Math.round(picture.width * scale));
-  canvas.height = Math.max(1, Math.round(picture.height * scale));
-  canvas.getContext('2d')?.drawImage(picture, 0, 0, canvas.width, canvas.height);
+  canvas.width = width;
+  canvas.height = height;
+  const context = canvas.getContext('2d');
+  if (!context) return null;
+  draw(context);
   for (const quality of [0.9, 0.7, 0.5]) {
     const data = canvas.toDataURL('image/webp', quality);
     if (data.length < LONGEST) return data;
   }
   return null;
+}
+
+/** Draws a picture within a square and answers it as data; null where it is too long. */
+function encode(picture: ImageBitmap, side: number): string | null {
+  const scale = Math.min(1, side / Math.max(picture.width, picture.height));
+  const width = Math.max(1, Math.round(picture.width * scale));
+  const height = Math.max(1, Math.round(picture.height * scale));
+  return encodePicture(width, height, (context) => {
+    context.drawImage(picture, 0, 0, width, height);
+  });
 }
 
 /** A picture as data small enough to be kept in the site, no larger than `side` px; null where the file is no picture. */

@@ -11,11 +11,12 @@ import {
 } from '@hamaca/core';
 import { RadioGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
-import { ChoiceDrawing, SETTING_DRAWINGS } from '../ui/choice-drawings.tsx';
+import { ChoiceDrawing, SETTING_DRAWINGS } from '../ui/setting-drawings.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
-import { IconPicker } from '../ui/lazy.tsx';
+import { IconPicker } from '../ui/icon-picker.tsx';
 import { TextField } from '../ui/text-field.tsx';
+import { DrawnLink } from './drawn-link.tsx';
 import { branchOptions, levelWords, WHOLE } from './placement.ts';
 import { Field, PictureUpload, TargetWords, Words } from './words.tsx';
 
@@ -79,19 +80,25 @@ function otherMenu(site: Site, thing: EditorProps['thing'], chosen: string): Rec
   };
 }
 
-function ReferenceField({ site, of, thing, name, field, set }: EditorProps) {
+function ReferenceField(props: EditorProps) {
+  const { site, of, thing, name, field, set } = props;
+  // What may be left out is let go, not chosen from a list.
+  if (field.optional) return <DrawnLink {...props} />;
   const { to, nullable } = field.spec as Spec<'reference'>;
   const value = thing[name] as string | null;
   if (to === 'icon')
     return (
-      <IconPicker
-        site={site}
-        optional={nullable}
-        current={value === null ? null : findIcon(site, value)}
-        onChoose={(icon) => {
-          if (icon || nullable) set({ [name]: icon?.id ?? null }, icon ? [icon] : []);
-        }}
-      />
+      <span role="group" aria-label={`${of}: ${field.label}`} className="flex items-center gap-1.5">
+        <span className="text-small whitespace-nowrap text-ink-faint">{field.label}</span>
+        <IconPicker
+          site={site}
+          optional={nullable}
+          current={value === null ? null : findIcon(site, value)}
+          onChoose={(icon) => {
+            if (icon || nullable) set({ [name]: icon?.id ?? null }, icon ? [icon] : []);
+          }}
+        />
+      </span>
     );
   const options =
     to === 'item'

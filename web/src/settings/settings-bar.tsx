@@ -18,6 +18,7 @@ import { useEdit } from '../store/open-site.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
+import { OwnAttributes } from './own-attributes.tsx';
 import { ListField } from './list-field.tsx';
 import { Field } from './words.tsx';
 
@@ -153,6 +154,7 @@ export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: P
         return <Fragment key={name}>{fieldEditor(props)}</Fragment>;
       })}
       {part && !opensOver(owner.piece) && <FoldsField site={site} part={part} />}
+      {owner.sort !== 'section' && <OwnAttributes of={of} thing={thing} set={setFor('class and data')} />}
     </div>
   );
 }, isSameSettings);

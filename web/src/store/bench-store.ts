@@ -1,4 +1,5 @@
 import {
+  itemKey,
   levelKey,
   type ItemKey,
   property,
@@ -19,6 +20,8 @@ import { keptArrangement, keepArrangement, type Arrangement } from './bench-arra
 /** What the bench shows and has selected; it belongs to the view, not to the site. */
 export interface BenchState extends Arrangement {
   readonly selected: SlotRef & { readonly level: LevelKey; readonly index: number };
+  /** Ids of links that take along what is said of the selected one alone. */
+  readonly besides: readonly string[];
   /** The column of the sheet in focus. */
   readonly state: State;
   readonly property: PropertyId;
@@ -69,6 +72,7 @@ export const TALL_BELOW = 700;
 
 export const benchStore = createStore<BenchState>(() => ({
   selected: { owner: '', slot: '', level: 'all', index: 0 },
+  besides: [],
   state: 'rest',
   property: 'colour',
   pins: [],
@@ -98,6 +102,15 @@ benchStore.subscribe((now, before) => {
   keepArrangement(now, before);
 });
 
+// Another slot or link is selected for itself.
+benchStore.subscribe(({ selected, besides }, before) => {
+  const isSame =
+    selected.owner === before.selected.owner &&
+    selected.slot === before.selected.slot &&
+    selected.level === before.selected.level;
+  if (!isSame && besides.length > 0 && besides === before.besides) benchStore.setState({ besides: [] });
+});
+
 export function useBench<Answer>(select: (state: BenchState) => Answer): Answer {
   return useStore(benchStore, select);
 }
@@ -113,6 +126,19 @@ export function selectSlot(owner: string, slot: string, level: Level | ItemKey |
       ...(same ? {} : { pins: [], state: 'rest' }),
     };
   });
+}
+
+/** Selects a slot of several links at once: what is said of the first is said of all. */
+export function selectLinks(owner: string, slot: string, items: readonly string[]): void {
+  const [first, ...besides] = items;
+  if (first === undefined) return;
+  selectSlot(owner, slot, itemKey(first));
+  benchStore.setState({ besides });
+}
+
+/** Takes a link along with the selected one, or leaves it out again. */
+export function toggleBeside(item: string): void {
+  benchStore.setState(({ besides }) => ({ besides: toggled(besides, item) }));
 }
 
 /** Selects what was just made, so that its name can be typed. */

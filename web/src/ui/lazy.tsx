@@ -1,5 +1,6 @@
 import type { ColourEditorProps } from './colour-editor.tsx';
-import type { IconPickerProps } from './icon-picker.tsx';
+import type { IconChooserProps } from './icon-chooser.tsx';
+import type { PropertyDrawingProps } from './property-drawings.tsx';
 import { later } from './later.tsx';
 
 /** The colour editor, fetched when it is first opened. */
@@ -8,5 +9,14 @@ export const ColourEditor = later<ColourEditorProps>(
   <div className="h-[150px]" />,
 );
 
-/** The icon picker, fetched when it is first shown. */
-export const IconPicker = later<IconPickerProps>(async () => (await import('./icon-picker.tsx')).IconPicker);
+/** The icons to choose from, fetched when a picker is first opened. */
+export const IconChooser = later<IconChooserProps>(
+  async () => (await import('./icon-chooser.tsx')).IconChooser,
+  <div className="h-[290px]" />,
+);
+
+/** Drawings of named values, fetched with the first cell that shows some. */
+export const PropertyDrawing = later<PropertyDrawingProps>(
+  async () => (await import('./property-drawings.tsx')).PropertyDrawing,
+  <span className="h-5 w-11" />,
+);

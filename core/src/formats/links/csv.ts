@@ -18,6 +18,7 @@ const COLUMNS = {
   newTab: ['new tab', 'new window'],
   rel: ['rel'],
   className: ['class'],
+  data: ['data'],
   role: ['role'],
 } as const;
 
@@ -33,6 +34,7 @@ const HEADER = [
   'new tab',
   'rel',
   'class',
+  'data',
   'role',
 ];
 
@@ -77,6 +79,7 @@ export function readCsv(text: string): ReadLinks {
         title: cell('tooltip'),
         rel: cell('rel'),
         className: cell('className'),
+        data: cell('data'),
       },
       isYes(cell('newTab')),
     );
@@ -172,6 +175,7 @@ export function printCsv(links: readonly LinkLine[]): string {
       fields.newTab ? 'yes' : '',
       fields.rel ?? '',
       fields.className ?? '',
+      fields.data ?? '',
       fields.role ?? '',
     ].map(guard),
   );

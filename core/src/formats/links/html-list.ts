@@ -1,3 +1,4 @@
+import { dataAttributes } from '../../model/own-attributes.ts';
 import { element, text, type HtmlElement } from '../../print/trees.ts';
 import { printHtml } from '../../print/html.ts';
 import type { LinkLine } from '../../links/link-line.ts';
@@ -29,6 +30,7 @@ function itemOf({ link, children }: Branch): HtmlElement {
     'aria-label': fields.name ?? null,
     rel: fields.rel ?? null,
     target: fields.newTab ? '_blank' : null,
+    ...dataAttributes(fields),
   };
   return element(
     'li',

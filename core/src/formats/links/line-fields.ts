@@ -4,7 +4,9 @@ import { LIMITS } from '../../values/limits.ts';
 import type { LineFields } from '../../links/link-line.ts';
 
 /** The texts a format has for what a link may say besides label and target, whatever it calls them. */
-type FieldTexts = Readonly<Record<'role' | 'description' | 'name' | 'title' | 'rel' | 'className', string>>;
+type FieldTexts = Readonly<
+  Record<'role' | 'description' | 'name' | 'title' | 'rel' | 'className' | 'data', string>
+>;
 
 /** What the texts of one link come to; empty ones say nothing. */
 export function readFields(texts: FieldTexts, newTab: boolean): LineFields {
@@ -19,5 +21,6 @@ export function readFields(texts: FieldTexts, newTab: boolean): LineFields {
     ...(newTab ? { newTab: true as const } : {}),
     ...(text('rel') ? { rel: words('rel') } : {}),
     ...(text('className') ? { className: words('className') } : {}),
+    ...(text('data') ? { data: text('data') } : {}),
   };
 }

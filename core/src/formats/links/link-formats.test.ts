@@ -29,7 +29,12 @@ const FULL: readonly LinkLine[] = [
     fields: { name: 'Ünïcode · 鳥 in other words' },
   },
   { label: '=1+1', href: 'mailto:a@b.example', depth: 1 },
-  { label: "'=quoted", href: '/quoted/', depth: 1, fields: { className: 'news js-news', role: 'action' } },
+  {
+    label: "'=quoted",
+    href: '/quoted/',
+    depth: 1,
+    fields: { className: 'news js-news', data: 'area=top event="open it" bare', role: 'action' },
+  },
   { label: 'Described', href: '/described/', depth: 1, fields: { description: 'More of it' } },
 ];
 
@@ -38,8 +43,8 @@ const HOLDS: Readonly<Record<string, readonly string[]>> = {
   outline: [],
   markdown: ['title'],
   html: ['title', 'rel', 'newTab', 'name'],
-  opml: ['title', 'rel', 'newTab', 'name', 'className', 'role', 'description'],
-  csv: ['title', 'rel', 'newTab', 'name', 'className', 'role', 'description'],
+  opml: ['title', 'rel', 'newTab', 'name', 'className', 'data', 'role', 'description'],
+  csv: ['title', 'rel', 'newTab', 'name', 'className', 'data', 'role', 'description'],
 };
 
 const kept = (links: readonly LinkLine[], holds: readonly string[]) =>

@@ -43,6 +43,7 @@ export function readOpml(text: string): ReadLinks {
           title: at('text') && at('title') !== at('text') ? at('title') : '',
           rel: at('rel'),
           className: at('class'),
+          data: at('data'),
         },
         at('newtab') === 'true',
       );
@@ -93,6 +94,7 @@ export function printOpml(links: readonly LinkLine[], title: string): string {
       ['name', fields.name],
       ['rel', fields.rel],
       ['class', fields.className],
+      ['data', fields.data],
       ['role', fields.role],
     ] as const;
     const start = `${'  '.repeat(1 + link.depth)}<outline${attributes.map(([name, value]) => attribute(name, value)).join('')}`;

@@ -1,11 +1,17 @@
-import { BUILT } from './built.ts';
+import { BUILT, STOPPABLE } from './built.ts';
 import type { Behaviour } from './tools.ts';
 
 const behaviour = <const Id extends keyof typeof BUILT>(
   id: Id,
   does: string,
   ...attributes: readonly string[]
-): Behaviour<Id> => ({ id, does, attributes, script: BUILT[id] });
+): Behaviour<Id> => ({
+  id,
+  does,
+  attributes,
+  script: BUILT[id],
+  stoppable: STOPPABLE[id],
+});
 
 /** Everything the script can do, in the order it is started: what moves parts comes after what listens to them. */
 export const BEHAVIOURS = [
@@ -26,5 +32,5 @@ export const BEHAVIOURS = [
 
 export type BehaviourId = (typeof BEHAVIOURS)[number]['id'];
 
-/** Starts behaviours on all roots: the source text of the function they are handed to. */
-export const JOIN = BUILT.join;
+/** Starts behaviours on all roots: the source text of the function they are handed to, for good and to be stopped. */
+export const JOIN = { script: BUILT.join, stoppable: STOPPABLE.join } as const;

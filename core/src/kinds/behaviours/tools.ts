@@ -3,23 +3,27 @@
  * needs; what all need comes in as tools.
  */
 
-/** What a behaviour is handed besides its root. */
-export interface Tools {
-  /** A name of ours with the output's prefix, as an attribute's. */
-  readonly at: (word: string) => string;
-  /** Listens until the script is stopped. */
-  readonly on: (
-    target: EventTarget,
-    type: string,
-    // eslint-disable-next-line @typescript-eslint/no-explicit-any -- each listener knows its kind of event
-    listener: (event: any) => unknown,
-  ) => void;
-  /** Keeps what takes back a change of the page once the script is stopped. */
-  readonly undo: (step: () => unknown) => void;
+declare global {
+  /** Whether the script can be stopped: on the stage it can, a page that has it keeps it. */
+  const STOPPABLE: boolean;
 }
 
-/** Starts a behaviour on one of our roots. */
-export type Start = (root: Element, tools: Tools) => void;
+/** A name of ours with the output's prefix, as an attribute's. */
+type At = (word: string) => string;
+
+/** Listens until the script is stopped. */
+type On = (
+  target: EventTarget,
+  type: string,
+  // eslint-disable-next-line @typescript-eslint/no-explicit-any -- each listener knows its kind of event
+  listener: (event: any) => unknown,
+) => void;
+
+/** Keeps what takes back a change of the page once the script is stopped. */
+type Undo = (step: () => unknown) => void;
+
+/** Starts a behaviour on one of our roots. What cannot be stopped is handed no `undo`. */
+export type Start = (root: Element, at: At, on: On, undo?: Undo) => void;
 
 /** One thing the output's script does. */
 export interface Behaviour<Id extends string> {
@@ -28,6 +32,7 @@ export interface Behaviour<Id extends string> {
   readonly does: string;
   /** Attributes it owns, without the prefix. */
   readonly attributes: readonly string[];
-  /** Its start as minified source text of one function. */
+  /** Its start as minified source text of one function: as pages get it, and as it can be stopped. */
   readonly script: string;
+  readonly stoppable: string;
 }

@@ -54,6 +54,21 @@ export const ICON_PROPERTIES = {
     arranged: true,
     hint: 'with its label, instead of it (the label stays as a name), or not at all',
   },
+  iconTone: {
+    kind: 'choice',
+    label: 'tones',
+    group: 'icon',
+    css: ['filter'],
+    initial: 'as drawn',
+    choices: {
+      'as drawn': 'none',
+      'all light': 'brightness(0) invert(1)',
+      'all dark': 'brightness(0)',
+      'light for dark': 'invert(1) hue-rotate(180deg)',
+      grey: 'grayscale(1)',
+    },
+    hint: 'of drawings and pictures with colours of their own: dark ones can be turned light where they stand on a dark ground',
+  },
   iconMotion: {
     kind: 'choice',
     label: 'moves',

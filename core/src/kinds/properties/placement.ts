@@ -47,6 +47,18 @@ export const PLACEMENT_PROPERTIES = {
     inRow: true,
     hint: 'such as 640; 100% is as wide as what it hangs from, 0 as wide as its content',
   },
+  spans: {
+    kind: 'choice',
+    label: 'lies across',
+    group: 'space',
+    css: ['grid-column'],
+    initial: 'one column',
+    choices: same('one column', 'all columns'),
+    arranged: true,
+    byLink: true,
+    unshared: true,
+    hint: 'in a submenu with columns: one of them, or all; a heading above them, a call to action beneath',
+  },
   columns: {
     kind: 'number',
     label: 'columns',

@@ -6,6 +6,7 @@ import { SPACE_PROPERTIES } from './space.ts';
 import { ICON_PROPERTIES } from './icon.ts';
 import { MARK_PROPERTIES } from './mark.ts';
 import { MOTION_PROPERTIES } from './motion.ts';
+import { OWN_PROPERTIES } from './own.ts';
 import { PLACEMENT_PROPERTIES } from './placement.ts';
 import { SIGN_PROPERTIES } from './sign.ts';
 
@@ -23,6 +24,7 @@ export const PROPERTIES = {
   ...SIGN_PROPERTIES,
   ...ICON_PROPERTIES,
   ...MOTION_PROPERTIES,
+  ...OWN_PROPERTIES,
 } as const satisfies Record<string, Property>;
 
 export type PropertyId = keyof typeof PROPERTIES;

@@ -1,5 +1,6 @@
 import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
+import { changeParts } from '../parts.ts';
 
 type Raw = Record<string, unknown>;
 
@@ -69,17 +70,8 @@ function changePart(part: Raw): Raw {
   }
 }
 
-/** Every part in a value, however deep, changed. */
-function changeParts(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(changeParts);
-  if (!isRecord(value)) return value;
-  return changePart(
-    Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, changeParts(inner)])),
-  );
-}
-
 /** Submenus of every level have boxes of their own, placements calls to action, calls to action an icon, and icons a distance to their label. */
 export const SUBMENUS_STEP: Migration = {
   from: 4,
-  migrate: (document) => ({ ...document, pieces: changeParts(document['pieces']) }),
+  migrate: (document) => ({ ...document, pieces: changeParts(document['pieces'], changePart) }),
 };

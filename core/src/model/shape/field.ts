@@ -65,7 +65,7 @@ export type FieldSpec =
       readonly freed?: (value: never, lost: Lost) => unknown;
     }
   | { readonly kind: 'levels' }
-  | { readonly kind: 'svg'; readonly nullable: boolean }
+  | { readonly kind: 'svg' }
   | { readonly kind: 'picture'; readonly nullable: boolean }
   | { readonly kind: 'colour'; readonly nullable: boolean }
   | { readonly kind: 'colour-value' }

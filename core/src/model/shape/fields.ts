@@ -76,9 +76,7 @@ export const literal = <const Value extends string | number | boolean>(value: Va
 export const address = (words: Words<string> = {}) => made<string>({ kind: 'address' }, words, '');
 export const levels = (words: Words<ShownLevels> = {}) => made<ShownLevels>({ kind: 'levels' }, words, 3);
 /** SVG source, or null. */
-export const svg = (words: Words<string | null> = {}) =>
-  made<string | null>({ kind: 'svg', nullable: true }, words, null);
-export const drawing = () => made<string>({ kind: 'svg', nullable: false }, {});
+export const svg = (words: Words<string | null> = {}) => made<string | null>({ kind: 'svg' }, words, null);
 /** A picture's address or data, or null. */
 export const picture = (words: Words<string | null> = {}) =>
   made<string | null>({ kind: 'picture', nullable: true }, words, null);

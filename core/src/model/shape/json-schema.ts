@@ -53,7 +53,7 @@ function specSchema(spec: FieldSpec, world: SchemaWorld): JsonSchema {
     case 'levels':
       return { enum: SHOWN_LEVELS };
     case 'svg':
-      return orNull({ type: 'string', maxLength: LIMITS.svg, pattern: '^\\s*<svg[\\s>]' }, spec.nullable);
+      return orNull({ type: 'string', maxLength: LIMITS.svg, pattern: '^\\s*<svg[\\s>]' }, true);
     case 'picture':
       return orNull({ type: 'string', minLength: 1, maxLength: LIMITS.image }, spec.nullable);
     case 'colour':

@@ -29,13 +29,11 @@ function refuseText(spec: Extract<FieldSpec, { kind: 'text' }>, value: unknown):
   return pattern && !pattern.test.test(value) ? pattern.allowed : null;
 }
 
-function refuseSvg(
-  { nullable: mayBeNone }: Extract<FieldSpec, { kind: 'svg' }>,
-  value: unknown,
-): string | null {
+function refuseSvg(value: unknown): string | null {
+  if (value === null) return null;
   const refused = typeof value === 'string' ? refuseDrawing(value) : 'it is no text';
   if (refused === null) return null;
-  return nullable(mayBeNone, `cleaned SVG source, of shapes and their paint alone (${refused})`);
+  return nullable(true, `cleaned SVG source, of shapes and their paint alone (${refused})`);
 }
 
 function refuseNumber(spec: Extract<FieldSpec, { kind: 'number' }>, value: unknown): string | null {
@@ -79,8 +77,7 @@ export function refuseValue(spec: ValueSpec, value: unknown): string | null {
         ? null
         : `one of ${SHOWN_LEVELS.join(', ')}`;
     case 'svg':
-      if (value === null && spec.nullable) return null;
-      return refuseSvg(spec, value);
+      return refuseSvg(value);
     case 'picture':
       if (value === null && spec.nullable) return null;
       return ((violation) => (violation === null ? null : nullable(spec.nullable, violation)))(

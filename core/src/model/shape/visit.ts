@@ -1,5 +1,4 @@
 import { isRecord } from '../../base/json.ts';
-import { escapeSegment } from '../../base/json-pointer.ts';
 import type { Field, FieldSpec, RefKind, Shape, WhenGone } from './field.ts';
 import type { KindBook, ThingsSpec } from './violations.ts';
 
@@ -65,7 +64,7 @@ export function visitShape(
   for (const key in shape) {
     const field = shape[key] as Field<unknown>;
     const held = value[key];
-    if (held !== undefined) visitField(field, key, held, `${path}/${escapeSegment(key)}`, book, visitor);
+    if (held !== undefined) visitField(field, key, held, `${path}/${key}`, book, visitor);
   }
 }
 
@@ -231,6 +230,7 @@ function takeEntries(
   });
 }
 
+/** Names of fields need no escaping in paths. */
 function takeShape(
   shape: Shape,
   value: Readonly<Record<string, unknown>>,
@@ -242,7 +242,7 @@ function takeShape(
   for (const key in shape) {
     const held = value[key];
     if (held !== undefined)
-      takeField(shape[key] as Field<unknown>, held, `${path}/${escapeSegment(key)}`, around, book, take);
+      takeField(shape[key] as Field<unknown>, held, `${path}/${key}`, around, book, take);
   }
 }
 

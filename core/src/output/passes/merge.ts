@@ -13,6 +13,7 @@ function overlaps(a: string, b: string): boolean {
 }
 
 function touches(rule: ConditionalRule, declarations: readonly Declaration[]): boolean {
+  if (rule.stays) return true;
   for (const [name] of rule.rule.declarations)
     for (const [other] of declarations) if (overlaps(name, other)) return true;
   return false;
@@ -40,6 +41,7 @@ function groupRules(rules: readonly ConditionalRule[]): number[] {
   const blocks: Block[] = [];
   const places = new Map<string, number>();
   return rules.map((entry) => {
+    if (entry.stays) return blocks.push([entry]) - 1;
     const key = keyOf(entry);
     const index = places.get(key);
     const earlier = index === undefined ? undefined : blocks[index];

@@ -1,9 +1,10 @@
 import { itemKey, lookCells, type Edit, type Site } from '@hamaca/core';
 
-/** Takes away everything that is said of one link alone in a placement. */
-export function takeBack(site: Site, owner: string, item: string): Edit {
+/** Takes away everything that is said of some links alone in a placement. */
+export function takeBack(site: Site, owner: string, items: readonly string[]): Edit {
+  const keys: readonly string[] = items.map(itemKey);
   const cells = lookCells(site)
-    .filter((cell) => cell.owner === owner && cell.level === itemKey(item))
+    .filter((cell) => cell.owner === owner && keys.includes(cell.level))
     .map((cell) => ({ ...cell, value: null }));
   return { name: 'set-look', args: { cells } };
 }

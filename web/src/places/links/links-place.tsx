@@ -1,6 +1,7 @@
 import { ownersOf, type Finding } from '@hamaca/core';
 import { Tabs } from 'radix-ui';
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useCallback, useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useRoom } from '../../ui/use-room.ts';
@@ -8,6 +9,10 @@ import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState, useSiteStore } from '../../store/open-site.tsx';
 import { Stage } from '../../stage/stage.tsx';
 import { firstPiece, useStagePage } from '../../stage/output.ts';
+import { IconsDialog } from './icons/icons-dialog.tsx';
+import { notify } from '../../store/notices.ts';
+import { selectLinks } from '../../store/bench-store.ts';
+import { wayToLooks } from './outline/way-to-looks.ts';
 import { ImportDialog } from './import/import-dialog.tsx';
 import { enterSite, linksStore, useLinks } from '../../store/links-store.ts';
 import { goToMenu, MenuTabs } from './outline/menu-tabs.tsx';
@@ -61,7 +66,9 @@ export function LinksPlace() {
   const pane = useLinks((state) => state.pane);
   const fetched = useLinks((state) => state.fetched);
   const selectedCount = useLinks((state) => state.selected.size);
+  const navigate = useNavigate();
   const [importing, setImporting] = useState(false);
+  const [dressing, setDressing] = useState(false);
   const menu = site.menus.find((entry) => entry.id === chosen) ?? site.menus[0] ?? null;
   const menuId = menu?.id ?? null;
   const actions = useMemo(
@@ -76,17 +83,36 @@ export function LinksPlace() {
     enterSite(siteId);
   }, [siteId]);
   useOutlineDrag();
+  const styleTaken = useCallback(() => {
+    const current = store.getState().site;
+    const { caret, selected } = linksStore.getState();
+    const taken = selected.size > 0 ? [...selected] : caret === null ? [] : [caret];
+    const way = current ? wayToLooks(current, taken) : null;
+    if (!way) {
+      notify({
+        tone: 'info',
+        text: 'These links are placed nowhere yet, so there is nothing to see of them.',
+      });
+      return;
+    }
+    selectLinks(way.owner, way.slot, way.items);
+    void navigate(`/sites/${siteId}/bench/${way.piece}`);
+  }, [store, navigate, siteId]);
   useCommandActions(
     useMemo(
       () => ({
         'links-import': () => {
           setImporting(true);
         },
+        'links-icons': () => {
+          setDressing(true);
+        },
         ...(actions
           ? {
               'links-duplicate': actions.duplicate,
               'links-remove': actions.remove,
               'links-details': actions.toggleDetails,
+              'links-style': styleTaken,
               'links-nest': () => {
                 actions.step('in', 'label');
               },
@@ -106,7 +132,7 @@ export function LinksPlace() {
             }
           : {}),
       }),
-      [actions],
+      [actions, styleTaken],
     ),
   );
 
@@ -125,7 +151,8 @@ export function LinksPlace() {
                 <Button onClick={actions.addAtEnd}>Add a link</Button>
                 {selectedCount > 1 ? (
                   <span className="text-ink tabular">
-                    {selectedCount} lines taken: Tab nests, Alt ↑↓ moves, Delete removes, Ctrl+C copies them
+                    {selectedCount} lines taken: Tab nests, Alt ↑↓ moves, Delete removes, Ctrl+C copies them,
+                    Alt+L styles them
                   </span>
                 ) : (
                   <span>
@@ -186,6 +213,15 @@ export function LinksPlace() {
           </Tabs.Content>
         </Tabs.Root>
       </div>
+      {dressing && menu && (
+        <IconsDialog
+          site={site}
+          menu={menu}
+          onClose={() => {
+            setDressing(false);
+          }}
+        />
+      )}
       {importing && (
         <ImportDialog
           site={site}

@@ -1,7 +1,7 @@
 import type { Start } from '../tools.ts';
 
 /** Parts move to their berth where the stylesheet says that they fold, and back to their place. */
-export const start: Start = (root, { at, on, undo }) => {
+export const start: Start = (root, at, on, undo) => {
   for (const part of root.querySelectorAll(`[${at('berth')}]`)) {
     const berth = document.getElementById(part.getAttribute(at('berth')) as string);
     const panel = berth?.closest('dialog');
@@ -20,8 +20,9 @@ export const start: Start = (root, { at, on, undo }) => {
     };
     on(window, 'resize', settle);
     settle();
-    undo(() => {
-      place.replaceWith(part);
-    });
+    if (STOPPABLE)
+      undo?.(() => {
+        place.replaceWith(part);
+      });
   }
 };

@@ -4,21 +4,24 @@ import type { Start } from '../tools.ts';
  * Starts behaviours on every root that has not been started; answers how to stop them. Each behaviour runs over all
  * roots before the next one: what moves between roots moves last.
  */
-export const start = (prefix: string, roots: string, starts: readonly Start[]): (() => void) => {
-  const controller = new AbortController();
-  const { signal } = controller;
+export const start = (prefix: string, roots: string, starts: readonly Start[]): (() => void) | undefined => {
+  const controller = STOPPABLE ? new AbortController() : null;
   const at = (word: string) => `data-${prefix}${word}`;
   const on = (target: EventTarget, type: string, listener: (event: Event) => unknown) => {
-    target.addEventListener(type, listener, { signal });
-  };
-  const undo = (step: () => unknown) => {
-    signal.addEventListener('abort', step);
+    target.addEventListener(type, listener, ...(controller ? [controller] : []));
   };
   const ready = at('ready');
   const found = [...document.querySelectorAll(`${roots}:not([${ready}])`)];
-  for (const root of found) undo(() => root.toggleAttribute(ready));
   for (const root of found) root.toggleAttribute(ready);
-  for (const begin of starts) for (const root of found) begin(root, { at, on, undo });
+  if (!controller) {
+    for (const begin of starts) for (const root of found) begin(root, at, on);
+    return undefined;
+  }
+  const undo = (step: () => unknown) => {
+    controller.signal.addEventListener('abort', step);
+  };
+  for (const root of found) undo(() => root.toggleAttribute(ready));
+  for (const begin of starts) for (const root of found) begin(root, at, on, undo);
   return () => {
     controller.abort();
   };

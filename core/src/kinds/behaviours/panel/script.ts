@@ -1,7 +1,7 @@
 import type { Start } from '../tools.ts';
 
 /** Panels open by their openers where the browser does not do so itself, and close by the scrim and by following a link. */
-export const start: Start = (root, { at, on, undo }) => {
+export const start: Start = (root, at, on, undo) => {
   for (const button of root.querySelectorAll('[commandfor]')) {
     const panel = document.getElementById(
       button.getAttribute('commandfor') as string,
@@ -23,8 +23,9 @@ export const start: Start = (root, { at, on, undo }) => {
     if ((target === own && (event.clientX < left || event.clientX > right)) || target.closest('a[href]'))
       own.close();
   });
-  undo(() => {
-    own.close();
-    own.removeAttribute(at('bare'));
-  });
+  if (STOPPABLE)
+    undo?.(() => {
+      own.close();
+      own.removeAttribute(at('bare'));
+    });
 };

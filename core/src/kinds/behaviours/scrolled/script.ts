@@ -4,13 +4,14 @@ import type { Start } from '../tools.ts';
  * Tells the stylesheet that the page is scrolled. Going on is noticed later than coming back, so that a bar which
  * shrinks does not bring itself back.
  */
-export const start: Start = (root, { at, on, undo }) => {
+export const start: Start = (root, at, on, undo) => {
   if (root.matches('dialog')) return;
   const name = at('scrolled');
   const look = () => root.toggleAttribute(name, scrollY > (root.hasAttribute(name) ? 0 : 40));
   on(window, 'scroll', look);
   look();
-  undo(() => {
-    root.removeAttribute(name);
-  });
+  if (STOPPABLE)
+    undo?.(() => {
+      root.removeAttribute(name);
+    });
 };

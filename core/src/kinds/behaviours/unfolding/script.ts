@@ -1,7 +1,7 @@
 import type { Start } from '../tools.ts';
 
 /** A search that unfolds behaves like a submenu: it goes where attention goes elsewhere. */
-export const start: Start = (root, { on, undo }) => {
+export const start: Start = (root, _at, on, undo) => {
   for (const box of root.querySelectorAll('details')) {
     for (const type of ['click', 'focusin'])
       on(document, type, (event: Event) => {
@@ -15,8 +15,9 @@ export const start: Start = (root, { on, undo }) => {
       box.open = false;
       box.querySelector('summary')?.focus();
     });
-    undo(() => {
-      box.open = false;
-    });
+    if (STOPPABLE)
+      undo?.(() => {
+        box.open = false;
+      });
   }
 };

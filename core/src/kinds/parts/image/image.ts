@@ -32,7 +32,7 @@ function compile(part: Image, out: PartOut): Fragment {
   const picture = drawn(part, out);
   if (!picture) return NOTHING;
   const isLink = part.target.kind !== 'none';
-  const box = { class: out.classes('image-box'), ...out.folding };
+  const box = { class: out.classes('image-box'), ...out.attributes };
   const name = part.svg !== null && part.alternative !== '' ? part.alternative : null;
   const node = isLink
     ? out.link({ ...box, 'aria-label': name }, part.target, picture)

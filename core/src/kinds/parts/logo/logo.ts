@@ -112,7 +112,7 @@ function compile(part: Logo, out: PartOut): Fragment {
   ];
   const attributes = {
     class: out.classes('logo'),
-    ...out.folding,
+    ...out.attributes,
     href: homePath(out.site.url),
     'aria-label': showsText(part) ? null : part.text,
   };

@@ -19,10 +19,11 @@ import {
   itemAttributes,
   itemContent,
 } from './item.ts';
-import { halfOf, type MenuPart } from './shape.ts';
+import { halfOf, signIconAt, type MenuPart } from './shape.ts';
 import { isDisclosed, type BoxLevel } from './opening.ts';
 import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
 import { iconRules } from '../../with-icon.ts';
+import { boxClass, spanRules, spansAll } from './spans.ts';
 import { submenuRules } from './submenus.ts';
 
 /** Whether a link has a submenu in this placement. */
@@ -48,19 +49,29 @@ function itemControl(item: MenuItem, out: PartOut): HtmlElement {
  * What opens a submenu. A parent with its own page is a link and a button within one box, a parent without one is a button
  * alone: to the eye both are one shape with a label and a sign.
  */
-function disclosure(item: MenuItem, controls: string, out: PartOut): HtmlElement {
+function disclosure(
+  item: MenuItem,
+  { controls, icon }: { readonly controls: string; readonly icon: string | null },
+  out: PartOut,
+): HtmlElement {
+  const drawn = icon === null ? null : out.glyph(out.class('sign-icon'), icon);
   const box = `${out.class(controlSlot(item))} ${out.class('parent')}`;
   const button = { type: 'button', 'aria-expanded': 'false', 'aria-controls': controls };
   const sign = { class: out.class('marker') };
   if (!hasOwnTarget(item)) {
     const { target: _target, rel: _rel, ...attributes } = itemAttributes(item, box);
-    return element('button', { ...attributes, ...button }, ...itemContent(item, out), element('span', sign));
+    return element(
+      'button',
+      { ...attributes, ...button },
+      ...itemContent(item, out),
+      element('span', sign, drawn),
+    );
   }
   return element(
     'span',
     { class: box },
     out.link(itemAttributes(item, out.class('lead')), item.target, ...itemContent(item, out)),
-    element('button', { ...sign, ...button, 'aria-label': accessibleName(item) ?? item.label }),
+    element('button', { ...sign, ...button, 'aria-label': accessibleName(item) ?? item.label }, drawn),
   );
 }
 
@@ -71,7 +82,12 @@ interface ItemPlace {
 }
 
 function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, out: PartOut): HtmlElement {
-  const classes = [out.itemClass(item.id), out.hidden(item.bands)].filter((name) => name !== null);
+  const classes = [
+    out.itemClass(item.id),
+    out.isKept(item.id) ? out.name('kept') : null,
+    spansAll(item, level, out) ? out.name('spans') : null,
+    out.hidden(item.bands),
+  ].filter((name) => name !== null);
   const attributes = { class: classes.join(' ') || null };
   if (!opens(part, item, level) || item.role === 'divider')
     return element('li', attributes, itemControl(item, out));
@@ -84,14 +100,14 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
       'li',
       attributes,
       itemControl(item, out),
-      element('ul', { class: level < 3 ? out.class('submenu') : out.name('deeper') }, ...children),
+      element('ul', { class: level < 3 ? boxClass(item, level, out) : out.name('deeper') }, ...children),
     );
   const id = out.id(`${out.class('submenu')}${way}`);
   return element(
     'li',
     attributes,
-    disclosure(item, id, out),
-    element('ul', { class: out.class('submenu'), id }, ...children),
+    disclosure(item, { controls: id, icon: signIconAt(part, level) }, out),
+    element('ul', { class: boxClass(item, level, out), id }, ...children),
   );
 }
 
@@ -106,7 +122,7 @@ function markup(part: MenuPart, out: PartOut): HtmlElement {
     'nav',
     {
       class: out.classes('nav'),
-      ...out.folding,
+      ...out.attributes,
       'aria-label': part.name,
       [out.attribute('hover')]: hover && '',
     },
@@ -179,6 +195,12 @@ function panelRules(out: PartOut): ConditionalRule[] {
   ]);
 }
 
+/** Links that stay in the bar as buttons are not there once more in the panel. */
+const keptRules = (part: MenuPart, out: PartOut): ConditionalRule[] =>
+  shownItems(out.site, part).some((item) => out.isKept(item.id))
+    ? out.inPanel([[out.within(`.${out.class('nav')} .${out.name('kept')}`), [['display', 'none']]]])
+    : [];
+
 /** What arranges a menu, whatever its look. */
 function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
   return [
@@ -204,6 +226,8 @@ function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
     ...extraRules(part, out),
     ...panelRules(out),
     ...submenuRules(part, out),
+    ...spanRules(part, out),
+    ...keptRules(part, out),
   ];
 }
 

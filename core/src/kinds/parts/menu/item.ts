@@ -1,4 +1,5 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
+import { dataAttributes, withOwnClass } from '../../../model/own-attributes.ts';
 import { element, text, type HtmlElement, type HtmlNode } from '../../../print/trees.ts';
 import type { PartOut } from '../../out.ts';
 import { withIcon } from '../../with-icon.ts';
@@ -58,7 +59,8 @@ export const accessibleName = (item: MenuItem): string | null =>
 /** The attributes a link takes from its item; most have none but the class. */
 export function itemAttributes(item: MenuItem, className: string): HtmlElement['attributes'] {
   const attributes: Record<string, string | true | null | false> = {
-    class: item.className === undefined ? className : `${className} ${item.className}`,
+    class: withOwnClass(className, item),
+    ...dataAttributes(item),
   };
   if (item.newTab) attributes['target'] = '_blank';
   const rel = item.newTab ? `noopener ${item.rel ?? ''}`.trim() : item.rel;

@@ -3,7 +3,7 @@ import type { Behind, PartKind } from '../../kind.ts';
 import { compileMenu } from './compile.ts';
 import { menuExtent } from './extent.ts';
 import { MENU_SHAPE, type MenuPart } from './shape.ts';
-import { boxedSlots, MENU_SLOTS, menuHasLevel, menuHasSlot } from './slots.ts';
+import { boxedSlots, MENU_SLOTS, menuHasLevel, menuHasSlot, signIcons } from './slots.ts';
 
 /** An unfolded submenu lies over the page, not over what the menu stands on. */
 function behind(_part: MenuPart, slot: string, level: number | null): Behind {
@@ -34,6 +34,8 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   compile: compileMenu,
   extent: menuExtent,
   texts: (part, site) => shownLinks(site, part).flatMap((item) => [item.label, item.description ?? '']),
-  drawn: (part, site) =>
-    shownLinks(site, part).flatMap((item) => (item.icon === undefined ? [] : [item.icon])),
+  drawn: (part, site) => [
+    ...shownLinks(site, part).flatMap((item) => (item.icon === undefined ? [] : [item.icon])),
+    ...signIcons(part, site),
+  ],
 };

@@ -20,6 +20,15 @@ export const MENU_SHAPE = {
       hint: 'which of its first links are drawn as buttons, besides those that are so everywhere',
     },
   ),
+  signIcon: referenceOrNone('icon', {
+    label: 'sign',
+    hint: 'an icon of your own that says that there is more, instead of a drawn sign',
+  }),
+  deeperSignIcon: referenceOrNone('icon', {
+    label: 'sign in submenus',
+    hint: 'the same within submenus',
+    when: (part) => part['signIcon'] !== null || part['deeperSignIcon'] !== null,
+  }),
   name: text({ label: 'name', needed: true, hint: 'accessible name of the navigation', initial: 'Main' }),
 } as const;
 
@@ -35,3 +44,7 @@ export function halfOf<Entry>(entries: readonly Entry[], half: 0 | 1): readonly 
   const middle = Math.ceil(entries.length / 2);
   return half === 0 ? entries.slice(0, middle) : entries.slice(middle);
 }
+
+/** The icon that is the sign of the parents at a level; null where their sign is drawn. */
+export const signIconAt = (part: MenuPart, level: number): string | null =>
+  level === 1 ? part.signIcon : part.deeperSignIcon;

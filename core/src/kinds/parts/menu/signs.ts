@@ -1,6 +1,7 @@
 import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { LEAST_TARGET, TOUCH_TARGET } from '../../extent.ts';
 import {
+  DRAWN_AS_TYPE,
   FOCUS_RING,
   FORCED_COLOURS,
   IN_LINE,
@@ -13,7 +14,7 @@ import {
 import type { Opening } from '../../properties/placement.ts';
 import { SIGN_PROPERTIES } from '../../properties/sign.ts';
 import { controlSlot, isBare, isLinkedParent } from './item.ts';
-import type { MenuPart } from './shape.ts';
+import { signIconAt, type MenuPart } from './shape.ts';
 import { boxedSlots, menuHasLevel, openingItems } from './slots.ts';
 import type { Boxes } from './boxes.ts';
 
@@ -26,15 +27,32 @@ const SIGN: readonly Declaration[] = [
   ['clip-path', SIGN_PROPERTIES.sign.choices[SIGN_PROPERTIES.sign.initial]],
 ];
 
+/** The levels whose parents carry a sign, and those of them where it is an icon. */
+function signLevels(part: MenuPart, out: PartOut) {
+  const levels = ([1, 2] as const).filter((level) => menuHasLevel(part, 'marker', level, out.site));
+  return { levels, withIcon: levels.filter((level) => signIconAt(part, level) !== null) };
+}
+
+/** What is drawn in signs, below the roots: boxes, icons, or some of each. */
+function drawnIn(sign: string, part: MenuPart, out: PartOut): string {
+  const { levels, withIcon } = signLevels(part, out);
+  return [
+    ...(withIcon.length < levels.length ? [`${sign}::before`] : []),
+    ...(withIcon.length > 0 ? [`${sign}>.${out.class('sign-icon')}`] : []),
+  ]
+    .map(out.within)
+    .join(', ');
+}
+
 /** Signs of boxes beside their link point there, open or not. */
-const sidewardRules = ({ sign, said }: Boxes, out: PartOut): ConditionalRule[] =>
+const sidewardRules = (part: MenuPart, { sign, said }: Boxes, out: PartOut): ConditionalRule[] =>
   said<Opening>('opens')
     .filter(({ value }) => value === 'beside' && sign !== null)
     .flatMap(({ conditions }) =>
       widely(
         out.inRow([
-          [out.within(`${sign}::before`), [['rotate', '-90deg']]],
-          [out.within(`${sign}:where(:dir(rtl))::before`), [['rotate', '90deg']]],
+          [drawnIn(sign ?? '', part, out), [['rotate', '-90deg']]],
+          [drawnIn(`${sign}:where(:dir(rtl))`, part, out), [['rotate', '90deg']]],
         ]),
         conditions,
       ),
@@ -42,11 +60,11 @@ const sidewardRules = ({ sign, said }: Boxes, out: PartOut): ConditionalRule[] =
 
 /** The signs that say that there is more. */
 export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut): ConditionalRule[] {
-  const levels = ([1, 2] as const).filter((level) => menuHasLevel(part, 'marker', level, out.site));
+  const { levels, withIcon } = signLevels(part, out);
   if (levels.length === 0) return [];
   const marker = out.at('marker');
-  const open = `${marker}[aria-expanded=true]::before`;
-  const openInside = out.within(`[aria-expanded=true]>.${out.class('marker')}::before`);
+  const own = `.${out.class('marker')}`;
+  const isMixed = withIcon.length > 0 && withIcon.length < levels.length;
   const turn = SIGN_PROPERTIES.signTurn;
   const usual = turn.choices[turn.initial];
   return [
@@ -56,12 +74,25 @@ export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut)
       ['min-inline-size', `${LEAST_TARGET}px`],
       ['min-block-size', `${LEAST_TARGET}px`],
     ]),
-    styleRule(`${marker}::before`, SIGN),
-    styleRule(`${marker}::before`, [['background', 'ButtonText']], FORCED_COLOURS),
-    styleRule(`${open}, ${openInside}`, [
-      ['rotate', out.says('marker', 'signTurn') ? `var(${out.variable('turn')}, ${usual})` : usual],
-    ]),
-    ...boxes.flatMap((one) => sidewardRules(one, out)),
+    ...(withIcon.length === levels.length
+      ? []
+      : [
+          styleRule(`${marker}::before`, SIGN),
+          styleRule(`${marker}::before`, [['background', 'ButtonText']], FORCED_COLOURS),
+        ]),
+    ...(withIcon.length > 0 ? [styleRule(out.at('sign-icon'), DRAWN_AS_TYPE)] : []),
+    ...(isMixed
+      ? withIcon.map((level) =>
+          styleRule(out.within(`${out.ofLevel('marker', level)}::before`), [['content', 'none']]),
+        )
+      : []),
+    styleRule(
+      [`${own}:where([aria-expanded=true])`, `${own}:where([aria-expanded=true]>*)`]
+        .map((sign) => drawnIn(sign, part, out))
+        .join(', '),
+      [['rotate', out.says('marker', 'signTurn') ? `var(${out.variable('turn')}, ${usual})` : usual]],
+    ),
+    ...boxes.flatMap((one) => sidewardRules(part, one, out)),
     // In a box the signs of all links stand at its end.
     ...(levels.includes(2)
       ? [styleRule(`${out.at('submenu')} .${out.class('marker')}`, [['margin-inline-start', 'auto']])]

@@ -16,10 +16,10 @@ import {
 } from '../../../model/slot.ts';
 import type { Level } from '../../../model/states.ts';
 import { around } from '../../with-icon.ts';
-import { shownDepth, shownItems, shownLinks } from '../../content.ts';
+import { itemLevels, oncePerPlacement, shownDepth, shownItems, shownLinks } from '../../content.ts';
 import { isDisclosed, USUAL_OPENING, type BoxLevel } from './opening.ts';
 import { controlSlot, isLinkedParent } from './item.ts';
-import type { MenuPart } from './shape.ts';
+import { signIconAt, type MenuPart } from './shape.ts';
 
 export const MENU_SLOTS = {
   list: {
@@ -38,7 +38,7 @@ export const MENU_SLOTS = {
     states: LINK_STATES,
     text: 'label',
     typeStyle: 'menu',
-    properties: [...CONTROL_PROPERTIES, ...MARK_PROPERTIES],
+    properties: [...CONTROL_PROPERTIES, ...MARK_PROPERTIES, 'spans'],
     defaults: { colour: { role: 'ink' } },
   },
   marker: {
@@ -92,7 +92,7 @@ export const MENU_SLOTS = {
     states: BUTTON_STATES,
     text: 'label',
     typeStyle: 'action',
-    properties: CONTROL_PROPERTIES,
+    properties: [...CONTROL_PROPERTIES, 'spans'],
     defaults: {
       colour: { role: 'on-accent' },
       fill: { role: 'accent' },
@@ -109,7 +109,7 @@ export const MENU_SLOTS = {
     states: BOX_STATES,
     text: 'label',
     typeStyle: 'menu',
-    properties: [...TEXT_PROPERTIES, ...BOX_PROPERTIES, 'gap'],
+    properties: [...TEXT_PROPERTIES, ...BOX_PROPERTIES, 'gap', 'spans'],
     defaults: { colour: { role: 'ink' }, gap: 8, paddingInline: 12, paddingBlock: 8 },
   },
   divider: {
@@ -158,29 +158,52 @@ export const WORN: { readonly [Slot in MenuSlot]?: (item: MenuItem) => boolean }
 const withMore = (items: readonly MenuItem[]) => items.filter(({ children }) => children.length > 0);
 
 /** The links at a level whose submenu is opened by a button. */
-function openingAt(part: MenuPart, level: 1 | 2, site: SiteContent): readonly MenuItem[] {
+function openingAt(part: MenuPart, level: 1 | 2, site: Pick<SiteContent, 'menus'>): readonly MenuItem[] {
   if (level >= shownDepth(site, part)) return [];
   const first = withMore(shownItems(site, part));
   const parents = level === 1 ? first : first.flatMap(({ children }) => withMore(children));
   return parents.filter(({ id }) => isDisclosed(part, (level + 1) as BoxLevel, id));
 }
 
+/** The levels at which any link has what a slot is drawn for, by slot. */
+const wornLevels = oncePerPlacement((site, placement): ReadonlyMap<string, ReadonlySet<Level>> => {
+  const levels = itemLevels(site, placement);
+  const links = shownLinks(site, placement);
+  return new Map(
+    Object.entries(WORN).map(([slot, test]) => [
+      slot,
+      new Set(links.filter(test).flatMap(({ id }) => levels.get(id) ?? [])),
+    ]),
+  );
+});
+
 /** Whether a slot is there at a level. A sign stands at a link that opens what is nested in it. */
-export const menuHasLevel = (part: MenuPart, slot: string, level: Level, site: SiteContent): boolean =>
-  slot === 'marker'
-    ? level < 3 && openingAt(part, level as 1 | 2, site).length > 0
-    : level <= shownDepth(site, part);
+export function menuHasLevel(part: MenuPart, slot: string, level: Level, site: SiteContent): boolean {
+  if (slot === 'marker') return level < 3 && openingAt(part, level as 1 | 2, site).length > 0;
+  const worn = wornLevels(site, part).get(slot);
+  return worn?.has(level) ?? level <= shownDepth(site, part);
+}
+
+/** What of a placement opens, found once: a placement that is changed is another one. */
+const opening = oncePerPlacement((site, placement) => {
+  const part = placement as MenuPart;
+  const items = [...openingAt(part, 1, site), ...openingAt(part, 2, site)];
+  return { items, boxed: [...new Set(items.filter(isLinkedParent).map(controlSlot))] };
+});
 
 /** The links whose submenu is opened by a button, as deep as there are such. */
-export const openingItems = (part: MenuPart, site: SiteContent): readonly MenuItem[] => [
-  ...openingAt(part, 1, site),
-  ...openingAt(part, 2, site),
-];
+export const openingItems = (part: MenuPart, site: Pick<SiteContent, 'menus'>): readonly MenuItem[] =>
+  opening(site, part).items;
+
+/** The icons that are signs, as often as they are drawn. */
+export const signIcons = (part: MenuPart, site: SiteContent): readonly string[] =>
+  ([1, 2] as const).flatMap((level) => {
+    const icon = signIconAt(part, level);
+    return icon === null ? [] : openingAt(part, level, site).map(() => icon);
+  });
 
 /** The slots worn by boxes around a parent's link and the button of its sign. */
-export const boxedSlots = (part: MenuPart, site: SiteContent): readonly string[] => [
-  ...new Set(openingItems(part, site).filter(isLinkedParent).map(controlSlot)),
-];
+export const boxedSlots = (part: MenuPart, site: SiteContent): readonly string[] => opening(site, part).boxed;
 
 /** Whether one of a placement's links has a slot. */
 export function menuHasSlot(part: MenuPart, slot: string, site: SiteContent): boolean {

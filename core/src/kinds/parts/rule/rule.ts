@@ -26,7 +26,7 @@ export const RULE: PartKind<'rule', typeof RULE_SHAPE> = {
   },
   compile: (_part, out) =>
     fragment(
-      [element('hr', { class: out.classes('rule'), ...out.folding, 'aria-hidden': 'true' })],
+      [element('hr', { class: out.classes('rule'), ...out.attributes, 'aria-hidden': 'true' })],
       [
         styleRule(out.at('rule'), [['flex', 'none']]),
         // Beneath one another it lies: turned, its thickness and its room to neighbours stay what they are.

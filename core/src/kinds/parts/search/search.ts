@@ -123,7 +123,7 @@ function compile(part: Search, out: PartOut): Fragment {
       }),
       element('button', submit, out.icon('lens')),
     );
-  const own = { class: out.classes(box(part)), ...out.folding };
+  const own = { class: out.classes(box(part)), ...out.attributes };
   if (part.open) return fragment([form(own)], rules(part, out));
   const unfolding = element(
     'details',

@@ -33,7 +33,7 @@ function compile(part: Shortcut, out: PartOut): Fragment {
   const role = part.target.kind === 'none' && !showsLabel(part) ? 'img' : null;
   const attributes = {
     class: out.classes('shortcut'),
-    ...out.folding,
+    ...out.attributes,
     role,
     'aria-label': showsLabel(part) ? null : part.label,
   };

@@ -4,7 +4,12 @@ import { element, styleRule, type ConditionalRule, type Declaration } from '../.
 import { MOST_ENTRIES } from '../../../model/limits.ts';
 import type { Infer } from '../../../model/shape/field.ts';
 import { address, choice, colourOrNone, id, list, reference, text } from '../../../model/shape/fields.ts';
-import { BOX_STATES, BUTTON_STATES, ICON_CONTROL_PROPERTIES } from '../../../model/slot.ts';
+import {
+  BOX_STATES,
+  BUTTON_STATES,
+  ICON_CONTROL_PROPERTIES,
+  LONE_ICON_PROPERTIES,
+} from '../../../model/slot.ts';
 import { exact, sumExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, DRAWN_AS_TYPE, fragment, type Fragment, type PartOut } from '../../out.ts';
@@ -91,7 +96,7 @@ function compile(part: Social, out: PartOut): Fragment {
   );
   const list = element(
     'ul',
-    { class: out.classes('social'), ...out.folding, 'aria-label': part.name },
+    { class: out.classes('social'), ...out.attributes, 'aria-label': part.name },
     ...marks,
   );
   return fragment([list], rules(part, out));
@@ -126,7 +131,17 @@ export const SOCIAL: PartKind<'social', typeof SOCIAL_SHAPE> = {
       properties: ICON_CONTROL_PROPERTIES,
       defaults: { colour: { role: 'ink' }, size: 20, paddingInline: 6, paddingBlock: 6 },
     },
+    'profile-icon': {
+      label: 'Social mark’s drawing',
+      levels: [],
+      states: BUTTON_STATES,
+      text: 'none',
+      inside: 'profile',
+      properties: LONE_ICON_PROPERTIES,
+      defaults: {},
+    },
   },
+  hasSlot: (part, slot) => slot !== 'profile-icon' || part.links.length > 0,
   variable: networkVariable,
   compile,
   extent: (part, at) => {

@@ -2,11 +2,18 @@ import { element, styleRule, text as textNode, type ConditionalRule } from '../.
 import { MOST_ENTRIES } from '../../../model/limits.ts';
 import type { Infer } from '../../../model/shape/field.ts';
 import { id, list, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
-import { BOX_STATES, BUTTON_STATES, OUTLINE_PROPERTIES, TEXT_PROPERTIES } from '../../../model/slot.ts';
+import {
+  BOX_STATES,
+  BUTTON_STATES,
+  LABEL_ICON_PROPERTIES,
+  OUTLINE_PROPERTIES,
+  TEXT_PROPERTIES,
+} from '../../../model/slot.ts';
 import { NO_TARGET, target } from '../../../model/target.ts';
 import { exact, LEAST_TARGET, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
-import { CLICKABLE, DRAWN, fragment, type Fragment, type PartOut } from '../../out.ts';
+import { CLICKABLE, fragment, type Fragment, type PartOut } from '../../out.ts';
+import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
 
 const ENTRY_SHAPE = {
   id: id(),
@@ -40,42 +47,30 @@ function rules(part: Text, out: PartOut): ConditionalRule[] {
     ...(leads(part)
       ? [styleRule(out.at('contact'), [['min-block-size', `${LEAST_TARGET}px`], CLICKABLE])]
       : []),
-    ...(part.entries.some((entry) => entry.icon !== null)
-      ? [
-          styleRule(out.at('text-icon'), [
-            ...DRAWN,
-            ['inline-size', `${ICON.size}em`],
-            ['block-size', `${ICON.size}em`],
-            ['margin-inline-end', `${ICON.space}em`],
-          ]),
-        ]
-      : []),
+    ...(part.entries.some((entry) => entry.icon !== null) ? iconRules(out, 'text-icon', { gap: GAP }) : []),
   ];
 }
 
-/** An icon before a text, in shares of the type's size. */
-const ICON = { size: 1.2, space: 0.4 } as const;
+/** Room between an icon and its text in px, where no look says another. */
+const GAP = 6;
 
 /** Short texts beside each other; those with a target are links. */
 function compile(part: Text, out: PartOut): Fragment {
   const entries = part.entries.map((entry) => {
-    const content = [
-      entry.icon === null ? null : out.glyph(out.class('text-icon'), entry.icon),
-      textNode(entry.text),
-    ];
+    const icon = entry.icon === null ? null : out.glyph(out.class('text-icon'), entry.icon);
+    const content = withIcon(out, 'text-icon', icon, textNode(entry.text));
     return entry.target.kind === 'none'
-      ? element('span', {}, ...content)
-      : out.link({ class: out.class('contact') }, entry.target, ...content);
+      ? element('span', {}, content)
+      : out.link({ class: out.class('contact') }, entry.target, content);
   });
-  const box = element('div', { class: out.classes('text'), ...out.folding }, ...entries);
+  const box = element('div', { class: out.classes('text'), ...out.attributes }, ...entries);
   return fragment([box], rules(part, out));
 }
 
 function extent(part: Text, at: PartExtents): Extent {
   const entries = part.entries.map((entry): Extent => {
-    const slot = entry.target.kind === 'none' ? 'text' : 'contact';
-    const icon = entry.icon === null ? 0 : at.slot(slot).size * (ICON.size + ICON.space);
-    return sumExtents([at.words(entry.text, slot)], 0, icon);
+    const words = at.words(entry.text, entry.target.kind === 'none' ? 'text' : 'contact');
+    return entry.icon === null ? words : withIconExtent(at, 'text-icon', null, words);
   });
   const own = at.slot('text');
   return sumExtents(
@@ -108,12 +103,23 @@ export const TEXT: PartKind<'text', typeof TEXT_SHAPE> = {
       properties: [...TEXT_PROPERTIES, ...OUTLINE_PROPERTIES, 'opacity'],
       defaults: {},
     },
+    'text-icon': {
+      label: 'Text’s icon',
+      levels: [],
+      states: BUTTON_STATES,
+      text: 'icon',
+      inside: 'contact',
+      around: around('text-icon'),
+      properties: LABEL_ICON_PROPERTIES,
+      defaults: { size: 17, iconGap: GAP },
+    },
   },
   create: ({ freshId }) => ({
     entries: [{ id: freshId('entry'), text: 'Open every day, 9 to 17', target: NO_TARGET, icon: null }],
   }),
   name: (part) => `Text “${part.entries[0]?.text ?? ''}”`,
-  hasSlot: (part, slot) => slot !== 'contact' || leads(part),
+  hasSlot: (part, slot) =>
+    slot === 'text-icon' ? part.entries.some(({ icon }) => icon !== null) : slot !== 'contact' || leads(part),
   compile,
   extent,
   texts: (part) => part.entries.map((entry) => entry.text),

@@ -60,7 +60,7 @@ function compile(header: Header, out: PieceOut): Fragment {
   const rows = header.rows.map((row) => out.section(row));
   const node = element(
     'header',
-    { class: out.rootClass },
+    { class: out.rootClass, ...out.rootData },
     out.symbols(),
     ...rows.flatMap((row) => row.nodes),
   );

@@ -87,7 +87,13 @@ function compile(panel: Panel, out: PieceOut): Fragment {
   const hasOwn = panel.blocks.some((block) => block.parts.some((part) => part.kind !== 'berth'));
   const node = element(
     'dialog',
-    { class: out.rootClass, id: out.id(out.class('panel')), 'aria-label': panel.name, closedby: 'any' },
+    {
+      ...out.rootData,
+      class: out.rootClass,
+      id: out.id(out.class('panel')),
+      'aria-label': panel.name,
+      closedby: 'any',
+    },
     out.symbols(),
     closeButton(panel, out),
     ...blocks.flatMap((block) => block.nodes),

@@ -95,7 +95,7 @@ export function PartLines({ part, place }: { readonly part: Part; readonly place
     event.preventDefault();
     event.stopPropagation();
     const { site: now } = store.getState();
-    if (now) store.edit(takeBack(now, part.id, item), 'Take back the look of one link');
+    if (now) store.edit(takeBack(now, part.id, [item]), 'Take back the look of one link');
   };
   const head: SlotLine = {
     owner: part.id,

@@ -21,6 +21,7 @@ import { swatchOf } from '../../../store/new-swatch.ts';
 import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
 import { benchStore, openCell, openGroup, useBench } from '../../../store/bench-store.ts';
 import { ChoiceLinks } from './choice-links.tsx';
+import { OwnCss } from './own-css.tsx';
 import { BORDER_SETS, borderEdit, exceptionsAway, hidingBand, isBorder, setCells } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
 
@@ -303,6 +304,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
       {isBorder(id) && <BorderSides cell={cell} />}
       {entry.kind === 'choice' && <ChoiceLinks site={site} cell={cell} />}
       {entry.kind === 'paint' && <PaintUpload cell={cell} />}
+      {entry.kind === 'declarations' && <OwnCss key={JSON.stringify(cell.cell)} site={site} cell={cell} />}
       {entry.related && <Related cell={cell} label={entry.label} ids={entry.related} />}
       {entry.kind === 'colour' && <ColourLinks site={site} cell={cell} />}
     </div>

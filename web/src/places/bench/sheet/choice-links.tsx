@@ -1,5 +1,5 @@
 import { colourOf, formatColour, property, type Site } from '@hamaca/core';
-import { ChoiceDrawing, PROPERTY_DRAWINGS } from '../../../ui/choice-drawings.tsx';
+import { PropertyDrawing } from '../../../ui/lazy.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { bringing, setCells } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
@@ -10,7 +10,6 @@ export function ChoiceLinks({ site, cell }: { readonly site: Site; readonly cell
   const { property: id, state } = cell.cell;
   const entry = property(id);
   if (entry.kind !== 'choice') return null;
-  const drawings = PROPERTY_DRAWINGS[id];
   const colour = formatColour(colourOf(site, { role: 'accent' }));
   return (
     <div className="flex flex-wrap items-center gap-1" role="group" aria-label={`Choose: ${entry.label}`}>
@@ -26,11 +25,7 @@ export function ChoiceLinks({ site, cell }: { readonly site: Site; readonly cell
           }}
           className="grid h-7 min-w-7 place-items-center rounded-[2px] border border-twine bg-white px-1.5 hover:border-rope aria-pressed:border-ochre aria-pressed:bg-ochre-wash"
         >
-          {drawings?.[choice] === undefined ? (
-            choice
-          ) : (
-            <ChoiceDrawing drawing={drawings[choice]} colour={colour} />
-          )}
+          <PropertyDrawing property={id} choice={choice} colour={colour} />
         </button>
       ))}
     </div>

@@ -75,6 +75,7 @@ const GROUP_LABELS: Readonly<Record<PropertyGroup, string>> = {
   mark: 'mark',
   icon: 'icon',
   motion: 'opacity and motion',
+  own: 'own CSS',
 };
 
 /** A group's own line: it folds the group to its name, and tells how many rarer properties are left out. */

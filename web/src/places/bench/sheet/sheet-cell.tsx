@@ -174,7 +174,7 @@ export const SheetCellView = memo(function SheetCellView(props: CellProps) {
           className={`flex items-center gap-1.5 px-2 whitespace-nowrap ${cell.own ? 'font-medium text-ink' : 'text-ink-faint'}`}
         >
           <ColourChips site={site} cell={cell} />
-          <span className="truncate">{text}</span>
+          <span className={property(id).kind === 'declarations' ? 'w-24 truncate' : 'truncate'}>{text}</span>
           {!cell.own && (
             <span aria-hidden="true" className="text-twine">
               ·

@@ -4,18 +4,31 @@ import {
   acceptsValue,
   askedAt,
   bandAt,
+  findPlaced,
   formatValue,
+  idsOf,
   isPropertyId,
+  itemKey,
+  itemOf,
   levelOf,
+  makePart,
   parseValue,
+  partsOf,
   property,
   resolve,
   sameJson,
+  shownItems,
   slotKind,
+  uniqueName,
   type ActionStyle,
   type CellValue,
   type Edit,
+  type SingleEdit,
   type LevelKey,
+  type MenuItem,
+  type MenuPart,
+  type Part,
+  type Region,
   type PropertyId,
   type Site,
   type SlotRef,
@@ -36,7 +49,18 @@ const seenOnTheWay: readonly PropertyId[] = ARRIVAL_PROPERTIES;
 export function setCells(cells: readonly CellValue[]): Edit {
   const { extent } = benchStore.getState();
   if (cells.some(({ property: id }) => seenOnTheWay.includes(id))) playMotion();
-  return { name: 'set-look', args: { cells, extent } };
+  return { name: 'set-look', args: { cells: cells.flatMap(withBesides), extent } };
+}
+
+/** A cell of the selected link alone, and the same one of every link that is taken along. */
+function withBesides(cell: CellValue): readonly CellValue[] {
+  const { selected, besides } = benchStore.getState();
+  const isSelected =
+    itemOf(cell.level) !== null &&
+    cell.level === selected.level &&
+    cell.owner === selected.owner &&
+    cell.slot === selected.slot;
+  return isSelected ? [cell, ...besides.map((item) => ({ ...cell, level: itemKey(item) }))] : [cell];
 }
 
 /** Adds what values do nothing without, at rest, where nobody has said anything about it. */
@@ -233,3 +257,65 @@ function eachValue(
     ),
   );
 }
+
+/** The calls to action of a menu's placement, and what draws them in its bar where the menu is folded away. */
+interface KeptActions {
+  readonly part: MenuPart;
+  readonly region: Region;
+  readonly items: readonly MenuItem[];
+  readonly buttons: readonly Part[];
+  /** Ids of the bands in which the menu is folded away. */
+  readonly bands: readonly string[];
+}
+
+/** What of a menu's placement is, or can be, kept in the bar; null for anything else. */
+export function keptActions(site: Site, owner: string): KeptActions | null {
+  const placed = findPlaced(site, owner);
+  if (placed?.part.kind !== 'menu') return null;
+  const { part, piece, region } = placed;
+  const from = part.folds?.tight === true ? -1 : site.bands.findIndex(({ id }) => id === part.folds?.from);
+  const items = shownItems(site, part).filter(({ role }) => role === 'action');
+  const buttons = partsOf(site, piece).filter(
+    (other) => other.kind === 'button' && items.some(({ id }) => id === other.item),
+  );
+  return {
+    part,
+    region,
+    items,
+    buttons,
+    bands: from === -1 ? [] : site.bands.slice(from).map(({ id }) => id),
+  };
+}
+
+/** Keeps a menu's calls to action in the bar where the menu folds away, or lets them fold again; null where nothing folds. */
+export function keepActionsEdit(site: Site, owner: string): Edit | null {
+  const kept = keptActions(site, owner);
+  if (!kept) return null;
+  if (kept.buttons.length > 0)
+    return several(kept.buttons.map(({ id }) => ({ name: 'remove-part', args: { id } })));
+  const { part, region, items, bands } = kept;
+  const index = region.parts.findIndex(({ id }) => id === part.id) + 1;
+  if (bands.length === 0 || items.length === 0) return null;
+  const taken = new Set(idsOf(site));
+  return several(
+    items.flatMap((item, place): SingleEdit[] => {
+      const id = uniqueName('kept', taken);
+      taken.add(id);
+      return [
+        {
+          name: 'add-part',
+          args: {
+            place: { region: region.id, index: index + place },
+            part: makePart('button', id, { item: item.id, label: item.label, bands, look: {} }),
+          },
+        },
+        {
+          name: 'set-same-look',
+          args: { owner: id, slot: 'button', as: { owner: part.id, slot: 'action' } },
+        },
+      ];
+    }),
+  );
+}
+
+const several = (edits: readonly SingleEdit[]): Edit => ({ name: 'several', args: { edits } });

@@ -23,9 +23,9 @@ import { useState } from 'react';
 import { Button } from '../../../ui/button.tsx';
 import { Choice, type Option } from '../../../ui/choice.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
-import { benchStore, useBench, type BenchState } from '../../../store/bench-store.ts';
+import { benchStore, toggleBeside, useBench, type BenchState } from '../../../store/bench-store.ts';
 import { takeBack } from '../single-link.ts';
-import { copyLook, styleEdit } from './sheet-edits.ts';
+import { copyLook, keepActionsEdit, keptActions, styleEdit } from './sheet-edits.ts';
 import type { Sheet } from './sheet-model.ts';
 
 /** So many links are listed one by one; of more, those that were pressed or have a look of their own. */
@@ -53,10 +53,60 @@ function wearers(site: Site, { owner, slot, level, index }: BenchState['selected
   ];
 }
 
+/** Most links that can be taken along from the list. */
+const MOST_LISTED = 200;
+
+/** The other links that are given the same as the selected one. */
+function Besides({ site, item }: { readonly site: Site; readonly item: string }) {
+  const selected = useBench((state) => state.selected);
+  const besides = useBench((state) => state.besides);
+  const { level } = askedAt(site, selected, selected.level);
+  const others = itemsWearing(site, selected, level)
+    .filter(({ id }) => id !== item)
+    .slice(0, MOST_LISTED);
+  if (others.length === 0) return null;
+  return (
+    <Popover.Root>
+      <Popover.Trigger asChild>
+        <Button className="!h-6" pressed={besides.length > 0} title="Other links that are given the same">
+          {besides.length === 0 ? 'and …' : `and ${besides.length} more`}
+        </Button>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          side="bottom"
+          align="start"
+          sideOffset={4}
+          aria-label="Links that are given the same"
+          className="z-50 grid max-h-80 w-60 gap-0.5 overflow-auto rounded-[3px] border border-rope bg-white p-1.5 text-bench"
+        >
+          {others.map(({ id, label }) => (
+            <label
+              key={id}
+              className="flex h-7 items-center gap-2 rounded-[2px] px-1.5 hover:bg-ochre-wash has-focus-visible:outline-2"
+            >
+              <input
+                type="checkbox"
+                className="size-4 accent-ochre"
+                checked={besides.includes(id)}
+                onChange={() => {
+                  toggleBeside(id);
+                }}
+              />
+              <span className="truncate">{label}</span>
+            </label>
+          ))}
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
 /** Whom the sheet is for; the look of one link alone can be taken back. */
 function Wearers({ site }: { readonly site: Site }) {
   const edit = useEdit();
   const selected = useBench((state) => state.selected);
+  const besides = useBench((state) => state.besides);
   const options = wearers(site, selected);
   const item = itemOf(selected.level);
   const isSingle = item !== null && singleItems(site, selected).some(({ id }) => id === item);
@@ -71,12 +121,13 @@ function Wearers({ site }: { readonly site: Site }) {
           benchStore.setState({ selected: { ...selected, level: level as typeof selected.level } });
         }}
       />
+      {item !== null && <Besides site={site} item={item} />}
       {isSingle && (
         <Button
           className="!h-6"
           title="Takes away everything that is said of this link alone (Delete on its line in the outline)"
           onClick={() => {
-            edit(takeBack(site, selected.owner, item), 'Take back the look of one link');
+            edit(takeBack(site, selected.owner, [item, ...besides]), 'Take back the look of single links');
           }}
         >
           like the others
@@ -247,6 +298,27 @@ function reachesOf(site: Site): ReachOption[] {
   ];
 }
 
+/** Whether a menu's calls to action stay in the bar where the rest of it folds away. */
+function StaysInBar({ site }: { readonly site: Site }) {
+  const edit = useEdit();
+  const owner = useBench((state) => state.selected.owner);
+  const kept = keptActions(site, owner);
+  if (!kept || kept.bands.length === 0) return null;
+  return (
+    <Button
+      className="!h-6"
+      pressed={kept.buttons.length > 0}
+      title="Where the menu folds away they stay in the bar, as buttons that say what the links say"
+      onClick={() => {
+        const made = keepActionsEdit(site, owner);
+        if (made) edit(made, 'Calls to action in the bar');
+      }}
+    >
+      stays in the bar
+    </Button>
+  );
+}
+
 /** The styles a call to action can be drawn in. */
 function Styles({ site }: { readonly site: Site }) {
   const edit = useEdit();
@@ -295,6 +367,7 @@ export function SheetHead({ sheet, site }: { readonly sheet: Sheet; readonly sit
       <h2 className="font-semibold">{sheet.kind.label}</h2>
       <Wearers site={site} />
       {sheet.kind.isAction && <Styles site={site} />}
+      {sheet.kind.isAction && <StaysInBar site={site} />}
       <LookMenu site={site} />
       <input
         type="search"

@@ -1,4 +1,5 @@
 import { findIcon, type MenuItem, type Site } from '@hamaca/core';
+import { linkIconTone } from '../../../media/icon-tone.ts';
 import { IconPicker } from '../../../ui/icon-picker.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 
@@ -8,6 +9,7 @@ export function IconChoice({ site, item }: { readonly site: Site; readonly item:
   return (
     <IconPicker
       site={site}
+      tone={linkIconTone(site, item)}
       current={item.icon === undefined ? null : findIcon(site, item.icon)}
       onChoose={(icon) => {
         edit(

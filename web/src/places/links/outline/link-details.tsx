@@ -14,6 +14,7 @@ import { TextField } from '../../../ui/text-field.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { notify } from '../../../store/notices.ts';
 import { shrinkPicture } from '../../../media/shrink-picture.ts';
+import { refuseOwn } from '../../../settings/own-attributes.tsx';
 import { FindingLine } from '../../../findings/finding-line.tsx';
 import { IconChoice } from './icon-choice.tsx';
 import { linksStore } from '../../../store/links-store.ts';
@@ -73,17 +74,15 @@ export function LinkDetails({ site, item, depth, findings, actions }: Props) {
     return null;
   };
   const text =
-    (
-      field: 'description' | 'title' | 'name' | 'imageText' | 'rel' | 'className',
-      label: string,
-      allowed?: RegExp,
-    ) =>
+    (field: 'description' | 'title' | 'name' | 'imageText' | 'rel', label: string, allowed?: RegExp) =>
     (value: string) => {
       const trimmed = value.trim();
       if (trimmed !== '' && allowed && !allowed.test(trimmed))
         return 'Words separated by single spaces, without quotes, brackets or signs like & and =.';
       return set({ [field]: trimmed === '' ? null : trimmed }, label);
     };
+  const own = (field: 'className' | 'data', label: string) => (value: string) =>
+    refuseOwn(field, value) ?? set({ [field]: value.trim() === '' ? null : value.trim() }, label);
   const takePicture = async (chosen: File | undefined) => {
     if (!chosen) return;
     const image = await shrinkPicture(chosen);
@@ -262,7 +261,17 @@ export function LinkDetails({ site, item, depth, findings, actions }: Props) {
             className="w-full"
             value={item.className ?? ''}
             placeholder="your own, on the link"
-            onCommit={text('className', 'Class', TOKENS)}
+            onCommit={own('className', 'Class')}
+          />
+        </Field>
+        <Field label="data" wide>
+          <TextField
+            aria-label="Data attributes"
+            className="w-full"
+            value={item.data ?? ''}
+            maxLength={500}
+            placeholder={'area=header event="open menu", on the link'}
+            onCommit={own('data', 'Data attributes')}
           />
         </Field>
         <span className="col-span-2 flex gap-1 pl-22">

@@ -231,6 +231,7 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
       />
       <Placements site={site} menu={menu} />
       <span className="ml-auto flex gap-1">
+        <CommandButton id="links-icons" label="Icons…" tone="plain" />
         <CommandButton id="links-import" label="Import…" tone="plain" />
         <DropdownMenu.Root>
           <DropdownMenu.Trigger asChild>

@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { property, PROPERTY_IDS, shapeOf } from '@hamaca/core';
-import { PROPERTY_DRAWINGS, SETTING_DRAWINGS } from './choice-drawings.tsx';
+import { PROPERTY_DRAWINGS } from './property-drawings.tsx';
+import { SETTING_DRAWINGS } from './setting-drawings.tsx';
 
 describe('drawings of named values', () => {
   const choices = PROPERTY_IDS.map((id) => ({ id, entry: property(id) })).flatMap(({ id, entry }) =>

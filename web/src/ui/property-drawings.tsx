@@ -1,11 +1,10 @@
 import { ICON_MOTIONS, type Keyframes } from '@hamaca/core';
 import type { ReactNode } from 'react';
+import { ChoiceDrawing, type Drawings } from './setting-drawings.tsx';
 
 /*
  * Named values as small drawings: each in a box of 44 by 24, drawn in the current colour, with what is around it in ink.
  */
-
-type Drawings = Readonly<Record<string, ReactNode>>;
 
 const word = (attributes: Readonly<Record<string, string>> = {}, text = 'Link') => (
   <text x="22" y="16" textAnchor="middle" className="fill-ink text-[11px]" stroke="none" {...attributes}>
@@ -322,6 +321,35 @@ const ICON_ALIGN: Drawings = {
   ),
 };
 
+/** A drawing with two colours of its own, on the ground it would stand on. */
+const toned = (ground: string, first: string, second: string) => (
+  <>
+    <rect x="6" y="2" width="32" height="20" rx="2" fill={ground} stroke="none" />
+    <path d="M22 4 31 19H13z" fill={first} stroke="none" />
+    <circle cx="22" cy="14" r="3.4" fill={second} stroke="none" />
+  </>
+);
+
+const [DARK, MUD, LIGHT, STRAW] = ['#22333a', '#8a5a2b', '#f3f5f4', '#e0b88a'];
+
+/** Links in columns, one of them across. */
+const spanning = (path: string) => (
+  <>
+    <path d="M9 12h7M18.5 12h7M28 12h7M9 17h7M18.5 17h7M28 17h7" className="stroke-rope" strokeWidth="1.4" />
+    <path d={path} stroke="currentColor" strokeWidth="2.4" />
+  </>
+);
+
+const SPANS: Drawings = { 'one column': spanning('M9 6h7'), 'all columns': spanning('M9 6h26') };
+
+const ICON_TONES: Drawings = {
+  'as drawn': toned(LIGHT, DARK, MUD),
+  'all light': toned(DARK, LIGHT, LIGHT),
+  'all dark': toned(LIGHT, DARK, DARK),
+  'light for dark': toned(DARK, LIGHT, STRAW),
+  grey: toned(LIGHT, '#33393b', '#8b8f91'),
+};
+
 const ICON_SHOWS: Drawings = {
   'with its label': ICON_PLACE['before'],
   'instead of it': bell(22, 12),
@@ -386,61 +414,19 @@ export const PROPERTY_DRAWINGS: Readonly<Record<string, Drawings>> = {
   iconPlace: ICON_PLACE,
   iconAlign: ICON_ALIGN,
   iconShows: ICON_SHOWS,
+  iconTone: ICON_TONES,
+  spans: SPANS,
   iconMotion: ICON_MOTION,
 };
 
-/** The page, and the panel over it. */
-const panelFrom = (path: string) => (
-  <>
-    <rect x="9" y="3" width="26" height="18" className="stroke-ink" strokeWidth="1" />
-    <path d={path} fill="currentColor" fillOpacity="0.6" stroke="none" />
-  </>
-);
+export interface PropertyDrawingProps {
+  readonly property: string;
+  readonly choice: string;
+  readonly colour: string;
+}
 
-const bars = (path: string) => (
-  <>
-    <rect x="9" y="2" width="26" height="20" className="stroke-rope" strokeWidth="1" />
-    <path d={path} fill="currentColor" stroke="none" />
-  </>
-);
-
-/** Drawings of the named values of settings, by the kind of thing and the setting's name. */
-export const SETTING_DRAWINGS: Readonly<Record<string, Drawings>> = {
-  'panel.side': {
-    opener: panelFrom('M24 3h11v18H24zM26 1h7v4h-7z'),
-    end: panelFrom('M24 3h11v18H24z'),
-    start: panelFrom('M9 3h11v18H9z'),
-  },
-  'block.flow': {
-    stack: bars('M12 5h20v3H12zM12 10h20v3H12zM12 15h20v3H12z'),
-    row: bars('M12 9h5v6h-5zM19 9h5v6h-5zM26 9h5v6h-5z'),
-  },
-  'block.align': {
-    wide: bars('M11 6h22v4H11zM11 13h22v4H11z'),
-    start: bars('M11 6h10v4H11zM11 13h14v4H11z'),
-    centre: bars('M17 6h10v4H17zM15 13h14v4H15z'),
-    end: bars('M23 6h10v4H23zM19 13h14v4H19z'),
-  },
-};
-
-/** A named value as a drawing. */
-export function ChoiceDrawing({
-  drawing,
-  colour,
-}: {
-  readonly drawing: ReactNode;
-  readonly colour?: string;
-}) {
-  return (
-    <svg viewBox="0 0 44 24" className="h-6 w-11" aria-hidden="true" data-drawing="">
-      <g
-        stroke="currentColor"
-        strokeWidth="2"
-        fill="none"
-        style={colour === undefined ? {} : { color: colour }}
-      >
-        {drawing}
-      </g>
-    </svg>
-  );
+/** What a named value of a property looks like; its name where it has no drawing. */
+export function PropertyDrawing({ property, choice, colour }: PropertyDrawingProps) {
+  const drawing = PROPERTY_DRAWINGS[property]?.[choice];
+  return drawing === undefined ? choice : <ChoiceDrawing drawing={drawing} colour={colour} />;
 }

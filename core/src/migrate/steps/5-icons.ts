@@ -1,0 +1,45 @@
+import { isRecord } from '../../base/json.ts';
+import type { Migration } from '../migration.ts';
+import { changeParts } from '../parts.ts';
+
+type Raw = Record<string, unknown>;
+
+/** What icons of texts measured in shares of their type, in px. */
+const SHARES = { size: 1.2, gap: 0.4 } as const;
+const USUAL_SIZE = 14;
+
+/** The size a text says at rest at all widths, in px. */
+function textSize(look: unknown): number {
+  let at: unknown = look;
+  for (const key of ['text', 'all', 'rest', 'all', 'size']) at = isRecord(at) ? at[key] : undefined;
+  return typeof at === 'number' ? at : USUAL_SIZE;
+}
+
+/** Icons of texts have a look of their own, which keeps the size and distance they had. */
+function changeText(part: Raw): Raw {
+  const entries = Array.isArray(part['entries']) ? (part['entries'] as unknown[]) : [];
+  if (!entries.some((entry) => isRecord(entry) && typeof entry['icon'] === 'string')) return part;
+  const size = textSize(part['look']);
+  const values = { size: Math.round(size * SHARES.size), iconGap: Math.round(size * SHARES.gap) };
+  const look = isRecord(part['look']) ? part['look'] : {};
+  return { ...part, look: { ...look, 'text-icon': { all: { rest: { all: values } } } } };
+}
+
+function changePart(part: Raw): Raw {
+  switch (part['kind']) {
+    case 'menu':
+      return { ...part, signIcon: null, deeperSignIcon: null };
+    case 'opener':
+      return { ...part, icon: null };
+    case 'text':
+      return changeText(part);
+    default:
+      return part;
+  }
+}
+
+/** Signs and openers may be icons of the designer's own, and icons of texts have a look. */
+export const ICONS_STEP: Migration = {
+  from: 5,
+  migrate: (document) => ({ ...document, pieces: changeParts(document['pieces'], changePart) }),
+};
