@@ -598,3 +598,12 @@ test('what is chosen is in sight in outline and sheet, and takes what is typed',
   await page.keyboard.press('Escape');
   await expect(stage.getByRole('link', { name: 'Book a hide' })).toHaveCSS('border-radius', '9px');
 });
+
+test('a panel that opens on the stage leaves the focus where it is', async ({ page }) => {
+  const outline = page.getByRole('navigation', { name: 'Parts' });
+  const close = outline.getByRole('button', { name: 'Close button' });
+  await close.click();
+  await expect((await stageFrame(page)).getByRole('dialog')).toBeVisible();
+  await expect(close).toBeFocused();
+  expect(await page.evaluate(() => document.activeElement?.tagName)).toBe('BUTTON');
+});

@@ -130,7 +130,6 @@ export function Stage({
   const frame = useRef<HTMLIFrameElement>(null);
   const ready = useRef(false);
   const shown = useRef<ShownPage | null>(null);
-  const focused = useRef<HTMLElement | null>(null);
   const [hanging, setHanging] = useState(NO_BOXES);
   const { press } = useCommands();
   const whole = useMemo(() => shownPage(site, page, scene), [site, page, scene]);
@@ -216,9 +215,6 @@ export function Stage({
       else if (data.type === 'closed') latest.current.onClosed?.();
       else if (data.type === 'key') {
         if (!press(data) && !data.meta && !data.alt) latest.current.onTyped?.(data.key);
-      } else if (data.type === 'revealed') {
-        // Whoever was typing or dragging gets the focus back.
-        if (document.activeElement === frame.current) focused.current?.focus({ preventScroll: true });
       } else if (data.type === 'picture') {
         const { width, height } = latest.current;
         latest.current.onDrawn?.({ body: data.body, css: data.css, width, height });
@@ -228,15 +224,9 @@ export function Stage({
         if (latest.current.onDrawn) send({ type: 'picture' });
       }
     };
-    const remember = (event: FocusEvent) => {
-      if (event.target instanceof HTMLElement && event.target !== frame.current)
-        focused.current = event.target;
-    };
     window.addEventListener('message', listen);
-    document.addEventListener('focusin', remember);
     return () => {
       window.removeEventListener('message', listen);
-      document.removeEventListener('focusin', remember);
     };
   }, [press]);
 

@@ -130,8 +130,10 @@ function revealPanel({ reveal }: PinMessage, chosen: Element | null): void {
   for (const dialog of holder.querySelectorAll('dialog')) {
     if (dialog === wanted && !dialog.open) {
       dialog.toggleAttribute(attribute('bare'), innerWidth <= document.documentElement.clientWidth);
+      // A dialog that opens takes the focus, also from the interface: what is inert cannot.
+      dialog.inert = true;
       dialog.showModal();
-      tell({ type: 'revealed' });
+      dialog.inert = false;
     }
     if (dialog !== wanted && dialog.open)
       byItself(() => {

@@ -112,8 +112,6 @@ export type FromFrame =
   | { readonly type: 'hanging'; readonly boxes: readonly Box[] }
   /** A panel was closed on the stage itself. */
   | { readonly type: 'closed' }
-  /** A dialog was opened to show what is selected; it took the focus along. */
-  | { readonly type: 'revealed' }
   /** The page as it stands: its body as XML, and all rules it is drawn by. */
   | { readonly type: 'picture'; readonly body: string; readonly css: string }
   /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */

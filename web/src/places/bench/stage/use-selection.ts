@@ -14,7 +14,7 @@ import {
 } from '@hamaca/core';
 import { useEffect, useMemo } from 'react';
 import type { PinnedElement, Reveal } from '../../../stage/frame/protocol.ts';
-import { selectSlot, useBench, type BenchState } from '../../../store/bench-store.ts';
+import { benchStore, selectSlot, useBench, type BenchState } from '../../../store/bench-store.ts';
 
 /** What is selected where nothing is yet: the links of a piece's first menu, or the piece itself. */
 function selectFirst(site: Site, piece: Piece): void {
@@ -55,7 +55,9 @@ export function useSelection(site: Site, piece: Piece, elements: ElementMap | un
   const opened = useBench((state) => state.opened);
   const pins = useBench((state) => state.pins);
   useEffect(() => {
-    if (!slotKind(site, selected) && !findPart(site, selected.owner)) selectFirst(site, piece);
+    // What was selected since this was drawn counts.
+    const now = benchStore.getState().selected;
+    if (!slotKind(site, now) && !findPart(site, now.owner)) selectFirst(site, piece);
   }, [site, piece, selected]);
   return useMemo(() => {
     const nothing = { selected: null, pinned: null, reveal: { panel: null, submenu: false } };
