@@ -162,7 +162,7 @@ export { type Fit, fitAt, fitLine, type FitSegment, rowBreaks, type RowFit, rowF
 export { memoise } from './base/memo.ts';
 export { isSameBesideLooks } from './kinds/same-structure.ts';
 export { type Compiled, compileSite, createCompiler } from './output/compile-site.ts';
-export { ARRIVAL_PROPERTIES } from './model/slot.ts';
+export { ARRIVAL_PROPERTIES, COMING_PROPERTIES } from './model/slot.ts';
 export { lookCells, saidIn } from './kinds/looks.ts';
 export type { ItemKey } from './model/states.ts';
 export { ACTION_STYLES, type ActionStyle } from './kinds/action-styles.ts';

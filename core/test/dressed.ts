@@ -49,10 +49,9 @@ export function dress(raw: any): any {
   });
   raw.pieces[1].blocks[0].parts.push(placement('menu-social', 'social', 'Social'));
   raw.pieces.push({
-    kind: 'panel',
+    ...raw.pieces[1],
     id: 'extra',
     name: 'More',
-    side: 'start',
     closeLabel: 'Close more',
     blocks: [
       {
@@ -64,7 +63,7 @@ export function dress(raw: any): any {
         look: {},
       },
     ],
-    look: {},
+    look: { panel: { all: { rest: { all: { stands: 'at the start' } } } } },
   });
   return raw;
 }

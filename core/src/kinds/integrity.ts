@@ -6,7 +6,7 @@ import { OWN_PREFIX } from '../text/typefaces.ts';
 import { LIMITS } from '../values/limits.ts';
 import { coloursIn, isTypeLink, type ColourValue, type Value } from '../values/values.ts';
 import { BOOK } from './book.ts';
-import { SITE_SHAPE } from './catalogue.ts';
+import { pieceKind, SITE_SHAPE } from './catalogue.ts';
 import { walkMenu } from './content.ts';
 import { lookCells } from './looks.ts';
 import type { Site } from './site.ts';
@@ -301,6 +301,17 @@ function iconProblems({ icons }: Site): Problem[] {
   });
 }
 
+/** Settings of a piece that do not go together. */
+function pieceProblems({ pieces }: Site): Problem[] {
+  return pieces.flatMap((piece, index) => {
+    const reason = pieceKind(piece).problem?.(piece as never) ?? null;
+    const path = `/pieces/${index}`;
+    return reason === null
+      ? []
+      : [{ code: 'shape', path, message: `${path}: ${reason}`, found: piece.name, allowed: reason }];
+  });
+}
+
 /** What the shape alone cannot say: ids are unique, references lead somewhere, bands are in order. */
 export function checkIntegrity(site: Site): Problem[] {
   const known = gatherKnown(site);
@@ -313,6 +324,7 @@ export function checkIntegrity(site: Site): Problem[] {
     ...(isUnique ? [] : uniqueIds(site)),
     ...bandProblems(site),
     ...iconProblems(site),
+    ...pieceProblems(site),
     ...(isWhole ? [] : refsOf(site).flatMap(({ to, id, path }) => dangling(to, path, id, known))),
     ...roleCycles(site.roles),
     ...swatchProblems(site),

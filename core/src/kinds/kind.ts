@@ -149,6 +149,14 @@ export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, 
     readonly freshId: IdSource;
     readonly site: Site | null;
   }) => PieceOf<Id, S>;
+  /** What is wrong with its settings together, in words; null where nothing is. */
+  readonly problem?: (piece: PieceOf<Id, S>) => string | null;
+  /** Whether a slot of its own is there at all. */
+  readonly hasSlot?: (piece: PieceOf<Id, S>, slot: string) => boolean;
+  /** The words it shows itself, besides those of its parts. */
+  readonly texts?: (piece: PieceOf<Id, S>) => readonly string[];
+  /** The icons it draws itself. */
+  readonly drawn?: (piece: PieceOf<Id, S>) => readonly string[];
   /** The states anything in it can come to. */
   readonly comesTo: (piece: PieceOf<Id, S>, state: State) => boolean;
   /** Whether it lies over the page's content in a state, so that any of its colours may be behind. */

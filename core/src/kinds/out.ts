@@ -8,6 +8,7 @@ import {
 import type { Target } from '../model/target.ts';
 import type { BehaviourId } from './behaviours/behaviours.ts';
 import type { Level } from '../model/states.ts';
+import type { Values } from '../model/look.ts';
 import type { Value } from '../values/values.ts';
 import type { PropertyId } from './properties/properties.ts';
 import type { Part, Region, Section, Site } from './site.ts';
@@ -45,7 +46,7 @@ export const widely = (
     : rules.map((entry) => ({ ...entry, conditions: [...conditions, ...entry.conditions] }));
 
 /** Line drawings of our own. */
-export type DrawingName = 'bars' | 'cross' | 'lens';
+export type DrawingName = 'cross' | 'lens';
 
 /** What everything that is compiled is told. */
 export interface Out {
@@ -121,6 +122,8 @@ export interface PartOut extends Out {
   ) => HtmlElement;
   /** The attributes of a control that opens a panel; null where there is no such panel. */
   readonly invoker: (panel: string) => HtmlElement['attributes'] | null;
+  /** The selector of the page while a panel is open; null where there is no such panel. */
+  readonly opened: (panel: string) => string | null;
   /** One of the site's icons; null where it is gone. */
   readonly glyph: (className: string, icon: string) => HtmlNode | null;
   /** A drawing in place, marked as decoration. */
@@ -146,10 +149,30 @@ export interface SectionOut extends Out {
   readonly whereNone: (parts: readonly Part[], rules: Rules, script?: 'needed' | 'any') => ConditionalRule[];
 }
 
+/** A control that opens a panel, and the root it stands in. */
+export interface OpenerPlace {
+  readonly part: Part;
+  /** The selectors of the root it stands in, and of the control. */
+  readonly root: string;
+  readonly selector: string;
+  /** The least height in px of its piece. */
+  readonly height: number;
+}
+
 export interface PieceOut extends Out {
   readonly section: (section: Section) => Fragment;
   /** The drawings of icons that this piece draws more than once; null where there are none. */
   readonly symbols: () => HtmlElement | null;
+  /** What the look of a slot of the piece, or of something in it, says of some properties at rest in each band. */
+  readonly saidOf: (owner: string, slot: string, ids: readonly PropertyId[]) => readonly Said<Values>[];
+  readonly saysOf: (owner: string, slot: string, id: PropertyId) => boolean;
+  /** The class and the selector of a slot of something in it. */
+  readonly classOf: (owner: string, slot: string) => string;
+  readonly atOf: (owner: string, slot: string, rest?: string) => string;
+  /** One of the site's icons; null where it is gone. */
+  readonly glyph: (className: string, icon: string) => HtmlNode | null;
+  /** The openers of this piece, with the piece each stands in. */
+  readonly openers: readonly OpenerPlace[];
   /** The piece as a root: its classes. */
   readonly rootClass: string;
   /** The designer's own data attributes on it. */

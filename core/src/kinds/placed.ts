@@ -200,6 +200,7 @@ export function slotKind(site: Site, ref: SlotRef): SlotKind | null {
 
 /** Whether an owner shows a slot: nothing is styled that is not there. */
 export function hasSlot(site: Site, owner: Owner, slot: string): boolean {
+  if (owner.sort === 'piece') return pieceKind(owner.piece).hasSlot?.(owner.piece as never, slot) ?? true;
   if (owner.sort !== 'part') return true;
   const part = owner.thing as Part;
   return partKind(part).hasSlot?.(part as never, slot, site) ?? true;

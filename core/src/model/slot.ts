@@ -30,6 +30,8 @@ export interface SlotKind {
   readonly holdsLevel?: boolean;
   /** Whether it is the sign of a parent, within its control or a control of its own behind it. */
   readonly sign?: boolean;
+  /** Whether it belongs to a control that opens a panel: it is open while that is. */
+  readonly opens?: boolean;
   /** Whether it may be worn by a box around a link and the button of its sign. */
   readonly boxed?: boolean;
   /** Whether text or an icon is drawn in it, so that contrast is judged. */
@@ -120,6 +122,18 @@ export const PLACEMENT_PROPERTIES = ids(
 );
 /** How what opens comes and goes. */
 export const ARRIVAL_PROPERTIES = ids('arrives', 'leaves', 'motionTime', 'motionCurve', 'motionDelay');
+
+/** How panels and their blocks come and go. */
+export const COMING_PROPERTIES = ids(
+  'comesIn',
+  'comesFrom',
+  'comeTime',
+  'comeCurve',
+  'comeDelay',
+  'goesOut',
+  'goesTo',
+  'goTime',
+);
 
 /** What a box of any kind can wear. */
 export const BOX_PROPERTIES = [...FILL_PROPERTIES, ...EDGE_PROPERTIES, ...PADDING_PROPERTIES];

@@ -1,4 +1,4 @@
-import { partKind } from '../kinds/catalogue.ts';
+import { partKind, pieceKind } from '../kinds/catalogue.ts';
 import { partsOf } from '../kinds/placed.ts';
 import { cssString } from '../print/css.ts';
 import { styleRule, type ConditionalRule } from '../print/trees.ts';
@@ -18,9 +18,10 @@ export function typefacesOf(context: CompileContext, families: ReadonlySet<strin
 
 /** The words of the pieces. */
 function wordsOf({ site, pieces }: CompileContext): string {
-  const texts = pieces.flatMap((piece) =>
-    partsOf(site, piece).flatMap((part) => partKind(part).texts(part as never, site)),
-  );
+  const texts = pieces.flatMap((piece) => [
+    ...(pieceKind(piece).texts?.(piece as never) ?? []),
+    ...partsOf(site, piece).flatMap((part) => partKind(part).texts(part as never, site)),
+  ]);
   return texts.join(' ');
 }
 

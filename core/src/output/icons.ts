@@ -1,6 +1,6 @@
 import { drawingNodes } from '../drawings/print-drawing.ts';
 import { readDrawing } from '../drawings/read-drawing.ts';
-import { partKind } from '../kinds/catalogue.ts';
+import { partKind, pieceKind } from '../kinds/catalogue.ts';
 import { findIcon } from '../kinds/content.ts';
 import type { Icon } from '../model/site-content.ts';
 import type { DrawingName } from '../kinds/out.ts';
@@ -11,7 +11,6 @@ import type { CompileContext } from './context.ts';
 
 /** Line drawings on a 24 by 24 grid, stroked with the text colour. */
 const DRAWINGS: Readonly<Record<DrawingName, string>> = {
-  bars: 'M3 6h18M3 12h18M3 18h18',
   cross: 'M5 5l14 14M19 5L5 19',
   lens: 'M10.5 4a6.5 6.5 0 1 0 0 13a6.5 6.5 0 1 0 0-13M15.5 15.5L20 20',
 };
@@ -26,8 +25,10 @@ export function icon(className: string, drawing: DrawingName): HtmlElement {
 }
 
 /** The icons a piece draws, as often as it does. */
-const drawnIcons = (site: Site, piece: Piece): string[] =>
-  partsOf(site, piece).flatMap((part) => partKind(part).drawn?.(part as never, site) ?? []);
+const drawnIcons = (site: Site, piece: Piece): readonly string[] => [
+  ...(pieceKind(piece).drawn?.(piece as never) ?? []),
+  ...partsOf(site, piece).flatMap((part) => partKind(part).drawn?.(part as never, site) ?? []),
+];
 
 /** How often each icon is drawn in a piece: one drawn twice is written once as a symbol. */
 export function countIcons(site: Site, piece: Piece): ReadonlyMap<string, number> {

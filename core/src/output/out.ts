@@ -3,6 +3,7 @@ import { arrivingAt, foldsBelow, neededBelow, standsIn } from '../kinds/folds.ts
 import {
   NO_SCRIPT,
   type Fragment,
+  type OpenerPlace,
   type Out,
   type PartOut,
   type PieceOut,
@@ -16,6 +17,7 @@ import {
   opensOver,
   ownersOf,
   partsOf,
+  placedParts,
   sectionsOf,
   type Owner,
   type PlacedPart,
@@ -29,8 +31,8 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
-import { arrangedItems, saidInBands, says, singleLinks } from './said.ts';
-import { itemClass, ofLevel } from './selectors.ts';
+import { arrangedItems, saidInBands, saidTogether, says, singleLinks } from './said.ts';
+import { itemClass, ofLevel, openedPage } from './selectors.ts';
 import { levelKey } from '../model/states.ts';
 import { foldIn, placeOf, under } from './place.ts';
 import { bandsWhere, below, hiddenClasses } from './shown.ts';
@@ -138,6 +140,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       inPanel: (rules) => under(rules, place.inPanel),
       link: (attributes, target, ...content) => linkElement(context, attributes, target, content),
       invoker: (panel) => invoker(context, panel),
+      opened: (panel) => openedPage(context, panel),
       glyph: (className, id) => glyph(context, piece, counts, className, id),
       drawn: (svg, className) => drawnSvg(context, svg, className),
       neededBelow: (panel) => neededBelow(site, piece, panel, (id) => foldIn(context, id)),
@@ -185,6 +188,12 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       return sectionKind(placed.kind).compile(section as never, sectionOut(section));
     },
     symbols: () => symbols(context, piece, counts),
+    saidOf: (owner, slot, ids) => saidTogether(context, owner, slot, ids),
+    saysOf: (owner, slot, id) => says(context, owner, slot, id),
+    classOf: (owner, slot) => names.slotClass(owner, slot),
+    atOf: (owner, slot, rest = '') => within(context, `.${names.slotClass(owner, slot)}${rest}`),
+    glyph: (className, id) => glyph(context, piece, counts, className, id),
+    openers: openersOf(context, piece),
     rootClass: withOwnClass(`${names.root} ${names.slotClass(piece.id, piece.kind)}`, piece),
     rootData: dataAttributes(piece),
     own: ownRoot(context, piece),
@@ -193,6 +202,26 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     leastHeight: (section) => leastHeight(context, section),
   };
   return pieceKind(piece).compile(piece as never, out);
+}
+
+/** The controls of other pieces that open a piece. */
+function openersOf(context: CompileContext, piece: Piece): readonly OpenerPlace[] {
+  const { site, names } = context;
+  if (!opensOver(piece)) return [];
+  return placedParts(site).flatMap((placed) => {
+    const { part, piece: host } = placed;
+    if (part.kind !== 'opener' || part.panel !== piece.id || host === piece) return [];
+    if (!context.pieces.includes(host)) return [];
+    const sections = sectionsOf(site).filter((one) => one.piece === host);
+    return [
+      {
+        part,
+        root: ownRoot(context, host),
+        selector: within(context, `.${names.slotClass(part.id, part.kind)}`),
+        height: sections.reduce((sum, { section }) => sum + leastHeight(context, section), 0),
+      },
+    ];
+  });
 }
 
 /** The least height of a section in px in the widest band. */

@@ -4,7 +4,7 @@ import type { Said } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Owner } from '../kinds/placed.ts';
 import { saidIn } from '../kinds/looks.ts';
-import type { SlotLook } from '../model/look.ts';
+import type { SlotLook, Values } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemKey, itemsIn, type Level } from '../model/states.ts';
 import { effectiveLook, resolve } from '../resolve/resolve.ts';
@@ -33,6 +33,30 @@ export function saidInBands<V extends Value>(
           value: value as V,
           conditions: widths === '' ? [] : [`@media ${widths}`],
         })),
+  );
+}
+
+/** What a look says of some properties at rest in each band, those that come together once, with the widths they hold at. */
+export function saidTogether(
+  { site }: CompileContext,
+  owner: string,
+  slot: string,
+  ids: readonly PropertyId[],
+): Said<Values>[] {
+  const inBands = site.bands.map((_, band): Values =>
+    Object.fromEntries(
+      ids.flatMap((id) => {
+        const found = resolve(site, { owner, slot, level: null, property: id, states: [], band });
+        return found ? [[id, found.value]] : [];
+      }),
+    ),
+  );
+  const told = inBands.map((values) => JSON.stringify(values));
+  return [...new Set(told)].flatMap((key) =>
+    bandsWhere(site, (band) => told[band] === key).map((widths) => ({
+      value: inBands[told.indexOf(key)] ?? {},
+      conditions: widths === '' ? [] : [`@media ${widths}`],
+    })),
   );
 }
 
@@ -85,7 +109,10 @@ export const arrangedBy = (context: CompileContext): string =>
     .join(';');
 
 /** Whether kinds read what a look says of a property, not only that it says something. */
-const isReadByValue = (id: PropertyId): boolean => isArranged(id) || id === 'columns';
+const isReadByValue = (id: PropertyId): boolean => isArranged(id) || READ.includes(id);
+
+/** What is not arranged by, and read all the same. */
+const READ: readonly PropertyId[] = ['columns', 'width', 'comeTime'];
 
 const isArranged = (id: PropertyId): boolean => property(id).arranged === true;
 

@@ -62,8 +62,15 @@ function scrolledCondition(context: CompileContext, isRoot: boolean): string {
   return `:where([${context.names.attribute('scrolled')}]${isRoot ? '' : ' *'})`;
 }
 
+/** The page while a panel is open; null where that is not in the output. */
+export function openedPage({ pieces, names }: CompileContext, panel: string): string | null {
+  const found = pieces.find(({ id }) => id === panel);
+  return found ? `html:has(.${names.root}.${names.slotClass(found.id, found.kind)}:modal)` : null;
+}
+
 function stateCondition(
   context: CompileContext,
+  owner: Owner,
   kind: SlotKind,
   state: State,
   { isRoot, box }: { readonly isRoot: boolean; readonly box: string | null },
@@ -71,11 +78,18 @@ function stateCondition(
   if (state === 'rest') return '';
   if (state === 'scrolled') return scrolledCondition(context, isRoot);
   const within = box !== null && kind.boxed ? STATE_WITHIN[state] : undefined;
-  const conditions = kind.sign
-    ? signConditions(state, box)
-    : kind.inside !== undefined
-      ? aroundConditions(state, box)
-      : [STATE_CONDITIONS[state], ...(within === undefined ? [] : [within])];
+  const opened =
+    kind.opens && state === 'open'
+      ? openedPage(context, (owner.thing as { panel?: string }).panel ?? '')
+      : null;
+  const conditions =
+    opened !== null
+      ? [`${opened} *`]
+      : kind.sign
+        ? signConditions(state, box)
+        : kind.inside !== undefined
+          ? aroundConditions(state, box)
+          : [STATE_CONDITIONS[state], ...(within === undefined ? [] : [within])];
   const pinned = context.pinnable ? pinConditions(kind, state) : [];
   return `:where(${[...conditions, ...pinned].join()})`;
 }
@@ -131,14 +145,15 @@ export function slotSelector(
     const { rootSlot, backdropSlot } = pieceKind(owner.piece);
     if (slot === rootSlot)
       return (
-        ownRoot(context, owner.piece) + stateCondition(context, kind, state, { isRoot: true, box: null })
+        ownRoot(context, owner.piece) +
+        stateCondition(context, owner, kind, state, { isRoot: true, box: null })
       );
     if (slot === backdropSlot) return `${ownRoot(context, owner.piece)}::backdrop`;
   }
   const own = `.${context.names.slotClass(owner.id, word)}${ofLevel(context, owner, slot, level)}`;
   return within(
     context,
-    own + stateCondition(context, kind, state, { isRoot: false, box: boxOf(context, owner) }),
+    own + stateCondition(context, owner, kind, state, { isRoot: false, box: boxOf(context, owner) }),
   );
 }
 

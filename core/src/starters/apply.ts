@@ -4,7 +4,8 @@ import { createPart } from '../kinds/create.ts';
 import { foldOf } from '../kinds/folds.ts';
 import type { NewPartWorld } from '../kinds/kind.ts';
 import type { Header } from '../kinds/pieces/header/header.ts';
-import { PANEL, type Panel } from '../kinds/pieces/panel/panel.ts';
+import { PANEL } from '../kinds/pieces/panel/panel.ts';
+import type { Panel } from '../kinds/pieces/panel/shape.ts';
 import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
 import type { Part, PartKindId, Site } from '../kinds/site.ts';
 import { idsOf, panelsFrom, panelsOf, partsOf } from '../kinds/placed.ts';
@@ -143,7 +144,7 @@ function preparePanel(site: Site, header: Header, starter: Starter, world: NewPa
     : before.blocks.map((block, index) =>
         index === 0 ? { ...block, parts: [made, ...block.parts] } : block,
       );
-  return { panel: { ...before, blocks, side: 'opener' as const, look }, berth: made.id };
+  return { panel: { ...before, blocks, look }, berth: made.id };
 }
 
 /** The first menu folds away; every other part stays, leaves or is hidden as the design says. */

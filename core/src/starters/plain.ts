@@ -1,6 +1,7 @@
 import type { Menu, Page } from '../model/site-content.ts';
 import type { Site } from '../kinds/site.ts';
 import { makePart } from '../kinds/create.ts';
+import { PANEL } from '../kinds/pieces/panel/panel.ts';
 import { createBlock } from '../kinds/sections/block/block.ts';
 import { createRow } from '../kinds/sections/row/shape.ts';
 import { FORMAT_VERSION } from '../migrate/migrate.ts';
@@ -80,11 +81,7 @@ export function createPlainSite(seed: SiteSeed): Site {
         look: {},
       },
       {
-        kind: 'panel',
-        id: 'panel',
-        name: 'Menu',
-        side: 'end',
-        closeLabel: 'Close menu',
+        ...PANEL.create({ id: 'panel', name: 'Menu', freshId: () => 'panel-block', site: null }),
         blocks: [createBlock('panel-block', 'Content', [makePart('berth', 'panel-berth')])],
         look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } },
       },

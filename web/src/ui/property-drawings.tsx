@@ -1,5 +1,6 @@
 import { ICON_MOTIONS, type Keyframes } from '@hamaca/core';
 import type { ReactNode } from 'react';
+import { PANEL_DRAWINGS } from './panel-drawings.tsx';
 import { ChoiceDrawing, type Drawings } from './setting-drawings.tsx';
 
 /*
@@ -417,6 +418,8 @@ export const PROPERTY_DRAWINGS: Readonly<Record<string, Drawings>> = {
   iconTone: ICON_TONES,
   spans: SPANS,
   iconMotion: ICON_MOTION,
+  comeCurve: MOTION_CURVE,
+  ...PANEL_DRAWINGS,
 };
 
 export interface PropertyDrawingProps {

@@ -1,6 +1,6 @@
 import { toPointer } from '../../base/json-pointer.ts';
 import { BOOK } from '../../kinds/book.ts';
-import { shapeOf } from '../../kinds/catalogue.ts';
+import { pieceKind, shapeOf } from '../../kinds/catalogue.ts';
 import { fieldViolations } from '../../model/shape/violations.ts';
 import { refuse } from '../../base/result.ts';
 import type { Icon, TypeStyle } from '../../model/site-content.ts';
@@ -54,6 +54,9 @@ export const setOwner: EditOperation<{
       );
     patch.push({ op: field.optional ? 'add' : 'replace', path, value });
   }
+  const problem =
+    owner.sort === 'piece' ? pieceKind(owner.piece).problem?.({ ...owner.thing, ...fields } as never) : null;
+  if (problem) return refuse('value', owner.path, problem);
   return patched(site, patch);
 };
 

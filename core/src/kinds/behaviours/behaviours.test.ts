@@ -1,13 +1,17 @@
 /** @jest-environment jsdom */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { start as arrows } from './arrows/script.ts';
+import { start as away } from './away/script.ts';
 import { BEHAVIOURS } from './behaviours.ts';
 import { start as current } from './current/script.ts';
 import { start as disclosure } from './disclosure/script.ts';
+import { start as distance } from './distance/script.ts';
 import { start as fold } from './fold/script.ts';
 import { start as join } from './join/script.ts';
 import { start as panel } from './panel/script.ts';
 import { start as scrolled } from './scrolled/script.ts';
+import { start as summons } from './summons/script.ts';
+import { start as swipe } from './swipe/script.ts';
 import type { Start } from './tools.ts';
 import { start as unfolding } from './unfolding/script.ts';
 
@@ -16,6 +20,10 @@ const STARTS: Readonly<Record<string, Start>> = {
   disclosure,
   arrows,
   panel,
+  summons,
+  away,
+  swipe,
+  distance,
   unfolding,
   fold,
   scrolled,
@@ -33,7 +41,7 @@ const PAGE = `
     <details><summary id="glass"></summary><input id="words"></details>
     <button id="opener" commandfor="panel"></button>
   </header>
-  <dialog class="root" id="panel"><span id="berth"></span><a id="inside" href="#x">In</a></dialog>
+  <dialog class="root" id="panel" closedby="any"><span id="berth"></span><a id="inside" href="#x">In</a></dialog>
   <p id="elsewhere" tabindex="0">Elsewhere</p>`;
 
 const at = (id: string) => document.getElementById(id) as HTMLElement;
@@ -176,6 +184,9 @@ describe('submenus', () => {
 
 describe('panels', () => {
   const dialog = () => at('panel') as HTMLDialogElement;
+  const stands = (box: object) => {
+    dialog().getBoundingClientRect = () => box as DOMRect;
+  };
   test('open and close by their opener', () => {
     run('panel');
     send('opener', 'click');
@@ -191,7 +202,7 @@ describe('panels', () => {
   });
   test('close by the scrim and by following a link, not by a click inside', () => {
     run('panel');
-    dialog().getBoundingClientRect = () => ({ left: 100, right: 300 }) as DOMRect;
+    stands({ left: 100, right: 300, top: 0, bottom: 600 });
     dialog().showModal();
     send('panel', 'click', { clientX: 200 });
     expect(dialog().open).toBe(true);
@@ -201,6 +212,76 @@ describe('panels', () => {
     send('inside', 'click', { clientX: 200 });
     expect(dialog().open).toBe(false);
   });
+  test('close by the scrim above and beneath, and stay where they are told to', () => {
+    run('panel');
+    stands({ left: 0, right: 300, top: 100, bottom: 600 });
+    dialog().showModal();
+    send('panel', 'click', { clientX: 20, clientY: 20 });
+    expect(dialog().open).toBe(false);
+    dialog().setAttribute('closedby', 'none');
+    dialog().setAttribute('data-hm-keeps', '');
+    dialog().showModal();
+    send('panel', 'click', { clientX: 20, clientY: 20 });
+    send('inside', 'click', { clientX: 200, clientY: 200 });
+    expect(dialog().open).toBe(true);
+    dialog().setAttribute('data-hm-scrim', '');
+    send('panel', 'click', { clientX: 20, clientY: 20 });
+    expect(dialog().open).toBe(false);
+  });
+  test('open by elements of the page that are named', () => {
+    dialog().setAttribute('data-hm-by', '#elsewhere, .more');
+    run('summons');
+    send('more', 'click');
+    expect(dialog().open).toBe(false);
+    send('elsewhere', 'click');
+    expect(dialog().open).toBe(true);
+  });
+  test('close once the page is scrolled on, where that is asked for', () => {
+    const stop = run('away');
+    dialog().showModal();
+    window.dispatchEvent(new Event('scroll'));
+    expect(dialog().open).toBe(true);
+    stop();
+    dialog().setAttribute('data-hm-away', '');
+    run('away');
+    window.dispatchEvent(new Event('scroll'));
+    expect(dialog().open).toBe(false);
+  });
+  test.each([
+    ['at the end', { left: 100, right: 1024, top: 0, bottom: 768 }, [90, 0], [-90, 0]],
+    ['at the start', { left: 0, right: 300, top: 0, bottom: 768 }, [-90, 0], [90, 0]],
+    ['at the bottom', { left: 0, right: 1024, top: 300, bottom: 768 }, [0, 90], [0, -90]],
+    ['at the top', { left: 0, right: 1024, top: 0, bottom: 300 }, [0, -90], [0, 90]],
+    ['over the window', { left: 0, right: 1024, top: 0, bottom: 768 }, [-90, 0], [0, 90]],
+  ])('%s are swept back over their edge, not the other way', (_where, box, back, other) => {
+    dialog().setAttribute('data-hm-swipe', '');
+    stands(box);
+    run('swipe');
+    dialog().showModal();
+    const sweep = ([x, y]: readonly number[]) => {
+      const touch = (clientX: number, clientY: number) => ({ clientX, clientY });
+      const start = Object.assign(new Event('touchstart', { bubbles: true }), { touches: [touch(400, 300)] });
+      const end = Object.assign(new Event('touchend', { bubbles: true }), {
+        changedTouches: [touch(400 + (x ?? 0), 300 + (y ?? 0))],
+      });
+      at('inside').dispatchEvent(start);
+      at('inside').dispatchEvent(end);
+      return dialog().open;
+    };
+    expect(sweep(other)).toBe(true);
+    expect(sweep([30, 30])).toBe(true);
+    expect(sweep(back)).toBe(false);
+  });
+});
+
+test('the stylesheet is told how far the page is scrolled', () => {
+  const stop = run('distance');
+  Object.defineProperty(window, 'scrollY', { value: 120, configurable: true });
+  window.dispatchEvent(new Event('scroll'));
+  expect(document.documentElement.style.getPropertyValue('--hm-y')).toBe('120px');
+  stop();
+  expect(document.documentElement.style.getPropertyValue('--hm-y')).toBe('');
+  Object.defineProperty(window, 'scrollY', { value: 0, configurable: true });
 });
 
 test('a part folds into its berth and comes back when there is room', () => {

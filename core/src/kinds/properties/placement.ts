@@ -6,8 +6,60 @@ export const OPENINGS = ['below', 'beside', 'across', 'in place', 'always open',
 
 export type Opening = (typeof OPENINGS)[number];
 
+const INSET = (edge: string) => `env(safe-area-inset-${edge}, 0px)`;
+
+/** The device's own edges are told as left and right: the wider one is kept on both sides. */
+const ASIDE = `max(${INSET('left')}, ${INSET('right')})`;
+
+/** Places of a window where something stands fixed, with what keeps it there; null in its row. */
+export const FIXED_PLACES = {
+  'in its row': null,
+  'at the top, end': corner('top', 'end'),
+  'at the top, start': corner('top', 'start'),
+  'at the bottom, end': corner('bottom', 'end'),
+  'at the bottom, start': corner('bottom', 'start'),
+  'at the end': side('end'),
+  'at the start': side('start'),
+} as const satisfies Record<string, readonly (readonly [string, string])[] | null>;
+
+export type FixedPlace = keyof typeof FIXED_PLACES;
+
+function corner(block: 'top' | 'bottom', inline: 'start' | 'end') {
+  return [
+    [`inset-block-${block === 'top' ? 'start' : 'end'}`, INSET(block)],
+    [`inset-inline-${inline}`, ASIDE],
+  ] as const;
+}
+
+function side(inline: 'start' | 'end') {
+  return [
+    ['inset-block', '0'],
+    ['block-size', 'fit-content'],
+    ['margin-block', 'auto'],
+    [`inset-inline-${inline}`, ASIDE],
+  ] as const;
+}
+
 /** Where a submenu's box stands, and how wide and in how many columns it lies there. */
 export const PLACEMENT_PROPERTIES = {
+  fixedAt: {
+    kind: 'choice',
+    label: 'stands',
+    group: 'placement',
+    css: ['position'],
+    initial: 'in its row',
+    choices: same(...(Object.keys(FIXED_PLACES) as FixedPlace[])),
+    arranged: true,
+    unshared: true,
+    common: true,
+    bringsWith: Object.fromEntries(
+      Object.keys(FIXED_PLACES)
+        .slice(1)
+        .map((place) => [place, { marginInline: 16, marginBlock: 16 }]),
+    ),
+    hint: 'in its row, or fixed on the page while that scrolls; margins are its distance from the edges',
+    related: ['marginInline', 'marginBlock'],
+  },
   opens: {
     kind: 'choice',
     label: 'opens',

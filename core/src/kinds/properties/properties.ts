@@ -7,6 +7,7 @@ import { ICON_PROPERTIES } from './icon.ts';
 import { MARK_PROPERTIES } from './mark.ts';
 import { MOTION_PROPERTIES } from './motion.ts';
 import { OWN_PROPERTIES } from './own.ts';
+import { PANEL_PROPERTIES } from './panel.ts';
 import { PLACEMENT_PROPERTIES } from './placement.ts';
 import { SIGN_PROPERTIES } from './sign.ts';
 
@@ -20,6 +21,7 @@ export const PROPERTIES = {
   ...EDGE_PROPERTIES,
   ...SPACE_PROPERTIES,
   ...PLACEMENT_PROPERTIES,
+  ...PANEL_PROPERTIES,
   ...MARK_PROPERTIES,
   ...SIGN_PROPERTIES,
   ...ICON_PROPERTIES,

@@ -25,20 +25,56 @@ function changeText(part: Raw): Raw {
   return { ...part, look: { ...look, 'text-icon': { all: { rest: { all: values } } } } };
 }
 
+const SIDES: Readonly<Record<string, string>> = { start: 'at the start', end: 'at the end' };
+
+/** A record with a value at the end of a way into it. */
+function withValue(record: Raw, [key, ...rest]: readonly string[], value: unknown): Raw {
+  if (key === undefined) return record;
+  const held = record[key];
+  return {
+    ...record,
+    [key]: rest.length === 0 ? value : withValue(isRecord(held) ? held : {}, rest, value),
+  };
+}
+
+/** The side a panel comes from is said by its look; it closes as it always did. */
+function changePanel(panel: Raw): Raw {
+  const { side, ...rest } = panel;
+  const stands = SIDES[String(side)];
+  const own = isRecord(panel['look']) ? panel['look'] : {};
+  const look = stands === undefined ? own : withValue(own, ['panel', 'all', 'rest', 'all', 'stands'], stands);
+  return {
+    ...rest,
+    closeAs: 'drawing',
+    closeIcon: null,
+    closeWord: 'Close',
+    byScrim: true,
+    byEscape: true,
+    byLink: true,
+    byScroll: false,
+    bySwipe: false,
+    holdsPage: true,
+    openedBy: '',
+    look,
+  };
+}
+
 function changePart(part: Raw): Raw {
   switch (part['kind']) {
     case 'menu':
       return { ...part, signIcon: null, deeperSignIcon: null };
     case 'opener':
-      return { ...part, icon: null };
+      return { ...part, icon: null, drawing: 'lines', turns: 'none', labelShown: false };
     case 'text':
       return changeText(part);
+    case 'panel':
+      return changePanel(part);
     default:
       return part;
   }
 }
 
-/** Signs and openers may be icons of the designer's own, and icons of texts have a look. */
+/** Signs and openers may be icons of the designer's own, icons of texts have a look, and panels stand and close as told. */
 export const ICONS_STEP: Migration = {
   from: 5,
   migrate: (document) => ({ ...document, pieces: changeParts(document['pieces'], changePart) }),

@@ -214,15 +214,21 @@ function lasting(box: Element): number {
 /** Time between going and coming again, in ms. */
 const PAUSE = 250;
 
-/** Closes the submenus that stand open and opens them again, so that their motion is seen. */
+/** Closes what stands open and opens it again, so that its motion is seen. */
 function play(): void {
   const boxes = [...holder.querySelectorAll(`nav [${attribute('open')}]`)];
-  for (const box of boxes) box.removeAttribute(attribute('open'));
+  const dialogs = [...holder.querySelectorAll<HTMLDialogElement>('dialog[open]')];
+  // A panel's own motion takes its submenus along.
+  if (dialogs.length > 0)
+    byItself(() => {
+      for (const dialog of dialogs) dialog.close();
+    });
+  else for (const box of boxes) box.removeAttribute(attribute('open'));
   setTimeout(
     () => {
       if (pinned) pin(pinned);
     },
-    Math.max(0, ...boxes.map(lasting)) + PAUSE,
+    Math.max(0, ...[...boxes, ...dialogs].map(lasting)) + PAUSE,
   );
 }
 

@@ -16,12 +16,15 @@ export const start: Start = (root, at, on, undo) => {
     });
   }
   if (!root.matches('dialog')) return;
-  const own = root;
-  on(own, 'click', (event: MouseEvent) => {
-    const target = event.target as Element;
-    const { left, right } = own.getBoundingClientRect();
-    if ((target === own && (event.clientX < left || event.clientX > right)) || target.closest('a[href]'))
-      own.close();
+  const own = root as HTMLDialogElement;
+  on(own, 'click', ({ target, clientX, clientY }: MouseEvent) => {
+    const { left, right, top, bottom } = own.getBoundingClientRect();
+    const isBeside =
+      target === own && (clientX < left || clientX > right || clientY < top || clientY > bottom);
+    const isAsked = isBeside
+      ? own.matches(`[closedby=any],[${at('scrim')}]`)
+      : (target as Element).closest('a[href]') && !own.hasAttribute(at('keeps'));
+    if (isAsked) own.close();
   });
   if (STOPPABLE)
     undo?.(() => {

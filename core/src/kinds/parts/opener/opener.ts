@@ -1,22 +1,48 @@
-import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
-import { choice, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
-import { BUTTON_STATES, ICON_CONTROL_PROPERTIES, LONE_ICON_PROPERTIES } from '../../../model/slot.ts';
-import { exact } from '../../extent.ts';
+import { element, styleRule, text as textNode, type ConditionalRule } from '../../../print/trees.ts';
+import { choice, flag, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
+import { ICON_CONTROL_PROPERTIES, LONE_ICON_PROPERTIES } from '../../../model/slot.ts';
+import type { State } from '../../../model/states.ts';
+import { labelSlot } from '../../controls/labelled.ts';
+import { OPENER_DRAWINGS, openerDrawing, turnRules, TURNS } from '../../controls/opener-drawings.ts';
+import { exact, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import {
   CLICKABLE,
   DRAWN_AS_TYPE,
   fragment,
+  IN_LINE,
   NOTHING,
   NO_SCRIPT,
   PRINT,
+  ruled,
   type Fragment,
   type PartOut,
 } from '../../out.ts';
+import { FIXED_PLACES, type FixedPlace } from '../../properties/placement.ts';
+
+type Fields = Readonly<Record<string, unknown>>;
+
+const isDrawn = (part: Fields) => part['icon'] === null;
 
 const OPENER_SHAPE = {
-  label: text({ label: 'name', needed: true, hint: 'accessible name; the icon is drawn', initial: 'Menu' }),
+  label: text({
+    label: 'name',
+    needed: true,
+    hint: 'what it is called where it is read out, and its label where that is shown',
+    initial: 'Menu',
+  }),
+  drawing: choice(OPENER_DRAWINGS, { label: 'drawn as', when: isDrawn }),
+  turns: choice(TURNS, {
+    label: 'turns',
+    hint: 'into the sign for closing, while its panel is open',
+    when: (part) => isDrawn(part) && part['drawing'] !== 'none',
+  }),
   icon: referenceOrNone('icon', { label: 'icon' }),
+  labelShown: flag({
+    label: 'with its name',
+    hint: 'whether the name stands beside the drawing',
+    when: (part) => !isDrawn(part) || part['drawing'] !== 'none',
+  }),
   panel: reference('panel', { label: 'opens' }),
   shows: choice(
     { needed: 'where something folds into the panel', always: 'always' },
@@ -27,17 +53,44 @@ const OPENER_SHAPE = {
 /** The control that opens a panel. */
 export type Opener = PartOf<'opener', typeof OPENER_SHAPE>;
 
+const hasDrawing = (part: Opener) => part.icon !== null || part.drawing !== 'none';
+const hasLabel = (part: Opener) => part.labelShown || !hasDrawing(part);
+
+/** Where it stands fixed on the page: away from what the device's own edges cover. */
+function fixedRules(out: PartOut): ConditionalRule[] {
+  return out.said<FixedPlace>('opener', null, 'fixedAt').flatMap(({ value, conditions }) => {
+    const insets = FIXED_PLACES[value];
+    return insets === null
+      ? []
+      : ruled([[out.at('opener'), [['position', 'fixed'], ['z-index', '90'], ...insets]]], conditions);
+  });
+}
+
 function rules(part: Opener, below: number, out: PartOut): ConditionalRule[] {
   const opener = out.at('opener');
   const hidden = [['display', 'none']] as const;
+  const drawing = out.at('opener-drawing');
+  const open = out.opened(part.panel);
   return [
-    styleRule(opener, [CLICKABLE]),
-    ...(part.icon === null ? [] : [styleRule(out.at('opener-icon'), DRAWN_AS_TYPE)]),
+    styleRule(opener, [...(hasLabel(part) ? IN_LINE : []), CLICKABLE]),
+    ...(part.icon === null
+      ? open === null
+        ? []
+        : turnRules(part.drawing, part.turns, { drawing, turned: `${open} ${drawing}` })
+      : [styleRule(out.at('opener-icon'), DRAWN_AS_TYPE)]),
+    ...fixedRules(out),
     ...(below === Infinity ? [] : [styleRule(opener, hidden, `@media (width >= ${below}px)`)]),
     // Without scripts nothing folds, and panels stand open in the page.
     styleRule(opener, hidden, NO_SCRIPT),
     styleRule(opener, hidden, PRINT),
   ];
+}
+
+function drawn(part: Opener, out: PartOut) {
+  if (part.icon !== null) return out.glyph(out.class('opener-icon'), part.icon);
+  const turns = part.turns !== 'none';
+  const own = turns ? `${out.name('icon')} ${out.class('opener-drawing')}` : out.name('icon');
+  return openerDrawing(own, part.drawing, part.turns);
 }
 
 /** The button opens its panel by the browser's own invokers; the script helps browsers without. */
@@ -47,11 +100,36 @@ function compile(part: Opener, out: PartOut): Fragment {
   if (below === null || !invoker) return NOTHING;
   const button = element(
     'button',
-    { class: out.classes('opener'), ...out.attributes, ...invoker, 'aria-label': part.label },
-    part.icon === null ? out.icon('bars') : out.glyph(out.class('opener-icon'), part.icon),
+    {
+      class: out.classes('opener'),
+      ...out.attributes,
+      ...invoker,
+      'aria-label': hasLabel(part) ? null : part.label,
+    },
+    drawn(part, out),
+    hasLabel(part) ? element('span', { class: out.class('opener-label') }, textNode(part.label)) : null,
   );
   return fragment([button], rules(part, below, out), ['panel']);
 }
+
+/** Fixed on the page it takes no room in its row. */
+function extent(part: Opener, at: PartExtents): Extent {
+  const own = at.slot('opener');
+  if (own.word('fixedAt') !== 'in its row') return exact(0);
+  const content = [
+    ...(hasDrawing(part) ? [exact(own.size)] : []),
+    ...(hasLabel(part) ? [at.words(part.label, 'opener-label')] : []),
+  ];
+  const inside = sumExtents(content, own.pixels('gap'));
+  return { ...inside, width: inside.width + 2 * own.pixels('paddingInline') + own.around() };
+}
+
+const OPENER_STATES: readonly State[] = ['rest', 'scrolled', 'open', 'hover', 'focus', 'pressed'];
+
+const isFixed = (part: Opener): boolean =>
+  Object.values(part.look['opener']?.all?.rest ?? {}).some(
+    ({ fixedAt }) => fixedAt !== undefined && fixedAt !== 'in its row',
+  );
 
 export const OPENER: PartKind<'opener', typeof OPENER_SHAPE> = {
   id: 'opener',
@@ -62,30 +140,40 @@ export const OPENER: PartKind<'opener', typeof OPENER_SHAPE> = {
     opener: {
       label: 'Opener',
       levels: [],
-      states: BUTTON_STATES,
+      states: OPENER_STATES,
       text: 'icon',
-      properties: ICON_CONTROL_PROPERTIES,
-      defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10 },
+      opens: true,
+      properties: ['fixedAt', ...ICON_CONTROL_PROPERTIES, 'gap'],
+      defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10, gap: 8 },
     },
+    'opener-label': { ...labelSlot('Opener’s label', 'opener', OPENER_STATES), opens: true },
     'opener-icon': {
       label: 'Opener’s drawing',
       levels: [],
-      states: BUTTON_STATES,
+      states: OPENER_STATES,
       text: 'none',
       inside: 'opener',
+      opens: true,
       properties: LONE_ICON_PROPERTIES,
       defaults: {},
     },
   },
-  hasSlot: (part, slot) => slot !== 'opener-icon' || part.icon !== null,
+  hasSlot: (part, slot) => {
+    switch (slot) {
+      case 'opener-icon':
+        return part.icon !== null;
+      case 'opener-label':
+        return hasLabel(part);
+      default:
+        return true;
+    }
+  },
   create: ({ panels }) => ({ panel: panels[0] ?? '', shows: 'always' }),
   refused: ({ panels }) => (panels.length === 0 ? 'the site has no panel to open' : null),
   shownBelow: (part, needed) => (part.shows === 'always' ? Infinity : needed(part.panel)),
+  behind: (part) => ({ boxes: [], overPage: isFixed(part) }),
   compile,
-  extent: (_part, at) => {
-    const own = at.slot('opener');
-    return exact(own.size + 2 * own.pixels('paddingInline') + own.around());
-  },
-  texts: () => [],
+  extent,
+  texts: (part) => (hasLabel(part) ? [part.label] : []),
   drawn: (part) => (part.icon === null ? [] : [part.icon]),
 };

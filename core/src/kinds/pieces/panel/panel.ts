@@ -1,84 +1,61 @@
 import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
-import { choice, sections, text } from '../../../model/shape/fields.ts';
+import { initialOf, type Infer } from '../../../model/shape/field.ts';
 import {
   BOX_PROPERTIES,
   BUTTON_STATES,
+  COMING_PROPERTIES,
   FILL_PROPERTIES,
   ICON_CONTROL_PROPERTIES,
+  LONE_ICON_PROPERTIES,
   REST_ONLY,
 } from '../../../model/slot.ts';
-import type { PieceKind, PieceOf } from '../../kind.ts';
-import { CLICKABLE, fragment, MAY_MOVE, NO_SCRIPT, type Fragment, type PieceOut } from '../../out.ts';
-import { createBlock, type Block } from '../../sections/block/block.ts';
+import type { BehaviourId } from '../../behaviours/behaviours.ts';
+import { labelSlot } from '../../controls/labelled.ts';
+import type { PieceKind } from '../../kind.ts';
+import { fragment, NO_SCRIPT, type Fragment, type PieceOut } from '../../out.ts';
+import { createBlock } from '../../sections/block/block.ts';
+import { behindRules, drawsSmaller } from './behind.ts';
+import { closeControl, closeRules, closingAttributes, closingProblem } from './closing.ts';
+import { comingRules } from './coming.ts';
+import { PANEL_SHAPE, type Panel } from './shape.ts';
+import { standingRules } from './standing.ts';
 
-const PANEL_SHAPE = {
-  side: choice(
-    { opener: 'the side of what opens it', end: 'the end', start: 'the start' },
-    { label: 'comes from', hint: 'the edge it slides in from' },
-  ),
-  closeLabel: text({
-    label: 'close button’s name',
-    needed: true,
-    hint: 'accessible name of the control that closes it',
-    initial: 'Close menu',
-  }),
-  blocks: sections<Block>('block', { min: 1, max: 8 }),
-} as const;
-
-/** A side panel over the page: a modal dialog. What folds away elsewhere arrives at its berths. */
-export type Panel = PieceOf<'panel', typeof PANEL_SHAPE>;
-
-function closeButton(panel: Panel, out: PieceOut) {
-  return element(
-    'button',
-    {
-      class: out.class('close'),
-      type: 'button',
-      command: 'close',
-      commandfor: out.id(out.class('panel')),
-      'aria-label': panel.closeLabel,
-    },
-    out.icon('cross'),
-  );
-}
+/** States of what lies over the page: how far that is scrolled makes no difference. */
+const CLOSE_STATES = BUTTON_STATES.filter((state) => state !== 'scrolled');
 
 function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] {
-  const open = `${out.own}[open]`;
   const closed = `${out.own}:not([open])`;
-  const side = panel.side === 'opener' ? out.openedFrom : panel.side;
-  const [away, back] = side === 'end' ? ['100%', '-100%'] : ['-100%', '100%'];
-  const lock = `html:has(${out.own.split(':not(')[0] ?? ''}:modal)`;
   return [
     styleRule(out.own, [['display', 'none']]),
     // Without a script it stands in the page with what is its own.
     ...(hasOwn
       ? [
           styleRule(closed, [['display', 'block']], NO_SCRIPT),
-          styleRule(`${closed} .${out.class('close')}`, [['display', 'none']]),
+          ...(panel.closeAs === 'none'
+            ? []
+            : [styleRule(`${closed} .${out.class('close')}`, [['display', 'none']])]),
         ]
       : []),
-    styleRule(out.at('close'), [['align-self', 'flex-end'], CLICKABLE]),
-    styleRule(open, [
-      ['position', 'fixed'],
-      ['inset-block', '0'],
-      [`inset-inline-${side}`, '0'],
-      ['display', 'flex'],
-      ['flex-direction', 'column'],
-      ['max-inline-size', '100%'],
-      ['overflow-y', 'auto'],
-      ['overscroll-behavior', 'contain'],
-    ]),
     styleRule(`${out.own}::backdrop`, [
       ['all', 'unset'],
       ['position', 'fixed'],
       ['inset', '0'],
     ]),
-    // The page behind does not scroll; its scrollbar's room is kept where it had one (the script marks a bare edge).
-    styleRule(lock, [['overflow', 'hidden']]),
-    styleRule(`${lock}:not(:has([${out.attribute('bare')}]))`, [['scrollbar-gutter', 'stable']]),
-    styleRule(open, [['transition', 'translate .2s ease-out']], MAY_MOVE),
-    styleRule(open, [['translate', away]], MAY_MOVE, '@starting-style'),
-    styleRule(`${open}:dir(rtl)`, [['translate', back]], MAY_MOVE, '@starting-style'),
+    ...standingRules(panel, out),
+    ...closeRules(panel, out),
+    ...behindRules(panel, out),
+    ...comingRules(panel, out),
+  ];
+}
+
+/** What the script does for a panel besides opening and closing it. */
+function behaviours(panel: Panel, out: PieceOut): BehaviourId[] {
+  return [
+    'panel',
+    ...(panel.openedBy.trim() === '' ? [] : (['summons'] as const)),
+    ...(panel.byScroll && !panel.holdsPage ? (['away'] as const) : []),
+    ...(panel.bySwipe ? (['swipe'] as const) : []),
+    ...(drawsSmaller(panel, out) ? (['distance'] as const) : []),
   ];
 }
 
@@ -92,23 +69,23 @@ function compile(panel: Panel, out: PieceOut): Fragment {
       class: out.rootClass,
       id: out.id(out.class('panel')),
       'aria-label': panel.name,
-      closedby: 'any',
+      ...closingAttributes(panel, out),
     },
     out.symbols(),
-    closeButton(panel, out),
-    ...blocks.flatMap((block) => block.nodes),
+    closeControl(panel, out),
+    element('div', { class: out.class('inside') }, ...blocks.flatMap((block) => block.nodes)),
   );
   return fragment(
     [node],
     [...rules(panel, hasOwn, out), ...blocks.flatMap((block) => block.rules)],
-    ['panel', ...blocks.flatMap((block) => block.behaviours)],
+    [...behaviours(panel, out), ...blocks.flatMap((block) => block.behaviours)],
   );
 }
 
 export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
   id: 'panel',
   label: 'Panel',
-  hint: 'slides in over the page',
+  hint: 'lies over the page once it is opened',
   shape: PANEL_SHAPE,
   slots: {
     panel: {
@@ -116,16 +93,46 @@ export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
       levels: [],
       states: REST_ONLY,
       text: 'none',
-      properties: [...BOX_PROPERTIES, 'width', 'gap'],
-      defaults: { fill: { role: 'paper' }, width: 320, paddingInline: 16, paddingBlock: 12, gap: 8 },
+      properties: [
+        'stands',
+        'width',
+        'tall',
+        'panelHeight',
+        'windowGap',
+        'blocksStand',
+        'contentStands',
+        'pageBehind',
+        ...BOX_PROPERTIES,
+        'gap',
+        ...COMING_PROPERTIES,
+      ],
+      defaults: {
+        fill: { role: 'paper' },
+        width: 320,
+        paddingInline: 16,
+        paddingBlock: 12,
+        gap: 8,
+        comesIn: 'sliding',
+        comeTime: 200,
+      },
     },
     close: {
-      label: 'Close button',
+      label: 'Close control',
       levels: [],
-      states: BUTTON_STATES.filter((state) => state !== 'scrolled'),
+      states: CLOSE_STATES,
       text: 'icon',
-      properties: ICON_CONTROL_PROPERTIES,
-      defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10 },
+      properties: ['closeStands', 'closeLies', ...ICON_CONTROL_PROPERTIES, 'gap'],
+      defaults: { colour: { role: 'ink' }, size: 24, paddingInline: 10, paddingBlock: 10, gap: 8 },
+    },
+    'close-label': labelSlot('Close control’s word', 'close', CLOSE_STATES),
+    'close-icon': {
+      label: 'Close control’s drawing',
+      levels: [],
+      states: CLOSE_STATES,
+      text: 'none',
+      inside: 'close',
+      properties: LONE_ICON_PROPERTIES,
+      defaults: {},
     },
     scrim: {
       label: 'Scrim',
@@ -138,18 +145,32 @@ export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
   },
   opens: true,
   create: ({ id, name, freshId }) => ({
+    ...(initialOf(PANEL_SHAPE) as Infer<typeof PANEL_SHAPE>),
     kind: 'panel',
     id,
     name,
-    side: 'opener',
-    closeLabel: 'Close menu',
     blocks: [createBlock(freshId(), 'Content')],
     look: {},
   }),
+  problem: closingProblem,
+  hasSlot: (panel, slot) => {
+    switch (slot) {
+      case 'close':
+        return panel.closeAs !== 'none';
+      case 'close-label':
+        return panel.closeAs === 'word' || panel.closeAs === 'both';
+      case 'close-icon':
+        return panel.closeIcon !== null && (panel.closeAs === 'drawing' || panel.closeAs === 'both');
+      default:
+        return true;
+    }
+  },
+  drawn: (panel) => (panel.closeIcon === null ? [] : [panel.closeIcon]),
+  texts: (panel) => [panel.closeWord],
   comesTo: (_panel, state) => state !== 'scrolled',
   overContent: () => true,
   grounds: ['panel', 'scrim'],
-  behind: (slot) => (slot === 'close' ? ['panel'] : []),
+  behind: (slot) => (slot === 'close' || slot === 'close-label' ? ['panel'] : []),
   rootSlot: 'panel',
   backdropSlot: 'scrim',
   compile,

@@ -1,6 +1,6 @@
 import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { choice, parts } from '../../../model/shape/fields.ts';
-import { BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
+import { BOX_PROPERTIES, COMING_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
 import { fragment, type Fragment, type SectionOut } from '../../out.ts';
 import type { Part } from '../../site.ts';
@@ -89,7 +89,16 @@ export const BLOCK: SectionKind<'block', typeof BLOCK_SHAPE> = {
       levels: [],
       states: REST_ONLY,
       text: 'none',
-      properties: [...BOX_PROPERTIES, 'gap', 'marginInline', 'marginBlock'],
+      properties: [
+        'share',
+        'contentStands',
+        ...BOX_PROPERTIES,
+        'gap',
+        'height',
+        'marginInline',
+        'marginBlock',
+        ...COMING_PROPERTIES,
+      ],
       defaults: { gap: 8 },
     },
   },

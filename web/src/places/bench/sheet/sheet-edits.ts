@@ -1,6 +1,7 @@
 import {
   ACTION_STYLES,
   ARRIVAL_PROPERTIES,
+  COMING_PROPERTIES,
   acceptsValue,
   askedAt,
   bandAt,
@@ -43,7 +44,7 @@ import { cellOf, type SheetCell } from './sheet-model.ts';
  */
 
 /** What is seen only while something comes or goes. */
-const seenOnTheWay: readonly PropertyId[] = ARRIVAL_PROPERTIES;
+const seenOnTheWay: readonly PropertyId[] = [...ARRIVAL_PROPERTIES, ...COMING_PROPERTIES];
 
 /** Sets or clears cells as far as the reach that is chosen goes. */
 export function setCells(cells: readonly CellValue[]): Edit {
