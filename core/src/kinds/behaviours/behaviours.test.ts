@@ -19,7 +19,7 @@ const STARTS: Readonly<Record<string, Start>> = {
   current,
   disclosure,
   arrows,
-  panel,
+  panel: panel as Start,
   summons,
   away,
   swipe,
@@ -41,7 +41,7 @@ const PAGE = `
     <details><summary id="glass"></summary><input id="words"></details>
     <button id="opener" commandfor="panel"></button>
   </header>
-  <dialog class="root" id="panel" closedby="any"><span id="berth"></span><a id="inside" href="#x">In</a></dialog>
+  <dialog class="root" id="panel" data-hm-scrim="" data-hm-link=""><span id="berth"></span><a id="inside" href="#x">In</a></dialog>
   <p id="elsewhere" tabindex="0">Elsewhere</p>`;
 
 const at = (id: string) => document.getElementById(id) as HTMLElement;
@@ -218,8 +218,8 @@ describe('panels', () => {
     dialog().showModal();
     send('panel', 'click', { clientX: 20, clientY: 20 });
     expect(dialog().open).toBe(false);
-    dialog().setAttribute('closedby', 'none');
-    dialog().setAttribute('data-hm-keeps', '');
+    dialog().removeAttribute('data-hm-scrim');
+    dialog().removeAttribute('data-hm-link');
     dialog().showModal();
     send('panel', 'click', { clientX: 20, clientY: 20 });
     send('inside', 'click', { clientX: 200, clientY: 200 });

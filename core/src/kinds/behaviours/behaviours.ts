@@ -24,7 +24,7 @@ export const BEHAVIOURS = [
     'hover',
   ),
   behaviour('arrows', 'leads from link to link by arrow keys, Home, End and first letters'),
-  behaviour('panel', 'opens and closes panels', 'bare', 'scrim', 'keeps'),
+  behaviour('panel', 'opens and closes panels', 'bare', 'scrim', 'link'),
   behaviour('summons', 'opens panels by elements of the page', 'by'),
   behaviour('away', 'closes panels once the page is scrolled on', 'away'),
   behaviour('swipe', 'closes panels by a sweep of a finger', 'swipe'),

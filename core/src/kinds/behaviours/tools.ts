@@ -23,7 +23,7 @@ type On = (
 type Undo = (step: () => unknown) => void;
 
 /** Starts a behaviour on one of our roots. What cannot be stopped is handed no `undo`. */
-export type Start = (root: Element, at: At, on: On, undo?: Undo) => void;
+export type Start<Root extends Element = Element> = (root: Root, at: At, on: On, undo?: Undo) => void;
 
 /** One thing the output's script does. */
 export interface Behaviour<Id extends string> {

@@ -25,13 +25,13 @@ export const start: Start = (root, _at, on) => {
     const inward = list.closest('li') ? (ahead > 0 ? 'Right' : 'Left') : 'Down';
     const isEntered = key === inward && button?.ariaExpanded;
     if (isEntered === 'false') button?.click();
-    // Names of keys begin with a capital, so that none of them is taken for the start of a label.
     const link = isEntered
       ? target.closest('li')?.querySelector('ul')?.querySelector<HTMLElement>('a, button')
       : key in steps
         ? links.at((here + (steps[key] as number)) % links.length)
-        : [...links.slice(here + 1), ...links].find((one) =>
-            one.textContent.trim().toLowerCase().startsWith(key),
+        : [...links.slice(here + 1), ...links].find(
+            // Names of keys begin with a capital, so that none of them is taken for the start of a label.
+            (one) => one.textContent.trim().toLowerCase().startsWith(key),
           );
     if (!link) return;
     event.preventDefault();

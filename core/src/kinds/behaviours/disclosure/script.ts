@@ -29,7 +29,9 @@ export const start: Start = (root, at, on, undo) => {
     lyingOpen(place).map((button) => {
       set(button);
     });
-  for (const type of ['click', 'focusin']) on(document, type, (event: Event) => leave(event.target as Node));
+  const leaveFor = ({ target }: Event) => leave(target as Node);
+  on(document, 'click', leaveFor);
+  on(document, 'focusin', leaveFor);
   on(document, 'keydown', (event: KeyboardEvent) => {
     const button = event.key === 'Escape' && lyingOpen(document).pop();
     if (!button) return;

@@ -5,7 +5,7 @@ import type { Start } from '../tools.ts';
  * shrinks does not bring itself back.
  */
 export const start: Start = (root, at, on, undo) => {
-  if (root.matches('dialog')) return;
+  if ('open' in root) return;
   const name = at('scrolled');
   const look = () => root.toggleAttribute(name, scrollY > (root.hasAttribute(name) ? 0 : 40));
   on(window, 'scroll', look);

@@ -149,8 +149,8 @@ export function closingAttributes(panel: Panel, out: PieceOut): HtmlElement['att
   const { byScrim, byEscape, byLink } = panel;
   return {
     closedby: byEscape ? (byScrim ? 'any' : 'closerequest') : 'none',
-    [out.attribute('scrim')]: byScrim && !byEscape ? true : null,
-    [out.attribute('keeps')]: byLink ? null : true,
+    [out.attribute('scrim')]: byScrim,
+    [out.attribute('link')]: byLink,
     [out.attribute('away')]: panel.byScroll && !panel.holdsPage ? true : null,
     [out.attribute('swipe')]: panel.bySwipe ? true : null,
     [out.attribute('by')]: panel.openedBy.trim() === '' ? null : panel.openedBy.trim(),
