@@ -1,4 +1,5 @@
 import { makePart, type Site } from '@hamaca/core';
+import { staying } from '../core/test/staying.ts';
 import { expect, test, type Page } from '@playwright/test';
 import { dress } from '../core/test/dressed.ts';
 import { changedDemo, demoSite, edited, handOff, startHost, type Host } from './support/output.ts';
@@ -125,11 +126,7 @@ test('a header that stays lies in the page where no script can fold it: everythi
   browser,
 }) => {
   const page = await browser.newPage({ javaScriptEnabled: false });
-  await show(
-    page,
-    edited(demoSite(), { name: 'set-owner', args: { id: 'header', fields: { stays: true } } }),
-    390,
-  );
+  await show(page, edited(demoSite(), staying()), 390);
   await expect(page.locator('.hm-header')).toHaveCSS('position', 'relative');
   const contact = page.getByRole('link', { name: 'Contact' });
   await contact.scrollIntoViewIfNeeded();

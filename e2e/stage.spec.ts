@@ -45,7 +45,7 @@ function randomEdit(random: Random, site: Site, count: number): Edit {
     }),
     () => ({
       name: 'set-owner',
-      args: { id: 'header', fields: { stays: random.chance(0.5), over: random.chance(0.5) } },
+      args: { id: 'header', fields: { over: random.chance(0.5) } },
     }),
     () => ({
       name: 'set-owner',

@@ -43,7 +43,6 @@ export function partsRow() {
 export function furnish(raw: any): any {
   const [header] = raw.pieces;
   raw.icons = [{ id: 'icon-reed', name: 'reed', svg: REED, set: null }];
-  header.stays = true;
   const row = partsRow();
   row.zones.end.unshift(makePart('search', 'search-2', { open: false }) as any);
   row.zones.end[1] = { ...row.zones.end[1], colours: 'network' } as any;
@@ -71,7 +70,10 @@ export function furnish(raw: any): any {
   header.look = {
     bar: {
       all: {
-        rest: all({ lineBottom: { line: { width: 2, style: 'solid', colour: { role: 'accent' } } } }),
+        rest: all({
+          sticks: 'stays on top',
+          lineBottom: { line: { width: 2, style: 'solid', colour: { role: 'accent' } } },
+        }),
         scrolled: all({
           shadow: { shadows: [{ x: 0, y: 2, blur: 8, colour: { role: 'ink', alpha: 0.3 } }] },
         }),

@@ -243,9 +243,9 @@ export function randomHeader(random: Random, tight = 0): Site {
     { id: 'side', name: 'Side', items: items(world, 3) },
     raw.menus.find((entry: any) => entry.id === 'social'),
   ].filter(Boolean);
-  header.stays = random.chance(0.2);
   header.look = {
     bar: rest({
+      ...(random.chance(0.2) ? { sticks: 'stays on top' } : {}),
       ...(random.chance(0.3) ? { lineStart: line(random), lineEnd: line(random) } : {}),
       ...(random.chance(0.3) ? { marginInline: length(random, 24) } : {}),
     }),

@@ -156,7 +156,6 @@ export function randomSite(random: Random): Site {
     { id: 'haze', name: 'Haze', from: raw.palette[1].id, change: 'thinner', by: 35 },
     { id: 'blend', name: 'Blend', from: 'pale', change: 'mixed', by: 30, with: raw.palette[2].id },
   );
-  header.stays = random.chance(0.7);
   header.rows[0].contained = random.chance(0.5) ? 960 : null;
   header.rows[0].zones.middle[0].levels = 3;
   header.rows.push(partsRow());
@@ -172,9 +171,10 @@ export function randomSite(random: Random): Site {
     ...header.rows,
     ...header.rows.flatMap((row: { zones: object }) => Object.values(row.zones).flat()),
     raw.pieces[1],
+    ...raw.pieces[1].blocks,
   ];
   for (const owner of owners) {
-    const kinds = slotsOf(owner.kind ?? 'row') as Record<string, SlotKind>;
+    const kinds = slotsOf(owner.kind ?? (owner.zones ? 'row' : 'block')) as Record<string, SlotKind>;
     owner.look = {};
     for (const [slot, kind] of Object.entries(kinds)) {
       for (let count = 0; count < kind.properties.length * 2; count++) {

@@ -7,7 +7,7 @@ import {
 } from '../print/trees.ts';
 import type { Target } from '../model/target.ts';
 import type { BehaviourId } from './behaviours/behaviours.ts';
-import type { Level } from '../model/states.ts';
+import type { Level, State } from '../model/states.ts';
 import type { Values } from '../model/look.ts';
 import type { Value } from '../values/values.ts';
 import type { PropertyId } from './properties/properties.ts';
@@ -73,6 +73,8 @@ export interface Out {
   /** The classes of something shown only in some bands; null where it shows in all. */
   readonly hidden: (bands: readonly string[] | undefined) => string | null;
   readonly icon: (drawing: DrawingName) => HtmlElement;
+  /** The widths at which what is scrolled shows it, as conditions. */
+  readonly whileScrolled: readonly string[];
   /** Whether anything here can come to be scrolled. */
   readonly scrolls: boolean;
 }
@@ -183,8 +185,12 @@ export interface PieceOut extends Out {
   readonly openedFrom: 'start' | 'end';
   /** The width in px below which anything of it folds away; null where nothing does. */
   readonly foldsBelow: number | null;
-  /** Least height of a section in px in the widest band. */
-  readonly leastHeight: (section: Section) => number;
+  /** Least height of a section in px in a band; nothing where it is not shown there. */
+  readonly leastHeight: (section: Section, band: number, states?: readonly State[]) => number;
+  /** What the look of a slot says of a property at rest in one band. */
+  readonly valueIn: (owner: string, slot: string, id: PropertyId, band: number) => Value | undefined;
+  /** What something comes to in each band: what is alike once, with the widths of its bands. */
+  readonly inBands: <Told>(read: (band: number) => Told) => readonly Said<Told>[];
 }
 
 /** What the page's own rules for drawings cannot change. The drawing's own colours are attributes, so it is not reset as a whole. */

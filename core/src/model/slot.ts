@@ -135,6 +135,9 @@ export const COMING_PROPERTIES = ids(
   'goTime',
 );
 
+/** Blocks come and go by themselves in the time their panel takes. */
+export const BLOCK_COMING_PROPERTIES = ids('comesIn', 'comesFrom', 'comeDelay', 'goesOut', 'goesTo');
+
 /** What a box of any kind can wear. */
 export const BOX_PROPERTIES = [...FILL_PROPERTIES, ...EDGE_PROPERTIES, ...PADDING_PROPERTIES];
 /** What a control with a label can wear. */

@@ -15,6 +15,7 @@ import { slotsOf } from '../kinds/catalogue.ts';
 import { ARRANGEMENT_IDS, type Arrangement, type Row } from '../kinds/sections/row/shape.ts';
 import { layoutOf, type ZoneBox } from '../kinds/sections/row/zones.ts';
 import { PROPERTIES, PROPERTY_IDS } from '../kinds/properties/properties.ts';
+import { staying } from '../../test/staying.ts';
 import type { Part, Site } from '../kinds/site.ts';
 import { runEdit, type Edit } from '../edit/operations.ts';
 import { loadSite } from '../load/load-site.ts';
@@ -153,7 +154,13 @@ describe('rows', () => {
 describe('how a header stands', () => {
   const position = (stays: boolean, over: boolean) =>
     /position: (relative|sticky|absolute|fixed);/.exec(
-      compile(run(DEMO, { name: 'set-owner', args: { id: 'header', fields: { stays, over } } })).stylesheet,
+      compile(
+        run(
+          DEMO,
+          { name: 'set-owner', args: { id: 'header', fields: { over } } },
+          staying(stays ? 'stays on top' : 'scrolls away'),
+        ),
+      ).stylesheet,
     )?.[1];
   test('in the flow, sticky, over the page, or both', () => {
     expect([
@@ -164,7 +171,7 @@ describe('how a header stands', () => {
     ]).toEqual(['relative', 'sticky', 'absolute', 'fixed']);
   });
   test('the script looks at scrolling only where something changes with it', () => {
-    const stays = run(DEMO, { name: 'set-owner', args: { id: 'header', fields: { stays: true } } });
+    const stays = run(DEMO, staying());
     const fill = look('header', 'bar', 'scrolled', { fill: { role: 'ink' } });
     expect(
       [compile(DEMO), compile(stays), compile(run(DEMO, fill)), compile(run(stays, fill))].map((output) =>

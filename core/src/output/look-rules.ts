@@ -101,7 +101,10 @@ function baseDeclarations(
         : entry.inherited
           ? undefined
           : entry.initial;
-    if (given !== undefined && sameJson(given, value) && slotContext.variable(id) === null) return [];
+    // A custom property would come from what is around.
+    const isHandedOn = entry.css[0]?.startsWith('--') === true && kind.defaults[id] !== undefined;
+    if (given !== undefined && !isHandedOn && sameJson(given, value) && slotContext.variable(id) === null)
+      return [];
     // A value that the look replaces for every level at all widths never shows.
     return isReplaced(candidates, id, 'all') ? [] : declare(slotContext, id, value);
   });
@@ -228,7 +231,7 @@ function mirrored(
 function groupRules(slotContext: SlotContext, at: Candidate, group: readonly Candidate[]): ConditionalRule[] {
   const { context, owner, slot, kind, marks } = slotContext;
   const selector = slotSelector(context, owner, slot, at.level, at.state);
-  const conditions = [...stateMedia(context, at.state), ...bandMedia(context, at.band)];
+  const conditions = [...stateMedia(context, at.state, owner.piece), ...bandMedia(context, at.band)];
   const aimed: Record<Aim, Declaration[]> = {
     slot: [],
     row: [],

@@ -1,5 +1,5 @@
 import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
-import { arrivingAt, foldsBelow, neededBelow, standsIn } from '../kinds/folds.ts';
+import { arrivingAt, foldsBelow, isShownIn, neededBelow, standsIn } from '../kinds/folds.ts';
 import {
   NO_SCRIPT,
   type Fragment,
@@ -31,9 +31,9 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
-import { arrangedItems, saidInBands, saidTogether, says, singleLinks } from './said.ts';
-import { itemClass, ofLevel, openedPage } from './selectors.ts';
-import { levelKey } from '../model/states.ts';
+import { arrangedItems, inBands, saidInBands, saidTogether, says, singleLinks } from './said.ts';
+import { itemClass, ofLevel, openedPage, stateMedia } from './selectors.ts';
+import { levelKey, type State } from '../model/states.ts';
 import { foldIn, placeOf, under } from './place.ts';
 import { bandsWhere, below, hiddenClasses } from './shown.ts';
 
@@ -57,6 +57,7 @@ function outFor(context: CompileContext, piece: Piece, owner: string): Out {
     at: (slot, rest = '') => within(context, `.${classOf(slot)}${rest}`),
     hidden: (bands) => hiddenClasses(context, bands),
     icon: (drawing) => icon(names.name('icon'), drawing),
+    whileScrolled: stateMedia(context, 'scrolled', piece),
     scrolls: pieceKind(piece).comesTo(piece as never, 'scrolled'),
   };
 }
@@ -199,7 +200,10 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     own: ownRoot(context, piece),
     openedFrom: openedFrom(site, piece.id),
     foldsBelow: foldsBelow(site, piece),
-    leastHeight: (section) => leastHeight(context, section),
+    leastHeight: (section, band, states) => leastHeight(context, section, band, states),
+    valueIn: (owner, slot, property, band) =>
+      resolve(site, { owner, slot, level: null, property, states: [], band })?.value,
+    inBands: (read) => inBands(site, read),
   };
   return pieceKind(piece).compile(piece as never, out);
 }
@@ -218,25 +222,37 @@ function openersOf(context: CompileContext, piece: Piece): readonly OpenerPlace[
         part,
         root: ownRoot(context, host),
         selector: within(context, `.${names.slotClass(part.id, part.kind)}`),
-        height: sections.reduce((sum, { section }) => sum + leastHeight(context, section), 0),
+        height: sections.reduce((sum, { section }) => sum + leastHeight(context, section, 0), 0),
       },
     ];
   });
 }
 
-/** The least height of a section in px in the widest band. */
-function leastHeight({ site }: CompileContext, section: Section): number {
+/** The least height of a section in px in a band; nothing where it is not shown there. */
+function leastHeight(
+  { site }: CompileContext,
+  section: Section,
+  band: number,
+  states: readonly State[] = [],
+): number {
   const placed = findSection(site, section);
-  const slot = placed ? sectionKind(placed.kind).ground : '';
-  const question = { owner: section.id, slot, property: 'height', level: null, states: [], band: 0 } as const;
+  if (!placed || !isShownIn(section, site, band)) return 0;
+  const slot = sectionKind(placed.kind).ground;
+  const question = { owner: section.id, slot, property: 'height', level: null, states, band } as const;
   const height = resolve(site, question)?.value;
   return isLength(height) ? toPixels(height, { fontSize: 16 }) : 0;
 }
 
-/** The least heights of all sections, as text. */
+const STATES_OF_ROWS: readonly (readonly State[])[] = [[], ['scrolled']];
+
+/** The least heights of all sections in all bands, at rest and scrolled, as text. */
 export const leastHeights = (context: CompileContext): string =>
   sectionsOf(context.site)
-    .map(({ section }) => leastHeight(context, section))
+    .flatMap(({ section }) =>
+      context.site.bands.flatMap((_, band) =>
+        STATES_OF_ROWS.map((states) => leastHeight(context, section, band, states)),
+      ),
+    )
     .join();
 
 /**

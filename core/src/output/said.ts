@@ -3,6 +3,7 @@ import { slotsOf } from '../kinds/catalogue.ts';
 import type { Said } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Owner } from '../kinds/placed.ts';
+import type { Site } from '../kinds/site.ts';
 import { saidIn } from '../kinds/looks.ts';
 import type { SlotLook, Values } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
@@ -36,14 +37,26 @@ export function saidInBands<V extends Value>(
   );
 }
 
-/** What a look says of some properties at rest in each band, those that come together once, with the widths they hold at. */
-export function saidTogether(
+/** What something comes to in each band: what is alike once, with the widths of its bands. */
+export function inBands<Told>(site: Site, read: (band: number) => Told): Said<Told>[] {
+  const values = site.bands.map((_, band) => read(band));
+  const told = values.map((value) => JSON.stringify(value));
+  return [...new Set(told)].flatMap((key) =>
+    bandsWhere(site, (band) => told[band] === key).map((widths) => ({
+      value: values[told.indexOf(key)] as Told,
+      conditions: widths === '' ? [] : [`@media ${widths}`],
+    })),
+  );
+}
+
+/** What a look says of some properties at rest in each band. */
+export const saidTogether = (
   { site }: CompileContext,
   owner: string,
   slot: string,
   ids: readonly PropertyId[],
-): Said<Values>[] {
-  const inBands = site.bands.map((_, band): Values =>
+): Said<Values>[] =>
+  inBands(site, (band) =>
     Object.fromEntries(
       ids.flatMap((id) => {
         const found = resolve(site, { owner, slot, level: null, property: id, states: [], band });
@@ -51,14 +64,6 @@ export function saidTogether(
       }),
     ),
   );
-  const told = inBands.map((values) => JSON.stringify(values));
-  return [...new Set(told)].flatMap((key) =>
-    bandsWhere(site, (band) => told[band] === key).map((widths) => ({
-      value: inBands[told.indexOf(key)] ?? {},
-      conditions: widths === '' ? [] : [`@media ${widths}`],
-    })),
-  );
-}
 
 /** Whether a look says anything of a property of a slot. */
 export const says = ({ site }: CompileContext, owner: string, slot: string, id: PropertyId): boolean =>

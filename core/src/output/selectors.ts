@@ -1,10 +1,11 @@
 import { partKind, pieceKind, slotsOf } from '../kinds/catalogue.ts';
 import { levelsOf, type Owner } from '../kinds/placed.ts';
-import type { Part } from '../kinds/site.ts';
+import type { Part, Piece } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemOf, levelOf, type Level, type LevelKey, type State } from '../model/states.ts';
 import type { Names } from './names.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
+import { bandsWhere } from './shown.ts';
 
 /**
  * State conditions, all written inside `:where()` so that they add no weight: which one wins is decided by order
@@ -157,7 +158,14 @@ export function slotSelector(
   );
 }
 
-/** Conditions a state's rules stand under: hover only where a pointer can hover, so that nothing sticks after a tap. */
-export function stateMedia(context: CompileContext, state: State): readonly string[] {
-  return state === 'hover' && !context.pinnable ? ['@media (hover: hover)'] : [];
+/**
+ * Conditions a state's rules stand under: hover only where a pointer can hover, so that nothing sticks after a tap; scrolled
+ * only at the widths at which the piece stays in the window.
+ */
+export function stateMedia(context: CompileContext, state: State, piece: Piece): readonly string[] {
+  if (state === 'hover') return context.pinnable ? [] : ['@media (hover: hover)'];
+  const { staysIn } = pieceKind(piece);
+  if (state !== 'scrolled' || !staysIn) return [];
+  const widths = bandsWhere(context.site, (band) => staysIn(piece as never, context.site, band));
+  return widths.some((width) => width === '') ? [] : [`@media ${widths.join(', ')}`];
 }

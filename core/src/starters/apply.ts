@@ -147,6 +147,15 @@ function preparePanel(site: Site, header: Header, starter: Starter, world: NewPa
   return { panel: { ...before, blocks, look }, berth: made.id };
 }
 
+/** The look of a starting design's bar, with what becomes of it while the page scrolls. */
+function lookOf({ look, stays }: Starter): Starter['look'] {
+  if (!stays) return look;
+  const bar = look['bar'] ?? {};
+  const rest = bar.all?.rest ?? {};
+  const all = { ...bar.all, rest: { ...rest, all: { sticks: 'stays on top', ...rest['all'] } } };
+  return { ...look, bar: { ...bar, all } };
+}
+
 /** The first menu folds away; every other part stays, leaves or is hidden as the design says. */
 function foldMenu(rows: readonly Row[], from: string, berth: string): Row[] {
   const first = rows
@@ -186,10 +195,7 @@ export function applyStarter(site: Site, header: Header, starter: Starter): Desi
   const rows = foldBand === null ? made : foldMenu(made, foldBand, berth);
   const { menu, title, action } = starter.type;
   return {
-    pieces: [
-      { ...header, stays: starter.stays, over: starter.over, rows, look: fitLook(starter.look, foldBand) },
-      panel,
-    ],
+    pieces: [{ ...header, over: starter.over, rows, look: fitLook(lookOf(starter), foldBand) }, panel],
     icons,
     typeStyles: { menu, title, action },
   };

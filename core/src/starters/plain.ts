@@ -59,7 +59,6 @@ export function createPlainSite(seed: SiteSeed): Site {
         kind: 'header',
         id: 'header',
         name: 'Header',
-        stays: false,
         over: false,
         rows: [
           {

@@ -212,6 +212,45 @@ const FIXED: Drawings = {
   'at the start': windowed(filled('M9 9h5v6H9z')),
 };
 
+/** A page, its bar, and which way it is scrolled. */
+const scrolled = (bar: string, way: string, more: ReactNode = null) =>
+  windowed(
+    <>
+      {filled(bar)}
+      {more}
+      <path d={way} strokeWidth="1.5" />
+    </>,
+  );
+
+const DOWN = 'M39 7v10M37 14.5l2 2.5 2-2.5';
+const UP = 'M39 17V7M37 9.5l2-2.5 2 2.5';
+const GONE = <path d="M9 0.5h26v2.5H9z" fill="currentColor" fillOpacity="0.25" stroke="none" />;
+
+const STICKS: Drawings = {
+  'scrolls away': scrolled('M9 -1h26v2H9z', DOWN, GONE),
+  'stays on top': scrolled('M9 3h26v5H9z', DOWN),
+  'hides on the way down': scrolled('M9 3h26v5H9z', UP),
+  'appears after a distance': scrolled(
+    'M9 3h26v5H9z',
+    DOWN,
+    <path d="M5 3v18" strokeWidth="1" strokeDasharray="2 1.5" />,
+  ),
+  'stays at the bottom': scrolled('M9 16h26v5H9z', DOWN),
+};
+
+const ROW_STICKS: Drawings = {
+  'with the bar': scrolled(
+    'M9 3h26v6H9z',
+    DOWN,
+    <path d="M9 6h26" className="stroke-ink" strokeWidth="0.75" />,
+  ),
+  'scrolls away': scrolled('M9 3h26v3H9z', DOWN, GONE),
+};
+
+function without(name: string, drawings: Drawings): Drawings {
+  return Object.fromEntries(Object.entries(drawings).filter(([own]) => own !== name));
+}
+
 /** Drawings of the named values of what panels and their openers are placed and moved by. */
 export const PANEL_DRAWINGS: Readonly<Record<string, Drawings>> = {
   stands: STANDS,
@@ -222,8 +261,10 @@ export const PANEL_DRAWINGS: Readonly<Record<string, Drawings>> = {
   closeLies: CLOSE_LIES,
   pageBehind: PAGE_BEHIND,
   comesIn: COMES,
-  goesOut: { 'as it came': FROM['where it came from'], ...COMES },
-  comesFrom: FROM,
-  goesTo: FROM,
+  goesOut: without('one by one', { 'as it came': FROM['where it came from'], ...COMES }),
+  comesFrom: without('where it came from', FROM),
+  goesTo: without('its own edge', FROM),
+  sticks: STICKS,
+  rowSticks: ROW_STICKS,
   fixedAt: FIXED,
 };

@@ -1,7 +1,7 @@
 import { pieceKind } from '../../kinds/catalogue.ts';
 import { itemsOf } from '../../kinds/content.ts';
 import { isShownIn } from '../../kinds/folds.ts';
-import type { Part, Site } from '../../kinds/site.ts';
+import type { Part, Piece, Site } from '../../kinds/site.ts';
 import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
 import { askedAt } from '../../kinds/placed.ts';
@@ -37,6 +37,10 @@ function isToldOfHolder(site: Site, situation: Situation, scene: Scene): boolean
   );
 }
 
+/** Whether what is in a piece shows in a band that the page is scrolled. */
+const isScrolledIn = (site: Site, piece: Piece, band: number): boolean =>
+  pieceKind(piece).staysIn?.(piece as never, site, band) ?? true;
+
 function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
   const ref = { owner: owner.id, slot };
@@ -46,7 +50,7 @@ function failingIn(site: Site, place: LookPlace): Failing[] {
   const failing: Failing[] = [];
   for (const band of bandsOf(site, place))
     for (const key of [...levels, ...single])
-      for (const state of states)
+      for (const state of states.filter((one) => one !== 'scrolled' || isScrolledIn(site, owner.piece, band)))
         for (const scene of site.scenes) {
           const situation = {
             ...ref,

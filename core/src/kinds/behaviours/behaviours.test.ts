@@ -1,5 +1,6 @@
 /** @jest-environment jsdom */
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
+import { start as appears } from './appears/script.ts';
 import { start as arrows } from './arrows/script.ts';
 import { start as away } from './away/script.ts';
 import { BEHAVIOURS } from './behaviours.ts';
@@ -7,6 +8,7 @@ import { start as current } from './current/script.ts';
 import { start as disclosure } from './disclosure/script.ts';
 import { start as distance } from './distance/script.ts';
 import { start as fold } from './fold/script.ts';
+import { start as hides } from './hides/script.ts';
 import { start as join } from './join/script.ts';
 import { start as panel } from './panel/script.ts';
 import { start as scrolled } from './scrolled/script.ts';
@@ -26,6 +28,8 @@ const STARTS: Readonly<Record<string, Start>> = {
   distance,
   unfolding,
   fold,
+  hides,
+  appears,
   scrolled,
 };
 
@@ -187,6 +191,11 @@ describe('panels', () => {
   const stands = (box: object) => {
     dialog().getBoundingClientRect = () => box as DOMRect;
   };
+  /** Presses at a place of the dialog, which is 200 by 600: beyond it lies the scrim. */
+  const press = (offsetX: number, offsetY: number) => {
+    Object.defineProperties(dialog(), { offsetWidth: { value: 200 }, offsetHeight: { value: 600 } });
+    dialog().dispatchEvent(Object.assign(new Event('click', { bubbles: true }), { offsetX, offsetY }));
+  };
   test('open and close by their opener', () => {
     run('panel');
     send('opener', 'click');
@@ -202,30 +211,28 @@ describe('panels', () => {
   });
   test('close by the scrim and by following a link, not by a click inside', () => {
     run('panel');
-    stands({ left: 100, right: 300, top: 0, bottom: 600 });
     dialog().showModal();
-    send('panel', 'click', { clientX: 200 });
+    press(100, 20);
     expect(dialog().open).toBe(true);
-    send('panel', 'click', { clientX: 20 });
+    press(-20, 20);
     expect(dialog().open).toBe(false);
     dialog().showModal();
-    send('inside', 'click', { clientX: 200 });
+    send('inside', 'click');
     expect(dialog().open).toBe(false);
   });
   test('close by the scrim above and beneath, and stay where they are told to', () => {
     run('panel');
-    stands({ left: 0, right: 300, top: 100, bottom: 600 });
     dialog().showModal();
-    send('panel', 'click', { clientX: 20, clientY: 20 });
+    press(20, 700);
     expect(dialog().open).toBe(false);
     dialog().removeAttribute('data-hm-scrim');
     dialog().removeAttribute('data-hm-link');
     dialog().showModal();
-    send('panel', 'click', { clientX: 20, clientY: 20 });
-    send('inside', 'click', { clientX: 200, clientY: 200 });
+    press(20, -20);
+    send('inside', 'click');
     expect(dialog().open).toBe(true);
     dialog().setAttribute('data-hm-scrim', '');
-    send('panel', 'click', { clientX: 20, clientY: 20 });
+    press(20, -20);
     expect(dialog().open).toBe(false);
   });
   test('open by elements of the page that are named', () => {
@@ -305,16 +312,46 @@ test('the links to this page are marked, whatever the ending of its path', () =>
   ]);
 });
 
-test('scrolled is told late on the way down and taken back at the top', () => {
-  run('scrolled');
-  const root = document.querySelector('header') as Element;
-  const scrollTo = (y: number) => {
+/** Scrolls the page to each place in turn; answers whether the header has a mark there, and never the panel. */
+const marksAt = (name: string, places: readonly number[]) =>
+  places.map((y) => {
     Object.defineProperty(window, 'scrollY', { value: y, configurable: true });
     window.dispatchEvent(new Event('scroll'));
-    return root.hasAttribute('data-hm-scrolled');
-  };
-  expect([20, 50, 30, 0].map(scrollTo)).toEqual([false, true, true, false]);
-  expect(at('panel').hasAttribute('data-hm-scrolled')).toBe(false);
+    expect(at('panel').hasAttribute(name)).toBe(false);
+    return document.querySelector('header')?.hasAttribute(name);
+  });
+
+test('scrolled is told late on the way down and taken back at the top', () => {
+  run('scrolled');
+  expect(marksAt('data-hm-scrolled', [20, 50, 30, 0])).toEqual([false, true, true, false]);
+});
+
+test('the way down is told beyond the bar, the way up at once, and a tremble is neither', () => {
+  Object.defineProperty(document.querySelector('header'), 'clientHeight', { value: 60 });
+  const stop = run('hides');
+  expect(marksAt('data-hm-down', [40, 100, 300, 298, 280, 500])).toEqual([
+    false,
+    true,
+    true,
+    true,
+    false,
+    true,
+  ]);
+  stop();
+  expect(document.querySelector('header')?.hasAttribute('data-hm-down')).toBe(false);
+  marksAt('data-hm-down', [0]);
+});
+
+test('a bar that waits is told once the page is scrolled as far as its look says', () => {
+  jest.spyOn(window, 'getComputedStyle').mockImplementation(
+    () =>
+      ({
+        getPropertyValue: (name: string) => (name === '--hm-after' ? '300px' : ''),
+      }) as unknown as CSSStyleDeclaration,
+  );
+  run('appears');
+  expect(marksAt('data-hm-past', [0, 299, 301, 100])).toEqual([false, false, true, false]);
+  marksAt('data-hm-past', [0]);
 });
 
 test('a search that unfolds takes the focus, and closes elsewhere and by Escape', () => {

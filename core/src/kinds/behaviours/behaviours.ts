@@ -31,6 +31,8 @@ export const BEHAVIOURS = [
   behaviour('distance', 'tells the stylesheet how far the page is scrolled'),
   behaviour('unfolding', 'closes a search that unfolds where attention goes elsewhere'),
   behaviour('fold', 'moves parts to their berth and back', 'berth'),
+  behaviour('hides', 'tells the stylesheet on which way the page is scrolled', 'down'),
+  behaviour('appears', 'tells the stylesheet that the page is scrolled far enough', 'past'),
   behaviour('scrolled', 'tells the stylesheet that the page is scrolled', 'scrolled'),
 ] as const;
 

@@ -10,6 +10,7 @@ import { OWN_PROPERTIES } from './own.ts';
 import { PANEL_PROPERTIES } from './panel.ts';
 import { PLACEMENT_PROPERTIES } from './placement.ts';
 import { SIGN_PROPERTIES } from './sign.ts';
+import { STICKY_PROPERTIES } from './sticky.ts';
 
 /**
  * The property catalogue: sheet rows, validation, stylesheet and docs are read from it. A new property is one
@@ -22,6 +23,7 @@ export const PROPERTIES = {
   ...SPACE_PROPERTIES,
   ...PLACEMENT_PROPERTIES,
   ...PANEL_PROPERTIES,
+  ...STICKY_PROPERTIES,
   ...MARK_PROPERTIES,
   ...SIGN_PROPERTIES,
   ...ICON_PROPERTIES,

@@ -59,6 +59,14 @@ function changePanel(panel: Raw): Raw {
   };
 }
 
+/** What becomes of a bar while the page scrolls is said by its look. */
+function changeHeader({ stays, ...header }: Raw): Raw {
+  const look = isRecord(header['look']) ? header['look'] : {};
+  return stays === true
+    ? { ...header, look: withValue(look, ['bar', 'all', 'rest', 'all', 'sticks'], 'stays on top') }
+    : header;
+}
+
 function changePart(part: Raw): Raw {
   switch (part['kind']) {
     case 'menu':
@@ -69,6 +77,8 @@ function changePart(part: Raw): Raw {
       return changeText(part);
     case 'panel':
       return changePanel(part);
+    case 'header':
+      return changeHeader(part);
     default:
       return part;
   }

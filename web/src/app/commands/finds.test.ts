@@ -44,7 +44,7 @@ describe('the finder', () => {
     ['dropdown', 'Submenu box'],
     ['chevron', 'Marker'],
     ['logo', 'Logo'],
-    ['sticky', 'Stays at the top'],
+    ['sticky', 'While scrolling'],
     ['rounded', 'Radius'],
     ['letter-spacing', 'Letter space'],
     ['background', 'Fill'],

@@ -49,7 +49,7 @@ const OTHER_WORDS: Readonly<Record<string, string>> = {
   submenu: 'dropdown flyout mega',
   marker: 'arrow chevron caret sign',
   scrim: 'overlay backdrop',
-  stays: 'sticky fixed scroll',
+  sticks: 'sticky fixed scroll shrink hide',
   over: 'transparent overlay hero',
   fill: 'background',
   colour: 'text color',

@@ -1,4 +1,5 @@
 import { describe, expect, test } from '@jest/globals';
+import { staying } from '../../../../core/test/staying.ts';
 import { DEMO, DEMO_HEADER } from '../../../../core/test/demo.ts';
 import {
   isPropertyId,
@@ -133,7 +134,7 @@ describe('which rows the sheet shows', () => {
     const kind = link?.kind;
     if (!kind) throw new Error('no sheet');
     expect(shownStates(DEMO, 'menu-main', kind)).not.toContain('scrolled');
-    const stays = run(DEMO, { name: 'set-owner', args: { id: 'header', fields: { stays: true } } });
+    const stays = run(DEMO, staying());
     expect(shownStates(stays, 'menu-main', kind)).toContain('scrolled');
   });
 });

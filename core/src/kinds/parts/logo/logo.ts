@@ -99,8 +99,8 @@ function rules(part: Logo, out: PartOut): ConditionalRule[] {
   return [
     ...drawn,
     styleRule(out.within(second), away),
-    styleRule(`${out.scrolled} ${first}:not(${second})`, away),
-    styleRule(`${out.scrolled} ${first}${second}`, [['display', 'block']]),
+    styleRule(`${out.scrolled} ${first}:not(${second})`, away, ...out.whileScrolled),
+    styleRule(`${out.scrolled} ${first}${second}`, [['display', 'block']], ...out.whileScrolled),
   ];
 }
 

@@ -1,6 +1,6 @@
 import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { choice, parts } from '../../../model/shape/fields.ts';
-import { BOX_PROPERTIES, COMING_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
+import { BLOCK_COMING_PROPERTIES, BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
 import { fragment, type Fragment, type SectionOut } from '../../out.ts';
 import type { Part } from '../../site.ts';
@@ -97,9 +97,9 @@ export const BLOCK: SectionKind<'block', typeof BLOCK_SHAPE> = {
         'height',
         'marginInline',
         'marginBlock',
-        ...COMING_PROPERTIES,
+        ...BLOCK_COMING_PROPERTIES,
       ],
-      defaults: { gap: 8 },
+      defaults: { gap: 8, comeDelay: 0 },
     },
   },
   ground: 'block',

@@ -16,6 +16,7 @@ export const ROW: SectionKind<'row', typeof ROW_SHAPE> = {
       states: BOX_STATES,
       text: 'none',
       properties: [
+        'rowSticks',
         'height',
         'paddingInline',
         'paddingBlock',

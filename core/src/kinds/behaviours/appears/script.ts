@@ -1,0 +1,17 @@
+import type { Start } from '../tools.ts';
+
+/** Tells the stylesheet that the page is scrolled as far as a bar waits for. */
+export const start: Start = (root, at, on, undo) => {
+  if ('open' in root) return;
+  const name = at('past');
+  const look = () => {
+    const after = getComputedStyle(root).getPropertyValue(at('after').replace('data', '-'));
+    root.toggleAttribute(name, scrollY > parseFloat(after));
+  };
+  on(window, 'scroll', look);
+  look();
+  if (STOPPABLE)
+    undo?.(() => {
+      root.removeAttribute(name);
+    });
+};
