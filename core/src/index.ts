@@ -198,6 +198,10 @@ export {
   readPalette,
 } from './formats/palette/palette-files.ts';
 export { applyStarter } from './starters/apply.ts';
+export { applyPanelStarter } from './starters/apply-panel.ts';
+export { PANEL_STARTERS } from './starters/panel-designs.ts';
+export type { PanelStarter } from './starters/panel-starter.ts';
+export type { Panel } from './kinds/pieces/panel/shape.ts';
 export { STARTERS } from './starters/designs.ts';
 export { createPlainSite } from './starters/plain.ts';
 export { type Starter, STARTER_TAGS, type StarterTag } from './starters/starter.ts';

@@ -167,6 +167,8 @@ export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, 
   readonly grounds: readonly string[];
   /** The slots that lie behind a slot of its own. */
   readonly behind: (slot: string) => readonly string[];
+  /** Ids of the sections that may lie beneath a slot of its own, which is drawn over them. */
+  readonly liesOver?: (piece: PieceOf<Id, S>, slot: string) => readonly string[];
   /** The slot that is the piece's own element, and the one that is its backdrop. */
   readonly rootSlot: string;
   readonly backdropSlot?: string;

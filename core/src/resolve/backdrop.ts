@@ -32,8 +32,11 @@ interface Standing {
 }
 
 /** Where an owner stands in a band: in its place, at its berth where it has folded away, or both where it gives way there. */
-function standings(site: Site, owner: Owner, band: number): Standing[] {
+function standings(site: Site, owner: Owner, slot: string, band: number): Standing[] {
   const own = { piece: owner.piece, section: owner.section };
+  const over =
+    owner.sort === 'piece' ? (pieceKind(owner.piece).liesOver?.(owner.piece as never, slot) ?? []) : [];
+  if (over.length > 0) return over.map((section) => ({ piece: owner.piece, section }));
   const berth = owner.sort === 'part' ? berthIn(site, owner.id, band) : null;
   if (!berth) return [own];
   const away = { piece: berth.piece, section: berth.region.section.id };
@@ -62,17 +65,15 @@ function boxesAround(
     band,
   });
   const kind = pieceKind(piece);
-  if (owner.sort === 'piece') return kind.behind(situation.slot).map((slot) => box(piece.id, slot));
+  const held = section === null ? undefined : ownersOf(site).get(section);
+  const ground = held ? [box(held.id, sectionKind(held.kind as SectionKindId).ground)] : [];
+  if (owner.sort === 'piece')
+    return [...ground, ...kind.behind(situation.slot).map((slot) => box(piece.id, slot))];
   const inside = within(owner, situation);
   const own = inside.boxes.map(({ slot, level }) => box(owner.id, slot, level));
   // What lies over the page lies over whatever opens over it too.
   if (inside.overPage && !kind.opens) return own;
-  const held = section === null ? undefined : ownersOf(site).get(section);
-  return [
-    ...own,
-    ...(held ? [box(held.id, sectionKind(held.kind as SectionKindId).ground)] : []),
-    ...kind.grounds.map((slot) => box(piece.id, slot)),
-  ];
+  return [...own, ...ground, ...kind.grounds.map((slot) => box(piece.id, slot))];
 }
 
 /** One box with what is painted in it: layers topmost first, each one of several colours where it is not even. */
@@ -170,7 +171,7 @@ export interface Backdrop {
 /** What lies behind a slot's content wherever it stands in the band. */
 export function backdropOf(site: Site, situation: Situation, scene: Scene): Backdrop {
   const owner = ownersOf(site).get(situation.owner);
-  const places = owner ? standings(site, owner, situation.band) : [null];
+  const places = owner ? standings(site, owner, situation.slot, situation.band) : [null];
   const backdrops = places.map((place) => backdropAt(site, owner, place, situation, scene));
   return {
     certain: backdrops.every(({ certain }) => certain),

@@ -6,10 +6,12 @@ import type { NewPartWorld } from '../kinds/kind.ts';
 import type { Header } from '../kinds/pieces/header/header.ts';
 import { PANEL } from '../kinds/pieces/panel/panel.ts';
 import type { Panel } from '../kinds/pieces/panel/shape.ts';
+import { PANEL_PROPERTIES } from '../kinds/properties/panel.ts';
+import type { PropertyId } from '../kinds/properties/properties.ts';
 import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
 import type { Part, PartKindId, Site } from '../kinds/site.ts';
 import { idsOf, panelsFrom, panelsOf, partsOf } from '../kinds/placed.ts';
-import type { Look, SlotLook } from '../model/look.ts';
+import type { Look, SlotLook, Values } from '../model/look.ts';
 import type { Icon } from '../model/site-content.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { NARROW, type Starter, type StarterPart, type StarterRow } from './starter.ts';
@@ -129,6 +131,28 @@ function foldBandOf(site: Site, header: Header): string | null {
   return site.bands[widest]?.id ?? null;
 }
 
+/** What a panel's own design says of how it stands, comes and closes: a header's leaves it as it is. */
+const STANDING: readonly PropertyId[] = [
+  ...(Object.keys(PANEL_PROPERTIES) as PropertyId[]),
+  'width',
+  'radius',
+];
+
+/** The look of a panel with what another one says of how it stands. */
+function withStanding(look: Look, before: Look): Look {
+  const kept = before['panel']?.all?.rest ?? {};
+  const bands = Object.entries(kept).map(([band, values]) => [
+    band,
+    Object.fromEntries(Object.entries(values).filter(([id]) => STANDING.includes(id as PropertyId))),
+  ]);
+  const rest = look['panel']?.all?.rest ?? {};
+  const merged = Object.fromEntries([
+    ...Object.entries(rest),
+    ...bands.map(([band, values]) => [band as string, { ...rest[band as string], ...(values as object) }]),
+  ]) as Readonly<Record<string, Values>>;
+  return { ...look, panel: { ...look['panel'], all: { ...look['panel']?.all, rest: merged } } };
+}
+
 /** The panel a header's menu goes into, with a berth for it: the one it has, or a new one. */
 function preparePanel(site: Site, header: Header, starter: Starter, world: NewPartWorld, look: Look) {
   const isPanel = (piece: { readonly kind: string } | null | undefined): piece is Panel =>
@@ -144,7 +168,7 @@ function preparePanel(site: Site, header: Header, starter: Starter, world: NewPa
     : before.blocks.map((block, index) =>
         index === 0 ? { ...block, parts: [made, ...block.parts] } : block,
       );
-  return { panel: { ...before, blocks, look }, berth: made.id };
+  return { panel: { ...before, blocks, look: withStanding(look, before.look) }, berth: made.id };
 }
 
 /** The look of a starting design's bar, with what becomes of it while the page scrolls. */

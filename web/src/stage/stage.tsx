@@ -19,6 +19,8 @@ import { sceneMarkup } from './scenes.ts';
 
 /** A part that is carried over the stage. */
 export type Carried = Extract<FromFrame, { type: 'carry' }>;
+/** An edge of a panel that is dragged. */
+export type DraggedEdge = Extract<FromFrame, { type: 'edge' }>;
 
 export interface Picked {
   readonly owner: string;
@@ -49,6 +51,7 @@ interface Props {
   /** Selectors of elements that are lit up. */
   readonly lit?: readonly string[];
   readonly onCarry?: (carried: Carried) => void;
+  readonly onEdge?: (dragged: DraggedEdge) => void;
   /** A key was pressed on the stage that is no shortcut. */
   readonly onTyped?: (key: string) => void;
   /** A panel was closed on the stage. */
@@ -119,6 +122,7 @@ export function Stage({
   onPick,
   lit = NONE,
   onCarry,
+  onEdge,
   onTyped,
   onClosed,
   onPainted,
@@ -145,6 +149,7 @@ export function Stage({
     lights,
     onPick,
     onCarry,
+    onEdge,
     onTyped,
     onClosed,
     onPainted,
@@ -158,6 +163,7 @@ export function Stage({
     lights,
     onPick,
     onCarry,
+    onEdge,
     onTyped,
     onClosed,
     onPainted,
@@ -211,6 +217,7 @@ export function Stage({
         send(latest.current.lights);
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
+      else if (data.type === 'edge') latest.current.onEdge?.(data);
       else if (data.type === 'hanging') setHanging(data.boxes);
       else if (data.type === 'closed') latest.current.onClosed?.();
       else if (data.type === 'key') {

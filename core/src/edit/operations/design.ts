@@ -23,7 +23,7 @@ const ownersWithin = (site: Site, pieces: ReadonlySet<string>) =>
 export const setDesign: EditOperation<Design> = (site, { pieces, icons, typeStyles }) => {
   const [first] = pieces;
   if (!first || !site.pieces.some((piece) => piece.id === first.id && piece.kind === first.kind))
-    return refuse('gone', '/pieces', 'The header is no longer there');
+    return refuse('gone', '/pieces', 'What it was chosen for is no longer there');
   const styles = site.typeStyles.flatMap((style, place): PatchOperation[] => {
     const type = typeStyles[style.id];
     return type ? [{ op: 'replace', path: `/typeStyles/${place}`, value: { ...style, ...type } }] : [];

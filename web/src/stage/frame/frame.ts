@@ -315,3 +315,6 @@ tell({ type: 'ready' });
 void import('./carry.ts').then(({ listenToCarrying }) => {
   listenToCarrying(holder, entries, tell);
 });
+void import('./edges.ts').then(({ listenToEdges }) => {
+  listenToEdges(holder, entries, tell);
+});

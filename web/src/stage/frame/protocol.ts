@@ -108,6 +108,14 @@ export type FromFrame =
       readonly y: number;
       readonly boxes: readonly StageBox[];
     }
+  /** An edge of an open panel is dragged: how wide or high the panel is to be, in px. */
+  | {
+      readonly type: 'edge';
+      readonly phase: 'move' | 'end' | 'cancel';
+      readonly owner: string;
+      readonly axis: 'inline' | 'block';
+      readonly size: number;
+    }
   /** The submenus that stand open, which may reach further down than the stage does. */
   | { readonly type: 'hanging'; readonly boxes: readonly Box[] }
   /** A panel was closed on the stage itself. */

@@ -157,6 +157,12 @@ export function closingAttributes(panel: Panel, out: PieceOut): HtmlElement['att
   };
 }
 
+/** Whether the close control is drawn over the content at some width. */
+export const coversContent = ({ look }: Panel): boolean =>
+  Object.values(look['close']?.all?.rest ?? {}).some(
+    ({ closeLies }) => closeLies !== undefined && closeLies !== 'beside the content',
+  );
+
 /** Why a panel could not be closed; null where it can. */
 export const closingProblem = ({ closeAs, byScrim, byEscape }: Panel): string | null =>
   closeAs === 'none' && !byScrim && !byEscape

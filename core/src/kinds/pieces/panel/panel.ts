@@ -15,7 +15,7 @@ import type { PieceKind } from '../../kind.ts';
 import { fragment, NO_SCRIPT, type Fragment, type PieceOut } from '../../out.ts';
 import { createBlock } from '../../sections/block/block.ts';
 import { behindRules, drawsSmaller } from './behind.ts';
-import { closeControl, closeRules, closingAttributes, closingProblem } from './closing.ts';
+import { closeControl, closeRules, closingAttributes, closingProblem, coversContent } from './closing.ts';
 import { comingRules } from './coming.ts';
 import { PANEL_SHAPE, type Panel } from './shape.ts';
 import { standingRules } from './standing.ts';
@@ -171,6 +171,8 @@ export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
   overContent: () => true,
   grounds: ['panel', 'scrim'],
   behind: (slot) => (slot === 'close' || slot === 'close-label' ? ['panel'] : []),
+  liesOver: (panel, slot) =>
+    slot.startsWith('close') && coversContent(panel) ? panel.blocks.map(({ id }) => id) : [],
   rootSlot: 'panel',
   backdropSlot: 'scrim',
   compile,

@@ -12,12 +12,13 @@ import { memo, useCallback, useEffect, useMemo, useState, type ComponentProps } 
 import type { Fonts } from '../../../media/load-fonts.ts';
 import type { ShownPage } from '../../../stage/frame/protocol.ts';
 import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
-import { shownPage, Stage, type Carried, type Picked } from '../../../stage/stage.tsx';
+import { shownPage, Stage, type Carried, type DraggedEdge, type Picked } from '../../../stage/stage.tsx';
 import { benchStore, selectSlot, setWidth, typeIntoCell, useBench } from '../../../store/bench-store.ts';
 import { useEdit, useSiteStore } from '../../../store/open-site.tsx';
 import { later } from '../../../ui/later.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { carriedPart, dropAt, type Drop } from '../outline/part-moves.ts';
+import { setCells } from '../sheet/sheet-edits.ts';
 import type { Spread as SpreadStages } from './spread.tsx';
 import { useSelection } from './use-selection.ts';
 
@@ -39,6 +40,32 @@ function useCarrying(site: Site) {
     }
   };
   return { drop, onCarry };
+}
+
+/** Dragging an edge of a panel sets its size as far as the reach goes, as one step. */
+function useEdges(site: Site) {
+  const store = useSiteStore();
+  return ({ phase, owner, axis, size }: DraggedEdge) => {
+    if (phase === 'cancel') {
+      store.preview(null);
+      return;
+    }
+    const { reach } = benchStore.getState();
+    const band = site.bands.findIndex(({ id }) => id === reach) <= 0 ? 'all' : reach;
+    const edit = setCells([
+      {
+        owner,
+        slot: 'panel',
+        property: axis === 'inline' ? 'width' : 'panelHeight',
+        level: 'all',
+        state: 'rest',
+        band,
+        value: size,
+      },
+    ]);
+    if (phase === 'move') store.preview(edit);
+    else store.edit(edit, 'Size of the panel');
+  };
 }
 
 interface Props {
@@ -122,6 +149,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const elements = page?.compiled.elements;
   const { selected, pinned, reveal } = useSelection(site, piece, elements);
   const { drop, onCarry } = useCarrying(site);
+  const onEdge = useEdges(site);
   const follow = useFollowing(piece.id, fonts, scene);
   useFoldedWidth(site, piece);
   const litSelectors = useMemo(
@@ -184,6 +212,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             plays={plays}
             lit={litSelectors}
             onCarry={onCarry}
+            onEdge={onEdge}
             onTyped={typeIntoCell}
             onClosed={onClosed}
             follow={follow}

@@ -18,6 +18,7 @@ import { useStagePage } from '../../../stage/output.ts';
 import { useFonts } from '../../../media/fonts.ts';
 import { useEdit } from '../../../store/open-site.tsx';
 import { showStarters } from '../../../store/bench-store.ts';
+import { StarterCard } from './starter-card.tsx';
 
 const WIDE = { width: 1240, scale: 0.305, height: 250 } as const;
 const NARROW = { width: 380, scale: 0.225, height: 339 } as const;
@@ -105,23 +106,17 @@ export function StartersDialog({ site, header }: { readonly site: Site; readonly
       <ul className="grid grid-cols-[repeat(auto-fill,minmax(460px,1fr))] gap-3 p-4">
         {found.map((starter) => (
           <li key={starter.id}>
-            <button
-              type="button"
-              onClick={() => {
+            <StarterCard
+              name={starter.name}
+              about={starter.about}
+              onChoose={() => {
                 choose(starter);
               }}
-              className="grid w-full gap-1 border border-twine bg-white p-2 text-left text-bench hover:border-ochre focus-visible:border-ochre"
             >
-              <span aria-hidden="true" className="pointer-events-none block overflow-hidden bg-surround">
-                <InSight room="h-[76px]">
-                  {(drawn) => <Drawing site={site} header={header} starter={starter} onDrawn={drawn} />}
-                </InSight>
-              </span>
-              <span>
-                <b className="font-semibold">{starter.name}</b>{' '}
-                <span className="text-small text-ink-faint">{starter.about}</span>
-              </span>
-            </button>
+              <InSight room="h-[76px]">
+                {(drawn) => <Drawing site={site} header={header} starter={starter} onDrawn={drawn} />}
+              </InSight>
+            </StarterCard>
           </li>
         ))}
       </ul>

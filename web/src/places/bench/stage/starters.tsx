@@ -1,13 +1,18 @@
-import { findPiece, isHeader, type Piece } from '@hamaca/core';
+import { findPiece, type Piece } from '@hamaca/core';
 import type { ComponentProps } from 'react';
 import { CommandButton } from '../../../app/commands/command-button.tsx';
 import { useBench } from '../../../store/bench-store.ts';
 import { useSite } from '../../../store/open-site.tsx';
 import { later } from '../../../ui/later.tsx';
+import type { PanelStartersDialog as PanelDialog } from './panel-starters-dialog.tsx';
 import type { StartersDialog as Dialog } from './starters-dialog.tsx';
 
 const StartersDialog = later<ComponentProps<typeof Dialog>>(
   async () => (await import('./starters-dialog.tsx')).StartersDialog,
+);
+
+const PanelStartersDialog = later<ComponentProps<typeof PanelDialog>>(
+  async () => (await import('./panel-starters-dialog.tsx')).PanelStartersDialog,
 );
 
 /** The way to the starting designs; they come only when they are asked for. */
@@ -15,7 +20,7 @@ export function Starters({ piece }: { readonly piece: Piece }) {
   const shown = useBench((state) => state.starters);
   return (
     <>
-      {isHeader(piece) && <CommandButton id="bench-starters" label="Designs" />}
+      <CommandButton id="bench-starters" label="Designs" />
       {shown && <ShownStarters id={piece.id} />}
     </>
   );
@@ -24,5 +29,10 @@ export function Starters({ piece }: { readonly piece: Piece }) {
 function ShownStarters({ id }: { readonly id: string }) {
   const site = useSite();
   const piece = findPiece(site, id);
-  return piece && isHeader(piece) ? <StartersDialog site={site} header={piece} /> : null;
+  if (!piece) return null;
+  return piece.kind === 'panel' ? (
+    <PanelStartersDialog site={site} panel={piece} />
+  ) : (
+    <StartersDialog site={site} header={piece} />
+  );
 }

@@ -1,0 +1,210 @@
+import type { Design } from '../edit/operations/design.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
+import { makePart, newPartWorld } from '../kinds/create.ts';
+import { arrivingAt, foldOf } from '../kinds/folds.ts';
+import type { NewPartWorld } from '../kinds/kind.ts';
+import { PANEL_SHAPE, type Panel } from '../kinds/pieces/panel/shape.ts';
+import { ZONES } from '../kinds/sections/row/shape.ts';
+import { partsOf, placedParts } from '../kinds/placed.ts';
+import { createBlock } from '../kinds/sections/block/block.ts';
+import type { Part, Piece, Site } from '../kinds/site.ts';
+import { initialOf } from '../model/shape/field.ts';
+import type { Look, Values } from '../model/look.ts';
+import type { SlotKind } from '../model/slot.ts';
+import { itemKeysIn, levelKey, type LevelKey, type State } from '../model/states.ts';
+import type { Held, PanelStarter } from './panel-starter.ts';
+
+type MutableLook = Record<string, Record<string, Record<string, Record<string, Values>>>>;
+
+/** A look with more values at one place. */
+function say(look: Look, slot: string, level: LevelKey, state: State, band: string, values: Values): Look {
+  const before = look as MutableLook;
+  const states = before[slot]?.[level] ?? {};
+  const bands = states[state] ?? {};
+  return {
+    ...look,
+    [slot]: {
+      ...before[slot],
+      [level]: { ...states, [state]: { ...bands, [band]: { ...bands[band], ...values } } },
+    },
+  };
+}
+
+const NONE: Values = { fill: { literal: 'transparent' } };
+
+/** What a slot wears in a state on the ground of a panel. */
+function onGround({ properties }: SlotKind, state: State, dark: boolean): Values {
+  const worn: Values = {
+    colour: { role: dark ? 'paper' : 'ink' },
+    ...NONE,
+    paint: { paint: null },
+    mark: 'none',
+    ...(state === 'hover' ? { decoration: 'underline' } : {}),
+    ...(state === 'current' ? { weight: 700 } : {}),
+  };
+  return Object.fromEntries(
+    Object.entries(worn).filter(([id]) => (properties as readonly string[]).includes(id)),
+  );
+}
+
+/** A part drawn for the ground of a panel, as far as it stands there: calls to action keep their own. */
+function drawn(part: Part, band: string, starter: PanelStarter): Part {
+  if (part.kind === 'button') return part;
+  let look = part.look;
+  for (const [slot, kind] of Object.entries(slotsOf(part.kind))) {
+    if (kind.isAction) continue;
+    const levels: readonly LevelKey[] = [
+      ...(kind.levels.length > 0 ? kind.levels.map(levelKey) : (['all'] as const)),
+      // A link with a look of its own stands on the same ground.
+      ...itemKeysIn(look[slot] ?? {}),
+    ];
+    if (slot === 'submenu')
+      for (const level of levels)
+        look = say(look, slot, level, 'rest', band, { ...NONE, shadow: { shadows: [] } });
+    if (kind.text === 'none') continue;
+    for (const level of levels)
+      for (const state of kind.states) {
+        if (state === 'scrolled') continue;
+        look = say(look, slot, level, state, band, onGround(kind, state, starter.dark));
+      }
+  }
+  if (part.kind === 'menu') {
+    look = say(look, 'link', '1', 'rest', band, starter.links);
+    if (starter.deeper)
+      for (const level of ['2', '3'] as const) look = say(look, 'link', level, 'rest', band, starter.deeper);
+  }
+  return { ...part, look };
+}
+
+/** The key of looks for the widths at which a part stands in a panel. */
+function bandOf(site: Site, part: Part): string {
+  const band = foldOf(site, part.id)?.band ?? 0;
+  return band === 0 ? 'all' : (site.bands[band]?.id ?? 'all');
+}
+
+const HELD: Readonly<Record<Exclude<Held, 'more links' | 'rest'>, (part: Part) => boolean>> = {
+  logo: ({ kind }) => kind === 'logo',
+  links: ({ kind }) => kind === 'menu' || kind === 'berth',
+  action: ({ kind }) => kind === 'button',
+  social: ({ kind }) => kind === 'social',
+};
+
+/** Takes parts out of a list by what a block holds. */
+function taker(parts: readonly Part[]) {
+  let left = parts;
+  return (wanted: (part: Part) => boolean): Part[] => {
+    const taken = new Set(left.filter(wanted));
+    left = left.filter((part) => !taken.has(part));
+    return [...taken];
+  };
+}
+
+/** A copy of what the site has of a kind elsewhere, so that it stands in the panel too. */
+function copyOf(site: Site, panel: Panel, kind: 'logo' | 'social', world: NewPartWorld): Part[] {
+  const found = placedParts(site).find(({ part, piece }) => part.kind === kind && piece.id !== panel.id);
+  const arrives = found && foldOf(site, found.part.id)?.to?.piece.id === panel.id;
+  if (!found || arrives) return [];
+  const { bands: _bands, folds: _folds, ...part } = found.part;
+  return [{ ...part, id: world.freshId(kind) } as Part];
+}
+
+/** The first menu of the site that is not shown here yet. */
+function moreLinks(site: Site, shown: readonly Part[], world: NewPartWorld): Part[] {
+  const used = new Set(shown.flatMap((part) => (part.kind === 'menu' ? [part.menu] : [])));
+  const menu = site.menus.find(({ id, items }) => !used.has(id) && items.length > 0);
+  if (!menu) return [];
+  return [makePart('menu', world.freshId('menu'), { menu: menu.id, levels: 1, name: menu.name })];
+}
+
+/** A piece with its parts changed. */
+function withParts(piece: Piece, change: (part: Part) => Part): Piece {
+  if (piece.kind === 'panel')
+    return { ...piece, blocks: piece.blocks.map((block) => ({ ...block, parts: block.parts.map(change) })) };
+  const rows = piece.rows.map((row) => {
+    const zones = Object.fromEntries(ZONES.map((zone) => [zone, row.zones[zone].map(change)]));
+    return { ...row, zones: zones as unknown as typeof row.zones };
+  });
+  return { ...piece, rows };
+}
+
+/** The pieces that a panel is opened from and that something comes to it from: drawn for it, and turning with it. */
+function hostsOf(site: Site, panel: Panel, arriving: readonly Part[], starter: PanelStarter): Piece[] {
+  const opens = (part: Part) => part.kind === 'opener' && part.panel === panel.id;
+  const change = (part: Part): Part => {
+    if (arriving.includes(part)) return drawn(part, bandOf(site, part), starter);
+    return part.kind === 'opener' && opens(part) ? { ...part, turns: starter.turns ?? 'none' } : part;
+  };
+  return site.pieces
+    .filter((piece) => piece.id !== panel.id)
+    .filter((piece) => partsOf(site, piece).some((part) => arriving.includes(part) || opens(part)))
+    .map((piece) => withParts(piece, change));
+}
+
+/**
+ * A starting panel filled with what a panel has: its parts keep their content, and stand where the design has a place for
+ * them; logo and social links come along where the design shows them. What arrives from elsewhere is drawn for its ground.
+ */
+export function applyPanelStarter(site: Site, panel: Panel, starter: PanelStarter): Design {
+  const world = newPartWorld(site);
+  const own = panel.blocks.flatMap(({ parts }) => parts);
+  const arriving = own.flatMap((part) => (part.kind === 'berth' ? arrivingAt(site, part.id) : []));
+  const take = taker(own);
+  const fill = (held: Held): readonly Part[] => {
+    switch (held) {
+      case 'rest':
+        return [];
+      case 'more links': {
+        const more = take(HELD.links);
+        return more.length > 0 ? more : moreLinks(site, [...own, ...arriving], world);
+      }
+      case 'links': {
+        const isSplit = starter.blocks.some(({ holds }) => holds.includes('more links'));
+        let count = 0;
+        return take((part) => HELD.links(part) && (!isSplit || count++ === 0));
+      }
+      case 'logo':
+      case 'social': {
+        const found = take(HELD[held]);
+        return found.length > 0 ? found : copyOf(site, panel, held, world);
+      }
+      case 'action':
+        return take(HELD.action);
+    }
+  };
+  const filled = starter.blocks.map((block) => ({
+    block,
+    byHeld: block.holds.map((held) => [held, fill(held)] as const),
+  }));
+  const rest = take(() => true);
+  const blocks = filled
+    .map(({ block, byHeld }, index) => ({
+      ...createBlock(
+        panel.blocks[index]?.id ?? world.freshId(`${panel.id}-block`),
+        block.name,
+        byHeld
+          .flatMap(([held, parts]) => (held === 'rest' ? rest : parts))
+          .map((part) => drawn(part, 'all', starter)),
+      ),
+      flow: block.flow ?? ('stack' as const),
+      align: block.align ?? ('wide' as const),
+      look: block.look ?? {},
+    }))
+    .filter(({ parts }, _index, all) => parts.length > 0 || all.every((one) => one.parts.length === 0));
+  return {
+    pieces: [
+      {
+        ...panel,
+        ...(initialOf(SETTINGS) as Partial<Panel>),
+        ...starter.settings,
+        blocks: blocks.length > 0 ? blocks : panel.blocks,
+        look: starter.look,
+      },
+      ...hostsOf(site, panel, arriving, starter),
+    ],
+    icons: [],
+    typeStyles: {},
+  };
+}
+
+/** What a design says of a panel's settings; how it is opened and named stays. */
+const { blocks: _blocks, openedBy: _openedBy, closeLabel: _closeLabel, ...SETTINGS } = PANEL_SHAPE;
