@@ -278,7 +278,7 @@ test('states are frozen on the stage, and selecting what is in the panel opens i
   await expect(button).toHaveCSS('background-color', 'rgb(240, 181, 65)');
   await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Submenu box' }).click();
   await expect(stage.locator('.hm-submenu').first()).toBeVisible();
-  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Close button' }).click();
+  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Close control' }).click();
   await expect(stage.getByRole('button', { name: 'Close menu' })).toBeVisible();
   await expect(page.getByTestId('band')).toHaveText('Phone');
 });
@@ -601,7 +601,7 @@ test('what is chosen is in sight in outline and sheet, and takes what is typed',
 
 test('a panel that opens on the stage leaves the focus where it is', async ({ page }) => {
   const outline = page.getByRole('navigation', { name: 'Parts' });
-  const close = outline.getByRole('button', { name: 'Close button' });
+  const close = outline.getByRole('button', { name: 'Close control' });
   await close.click();
   await expect((await stageFrame(page)).getByRole('dialog')).toBeVisible();
   await expect(close).toBeFocused();

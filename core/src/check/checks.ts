@@ -27,6 +27,13 @@ import { textContrast } from './looks/text-contrast.ts';
 import { landmarkNames } from './parts/landmark-names.ts';
 import { placementEmpty } from './parts/placement-empty.ts';
 import { rowBreaksCheck } from './rows/row-breaks.ts';
+import { barTall } from './screens/bar-tall.ts';
+import { fixedInBlur } from './screens/fixed-in-blur.ts';
+import { fixedTogether } from './screens/fixed-together.ts';
+import { hiddenBetween } from './screens/hidden-between.ts';
+import { noWayOut } from './screens/no-way-out.ts';
+import { noWayToMenu } from './screens/no-way-to-menu.ts';
+import { targetSmall } from './screens/target-small.ts';
 
 /** All checks, the gravest of a place first: the order in which findings of one place are told. */
 export const CHECKS: readonly Check[] = [
@@ -58,4 +65,11 @@ export const CHECKS: readonly Check[] = [
   landmarkNames,
   textContrast,
   rowBreaksCheck,
+  noWayToMenu,
+  noWayOut,
+  targetSmall,
+  barTall,
+  fixedInBlur,
+  fixedTogether,
+  hiddenBetween,
 ];

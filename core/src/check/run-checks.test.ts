@@ -319,6 +319,13 @@ describe('a site as a whole', () => {
       'landmark-names',
       'text-contrast',
       'row-breaks',
+      'no-way-to-menu',
+      'no-way-out',
+      'target-small',
+      'bar-tall',
+      'fixed-in-blur',
+      'fixed-together',
+      'hidden-between',
     ]);
   });
   test('text that is hard to read is found in its state, once a slot, and mended where it fails', () => {

@@ -303,7 +303,7 @@ export function openedFrom(site: Site, panel: string): 'start' | 'end' {
 }
 
 /** The panels a part refers to. */
-const openedBy = memoise((part: Part): ReadonlySet<string> => {
+export const openedBy = memoise((part: Part): ReadonlySet<string> => {
   const { refs } = shapeNames(shapeOf(part.kind), part as unknown as Record<string, unknown>, BOOK);
   return new Set(refs.flatMap(({ to, id }) => (to === 'panel' ? [id] : [])));
 });

@@ -64,7 +64,7 @@ export function rowFits(site: Site, measure: Measurer): RowFit[] {
 }
 
 /** The least width of the row of a piece that needs the most, in one band. */
-function widestRow(site: Site, piece: Piece, band: number, measure: Measurer): Extent {
+export function widestRow(site: Site, piece: Piece, band: number, measure: Measurer): Extent {
   const rows = sectionsOf(site).flatMap((placed) => {
     const extent = placed.piece === piece ? sectionExtent(site, placed, band, measure) : null;
     return extent ? [extent] : [];

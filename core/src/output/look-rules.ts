@@ -101,10 +101,7 @@ function baseDeclarations(
         : entry.inherited
           ? undefined
           : entry.initial;
-    // A custom property would come from what is around.
-    const isHandedOn = entry.css[0]?.startsWith('--') === true && kind.defaults[id] !== undefined;
-    if (given !== undefined && !isHandedOn && sameJson(given, value) && slotContext.variable(id) === null)
-      return [];
+    if (given !== undefined && sameJson(given, value) && slotContext.variable(id) === null) return [];
     // A value that the look replaces for every level at all widths never shows.
     return isReplaced(candidates, id, 'all') ? [] : declare(slotContext, id, value);
   });

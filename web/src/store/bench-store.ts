@@ -48,6 +48,8 @@ export interface BenchState extends Arrangement {
   readonly keptOf: string | null;
   /** Whether the starting designs are shown. */
   readonly starters: boolean;
+  /** Whether it is shown what would let the row fit. */
+  readonly wondering: boolean;
   /** Slots that are lit up on the stage. */
   readonly lit: readonly SlotRef[];
   /** How often the motion of what stands open was asked for. */
@@ -89,6 +91,7 @@ export const benchStore = createStore<BenchState>(() => ({
   kept: null,
   keptOf: null,
   starters: false,
+  wondering: false,
   lit: [],
   copied: null,
   opened: null,

@@ -115,6 +115,7 @@ export const COMMANDS: readonly Command[] = [
   local('bench-keep', 'Keep this version to compare with', ['alt+k']),
   local('bench-starters', 'Choose a starting design', ['alt+d']),
   local('bench-tie', 'Add a breakpoint at the stage’s width', ['alt+b']),
+  local('bench-what-if', 'What would let the row fit', ['alt+w']),
   local('bench-filter', 'Find a property', ['alt+f']),
   {
     id: 'find',

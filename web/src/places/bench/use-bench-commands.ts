@@ -34,6 +34,9 @@ export function useBenchCommands(site: Site): void {
       'bench-starters': () => {
         showStarters(true);
       },
+      'bench-what-if': () => {
+        benchStore.setState(({ wondering }) => ({ wondering: !wondering }));
+      },
       'bench-tie': () => {
         tieKnot(site, edit, benchStore.getState().width);
       },

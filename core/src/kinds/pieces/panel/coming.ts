@@ -249,7 +249,9 @@ export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
       .flatMap(({ block, value, conditions }) => {
         const at = (root: string) => `${root} .${out.classOf(block.id, 'block')}`;
         const each = { itself: at(out.own), opened: at(mover.opened), closed: at(mover.closed) };
-        return widely(moverRules(each, value, 'bottom', out, []), conditions);
+        // It waits for itself, not as its panel does.
+        const waits = styleRule(each.itself, [[out.variable('come-delay'), '0s']]);
+        return widely([waits, ...moverRules(each, value, 'bottom', out, [])], conditions);
       }),
   ];
 }

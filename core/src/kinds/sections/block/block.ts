@@ -99,7 +99,7 @@ export const BLOCK: SectionKind<'block', typeof BLOCK_SHAPE> = {
         'marginBlock',
         ...BLOCK_COMING_PROPERTIES,
       ],
-      defaults: { gap: 8, comeDelay: 0 },
+      defaults: { gap: 8 },
     },
   },
   ground: 'block',

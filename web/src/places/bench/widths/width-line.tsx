@@ -18,6 +18,7 @@ import { BandNames } from './band-names.tsx';
 import { GivingWay, waysOf, type Way } from './gives-way.tsx';
 import { drawRope, ropeY } from './rope.ts';
 import { tieKnot } from './tie-knot.ts';
+import { WhatIf } from './what-if.tsx';
 import { useDrag } from '../use-drag.ts';
 
 const MARGIN = 22;
@@ -234,6 +235,9 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
         </div>
       </div>
       <Numbers
+        site={site}
+        piece={piece}
+        measure={measure}
         line={line}
         ways={ways}
         band={bandAt(site, width)}
@@ -301,6 +305,9 @@ function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProp
 }
 
 interface NumbersProps {
+  readonly site: Site;
+  readonly piece: Piece;
+  readonly measure: Measurer;
   readonly line: ReturnType<typeof fitLine>;
   readonly ways: readonly Way[];
   readonly band: number;
@@ -311,7 +318,18 @@ interface NumbersProps {
 }
 
 /** The same in numbers: the breakpoint to type, what the row needs, what is left at this width. */
-function Numbers({ line, ways, band, width, unfolding, suggested, onMove }: NumbersProps) {
+function Numbers({
+  site,
+  piece,
+  measure,
+  line,
+  ways,
+  band,
+  width,
+  unfolding,
+  suggested,
+  onMove,
+}: NumbersProps) {
   const extent = line.needed[band];
   const needed = Math.ceil(extent?.width ?? 0);
   const left = width - needed;
@@ -350,10 +368,13 @@ function Numbers({ line, ways, band, width, unfolding, suggested, onMove }: Numb
         </>
       )}
       <dt className="text-ink-faint">row needs</dt>
-      <dd data-testid="row-needs" className={left < 0 ? 'font-semibold text-brick' : ''}>
-        {needed === Infinity
-          ? 'more than its content may take'
-          : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
+      <dd className="flex items-center gap-1.5">
+        <span data-testid="row-needs" className={left < 0 ? 'font-semibold text-brick' : ''}>
+          {needed === Infinity
+            ? 'more than its content may take'
+            : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
+        </span>
+        <WhatIf site={site} piece={piece} measure={measure} />
       </dd>
       {ways.length > 0 && (
         <>

@@ -1,0 +1,41 @@
+import { askedAt } from '../../kinds/placed.ts';
+import type { PropertyId } from '../../kinds/properties/properties.ts';
+import type { Site } from '../../kinds/site.ts';
+import type { Cell, SlotRef } from '../../model/look.ts';
+import type { State } from '../../model/states.ts';
+import { resolve } from '../../resolve/resolve.ts';
+import { isLength, toPixels } from '../../values/length.ts';
+import type { Value } from '../../values/values.ts';
+
+/*
+ * What checks of small screens ask of looks, band by band.
+ */
+
+/** What a slot says of a property in a band, outside of menus. */
+export function valueIn(
+  site: Site,
+  ref: SlotRef,
+  property: PropertyId,
+  band: number,
+  states: readonly State[] = [],
+): Value | undefined {
+  return resolve(site, { ...ref, ...askedAt(site, ref, 'all'), property, states, band })?.value;
+}
+
+/** A length in px; shares count as those of a narrow phone. */
+export function pixelsIn(site: Site, ref: SlotRef, property: PropertyId, band: number): number {
+  const value = valueIn(site, ref, property, band);
+  if (!isLength(value)) return 0;
+  const size = valueIn(site, ref, 'size', band);
+  const fontSize = isLength(size) ? toPixels(size, { fontSize: 16 }) : 16;
+  return toPixels(value, { fontSize, width: 390, whole: 390 });
+}
+
+/** The cell that says a property in a band. */
+export const cellIn = (site: Site, ref: SlotRef, property: PropertyId, band: number): Cell => ({
+  ...ref,
+  property,
+  level: 'all',
+  state: 'rest',
+  band: band === 0 ? 'all' : (site.bands[band]?.id ?? 'all'),
+});
