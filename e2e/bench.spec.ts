@@ -278,7 +278,10 @@ test('states are frozen on the stage, and selecting what is in the panel opens i
   await expect(button).toHaveCSS('background-color', 'rgb(240, 181, 65)');
   await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Submenu box' }).click();
   await expect(stage.locator('.hm-submenu').first()).toBeVisible();
-  await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Close control' }).click();
+  await page
+    .getByRole('navigation', { name: 'Parts' })
+    .getByRole('button', { name: 'Close control' })
+    .click();
   await expect(stage.getByRole('button', { name: 'Close menu' })).toBeVisible();
   await expect(page.getByTestId('band')).toHaveText('Phone');
 });

@@ -76,7 +76,11 @@ test('the last way to close is not taken away: why is said', async ({ page }) =>
   await parts(page).getByRole('button', { name: 'Panel', exact: true }).click();
   await page.getByRole('button', { name: 'by the scrim' }).click();
   await page.getByRole('button', { name: 'by Escape' }).click();
-  await page.getByRole('group', { name: /closes by/ }).getByRole('button').last().click();
+  await page
+    .getByRole('group', { name: /closes by/ })
+    .getByRole('button')
+    .last()
+    .click();
   await expect(page.getByText(/needs a close control, or to be closed by/)).toBeVisible();
   await saved(page);
   expect(await panelOf(page)).toMatchObject({ closeAs: 'drawing', byScrim: false, byEscape: false });

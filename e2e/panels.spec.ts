@@ -413,3 +413,40 @@ test('nothing is wrong for assistive technology with any close control', async (
     expect(await axe(page)).toEqual([]);
   }
 });
+
+test('in a panel submenus unfold one at a time, or are drilled into with a way back', async ({
+  page,
+  host,
+}) => {
+  const button = (name: string) => dialog(page).getByRole('button', { name, exact: true });
+  const shown = () =>
+    dialog(page)
+      .locator('a')
+      .evaluateAll((links) => links.filter((link) => link.checkVisibility()).map((link) => link.textContent));
+  // “Join in” leads nowhere itself: it is a button.
+  const top = ['Visit', 'Birds', 'Learn', 'News', 'Contact'];
+  await put(page, host, made({}, { 'menu-main': { inPanels: 'one', levels: 2 } }));
+  await opener(page).click();
+  await button('Visit').click();
+  await button('Learn').click();
+  expect(await button('Visit').getAttribute('aria-expanded')).toBe('false');
+  expect(await shown()).toEqual([
+    ...top.slice(0, 3),
+    'School days',
+    'Guided walks',
+    'Courses',
+    ...top.slice(3),
+  ]);
+
+  await put(page, host, made({}, { 'menu-main': { inPanels: 'drill', levels: 2 } }));
+  await opener(page).click();
+  expect(await shown()).toEqual(top);
+  await button('Learn').click();
+  expect(await shown()).toEqual(['Learn', 'School days', 'Guided walks', 'Courses']);
+  await expect(button('Learn')).toHaveCSS('rotate', '90deg');
+  await button('Learn').click();
+  expect(await shown()).toEqual(top);
+  await button('Learn').focus();
+  await page.keyboard.press('Enter');
+  expect(await axe(page)).toEqual([]);
+});

@@ -42,6 +42,7 @@ export function dress(raw: any): any {
     branch: null,
     levels: 'all',
     opensOn: 'click',
+    inPanels: 'several',
     actions: 'none',
     signIcon: null,
     deeperSignIcon: null,

@@ -13,6 +13,6 @@ export function printScript({ names, pinnable }: CompileContext, needed: Readonl
   const behaviours = orderedBehaviours(needed);
   if (behaviours.length === 0) return '';
   const form = pinnable ? 'stoppable' : 'script';
-  const starts = behaviours.map((behaviour) => behaviour[form]).join(',\n');
-  return `(${JOIN[form]})(${JSON.stringify(names.prefix)},${JSON.stringify(`.${names.root}`)},[\n${starts}\n]);\n`;
+  const starts = behaviours.map((behaviour) => behaviour[form]).join(',');
+  return `(${JOIN[form]})(${JSON.stringify(names.prefix)},${JSON.stringify(`.${names.root}`)},[${starts}]);\n`;
 }

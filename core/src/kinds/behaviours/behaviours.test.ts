@@ -12,6 +12,7 @@ import { start as hides } from './hides/script.ts';
 import { start as join } from './join/script.ts';
 import { start as panel } from './panel/script.ts';
 import { start as scrolled } from './scrolled/script.ts';
+import { start as single } from './single/script.ts';
 import { start as summons } from './summons/script.ts';
 import { start as swipe } from './swipe/script.ts';
 import type { Start } from './tools.ts';
@@ -20,6 +21,7 @@ import { start as unfolding } from './unfolding/script.ts';
 const STARTS: Readonly<Record<string, Start>> = {
   current,
   disclosure,
+  single,
   arrows,
   panel: panel as Start,
   summons,
@@ -279,6 +281,26 @@ describe('panels', () => {
     expect(sweep([30, 30])).toBe(true);
     expect(sweep(back)).toBe(false);
   });
+});
+
+test('in a panel a submenu that unfolds closes those beside it, where that is asked for', () => {
+  const submenu = (id: string) =>
+    `<li><button id="${id}" aria-expanded="false"></button><ul><li><a href="/">In</a></li></ul></li>`;
+  const panelOf = document.querySelector('dialog') as Element;
+  panelOf.innerHTML = `<nav><ul>${submenu('one')}${submenu('other')}</ul></nav>`;
+  const opened = () => ['one', 'other'].map((id) => at(id).getAttribute('aria-expanded'));
+  const stop = run('disclosure', 'single');
+  send('one', 'click');
+  send('other', 'click');
+  expect(opened()).toEqual(['true', 'true']);
+  stop();
+  panelOf.querySelector('nav')?.setAttribute('data-hm-single', '');
+  run('disclosure', 'single');
+  send('one', 'click');
+  send('other', 'click');
+  expect(opened()).toEqual(['false', 'true']);
+  send('other', 'click');
+  expect(opened()).toEqual(['false', 'false']);
 });
 
 test('the stylesheet is told how far the page is scrolled', () => {

@@ -23,6 +23,7 @@ export const BEHAVIOURS = [
     'edge',
     'hover',
   ),
+  behaviour('single', 'closes submenus beside the one that opens in a panel', 'single'),
   behaviour('arrows', 'leads from link to link by arrow keys, Home, End and first letters'),
   behaviour('panel', 'opens and closes panels', 'bare', 'scrim', 'link'),
   behaviour('summons', 'opens panels by elements of the page', 'by'),

@@ -31,7 +31,7 @@ export const start: Start = (root, _at, on) => {
         ? links.at((here + (steps[key] as number)) % links.length)
         : [...links.slice(here + 1), ...links].find(
             // Names of keys begin with a capital, so that none of them is taken for the start of a label.
-            (one) => one.textContent.trim().toLowerCase().startsWith(key),
+            (one) => one.textContent.toLowerCase().indexOf(key) === 0,
           );
     if (!link) return;
     event.preventDefault();

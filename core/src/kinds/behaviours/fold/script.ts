@@ -10,7 +10,7 @@ export const start: Start = (root, at, on, undo) => {
     const place = document.createComment('');
     part.before(place);
     const settle = () => {
-      const folds = !!getComputedStyle(part).getPropertyValue(at('folds').replace('data', '-'));
+      const folds = !!getComputedStyle(part).getPropertyValue(`-${at('folds').slice(4)}`);
       if (folds === panel.contains(part)) return;
       if (folds) berth.before(part);
       else {

@@ -7,9 +7,9 @@ import type { Start } from '../tools.ts';
 export const start = (prefix: string, roots: string, starts: readonly Start[]): (() => void) | undefined => {
   const controller = STOPPABLE ? new AbortController() : null;
   const at = (word: string) => `data-${prefix}${word}`;
-  const on = (target: EventTarget, type: string, listener: (event: Event) => unknown) => {
+  const on = (target: EventTarget, type: string, listener: (event: Event) => unknown): void =>
+    // eslint-disable-next-line @typescript-eslint/no-confusing-void-expression -- every page gets these bytes
     target.addEventListener(type, listener, ...(controller ? [controller] : []));
-  };
   const ready = at('ready');
   const found = [...document.querySelectorAll(`${roots}:not([${ready}])`)];
   for (const root of found) root.toggleAttribute(ready);

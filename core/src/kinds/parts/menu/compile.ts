@@ -121,14 +121,46 @@ function markup(part: MenuPart, out: PartOut): HtmlElement {
   return element(
     'nav',
     {
-      class: out.classes('nav'),
+      class: `${out.classes('nav')}${drills(part, out) ? ` ${out.name('drills')}` : ''}`,
       ...out.attributes,
       'aria-label': part.name,
       [out.attribute('hover')]: hover && '',
+      [out.attribute('single')]: isSingle(part, out) && '',
     },
     ...lists.map((list) => element('ul', { class: out.class('list') }, ...list)),
   );
 }
+
+const hasSigns = (part: MenuPart, out: PartOut) => menuHasSlot(part, 'marker', out.site);
+
+/** Whether submenus in a panel close one another, and whether each takes the place of what is around it. */
+const isSingle = (part: MenuPart, out: PartOut) => part.inPanels === 'one' && hasSigns(part, out);
+const drills = (part: MenuPart, out: PartOut) => part.inPanels === 'drill' && hasSigns(part, out);
+
+/** A submenu that is open in a panel takes the place of its neighbours; the row of its parent is the way back. */
+function drillRules(part: MenuPart, out: PartOut): ConditionalRule[] {
+  if (!drills(part, out)) return [];
+  const menu = `.${out.name('drills')}.${out.class('nav')}`;
+  const open = `[${out.attribute('open')}]`;
+  const parent = `${menu} li:has(>${open})>.${out.class('parent')}`;
+  const back = `${parent}${menuSign(out)}`;
+  return out.inPanel([
+    [out.within(`${menu} ul:has(>li>${open})>li:not(:has(>${open}))`), [['display', 'none']]],
+    [out.within(`${menu} ul${open}`), [['margin-inline-start', '0']]],
+    [out.within(`${parent}::before`), [['order', '-1']]],
+    [
+      out.within(back),
+      [
+        ['inset-inline', '0 auto'],
+        ['rotate', '90deg'],
+      ],
+    ],
+    [out.within(`${back}:dir(rtl)`), [['rotate', '-90deg']]],
+    [out.within(`${back}::before`), [['rotate', 'none']]],
+  ]);
+}
+
+const menuSign = (out: PartOut) => `>.${out.class('marker')}`;
 
 /** Room between a picture and the label. */
 const SPACED: Declaration = ['margin-inline-end', `${PICTURE_SPACE}px`];
@@ -228,11 +260,13 @@ function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
     ...submenuRules(part, out),
     ...spanRules(part, out),
     ...keptRules(part, out),
+    ...drillRules(part, out),
   ];
 }
 
 function behaviours(part: MenuPart, out: PartOut): BehaviourId[] {
-  return menuHasSlot(part, 'marker', out.site) ? ['current', 'disclosure', 'arrows'] : ['current'];
+  if (!hasSigns(part, out)) return ['current'];
+  return ['current', 'disclosure', 'arrows', ...(isSingle(part, out) ? (['single'] as const) : [])];
 }
 
 export function compileMenu(part: MenuPart, out: PartOut): Fragment {

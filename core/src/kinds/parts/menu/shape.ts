@@ -13,6 +13,14 @@ export const MENU_SHAPE = {
     { hover: 'by pointing or click', click: 'by click' },
     { label: 'submenus open', hint: 'in a row; in a panel they always open by click' },
   ),
+  inPanels: choice(
+    {
+      several: 'unfold, several at once',
+      one: 'unfold, one at a time',
+      drill: 'take the place of what is around, with a way back',
+    },
+    { label: 'in a panel', hint: 'how submenus open there, unless they stand open' },
+  ),
   actions: choice(
     { none: 'none', last: 'the last one', 'last-two': 'the last two' },
     {
