@@ -77,8 +77,8 @@ test('the last way to close is not taken away: why is said', async ({ page }) =>
   await page.getByRole('button', { name: 'by the scrim' }).click();
   await page.getByRole('button', { name: 'by Escape' }).click();
   await page
-    .getByRole('group', { name: /closes by/ })
-    .getByRole('button')
+    .getByRole('radiogroup', { name: /closes by/ })
+    .getByRole('radio')
     .last()
     .click();
   await expect(page.getByText(/needs a close control, or to be closed by/)).toBeVisible();

@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER, measure } from '../../../core/test/demo.ts';
-import { fitLine, itemsOf, PROPERTY_GROUPS, runEdit } from '@hamaca/core';
+import { fitLine, itemsOf, property, PROPERTY_GROUPS, runEdit } from '@hamaca/core';
 import { cellOf, readSheet, suggestColour } from './bench/sheet/sheet-model.ts';
 import { drawRope, ropeY } from './bench/widths/rope.ts';
 import { WORDS } from '../words/words.ts';
@@ -28,8 +28,11 @@ describe('the look sheet', () => {
     from?.rows.find((row) => row.property === property)?.cells.find((entry) => entry.cell.state === state);
   test('has a row for each property and a column for each state', () => {
     expect(new Set(sheet?.rows.map((row) => row.property))).toEqual(new Set(sheet?.kind.properties));
+    // What is arranged has one value for all states.
     for (const row of sheet?.rows ?? [])
-      expect(row.cells.map((entry) => entry.cell.state)).toEqual(sheet?.states);
+      expect(row.cells.map((entry) => entry.cell.state)).toEqual(
+        property(row.property).arranged ? ['rest'] : sheet?.states,
+      );
   });
   test('tells own values from inherited ones, and where those come from', () => {
     expect(cell('fill', 'hover')).toMatchObject({ own: true, resolved: { value: { role: 'soft' } } });

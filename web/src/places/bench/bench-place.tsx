@@ -1,5 +1,6 @@
 import {
   isSameBesideLooks,
+  pieceKind,
   bandAt,
   findPiece,
   opensOver,
@@ -71,9 +72,15 @@ interface PieceBarProps {
   readonly piece: Piece;
 }
 
-/** Looks are not told there. */
+/** Which pieces can come to be scrolled. */
+const scrolling = ({ pieces }: Site) =>
+  pieces.map((piece) => pieceKind(piece).comesTo(piece as never, 'scrolled')).join();
+
+/** Of looks nothing is told there but whether a bar stays. */
 const isSameBar = (a: PieceBarProps, b: PieceBarProps) =>
-  a.piece.id === b.piece.id && isSameBesideLooks(a.site, b.site, ['scenes', 'bands']);
+  a.piece.id === b.piece.id &&
+  isSameBesideLooks(a.site, b.site, ['scenes', 'bands']) &&
+  scrolling(a.site) === scrolling(b.site);
 
 const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const chosen = useScene(site);

@@ -5,7 +5,7 @@ export const start: Start = (root, at, on, undo) => {
   if ('open' in root) return;
   const name = at('past');
   const look = () => {
-    const after = getComputedStyle(root).getPropertyValue(at('after').replace('data', '-'));
+    const after = getComputedStyle(root).getPropertyValue(`-${at('after').slice(4)}`);
     root.toggleAttribute(name, scrollY > parseFloat(after));
   };
   on(window, 'scroll', look);

@@ -202,7 +202,9 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
 
   const rowIds = sheet.rows.map((entry) => entry.property);
   const focusedRow = rowIds.includes(row) ? row : rowIds[0];
-  const focusedState = sheet.states.includes(column) ? column : 'rest';
+  const focusedCells = sheet.rows.find((entry) => entry.property === focusedRow)?.cells ?? [];
+  // What is arranged has one value for all states.
+  const focusedState = focusedCells.some(({ cell }) => cell.state === column) ? column : 'rest';
   const focus: Corner | null =
     focusedRow === undefined ? null : { property: focusedRow, state: focusedState };
   const current =

@@ -172,7 +172,7 @@ export function readSheet(site: Site, view: View, scene: Scene): Sheet | null {
   const shown = new Set(shownProperties(site, kind, view));
   const row = (id: PropertyId): SheetRow => ({
     property: id,
-    cells: states
+    cells: (property(id).arranged ? (['rest'] as const) : states)
       .map((state) => sheetCell(site, kind, cellOf(site, view, id, state), band))
       .filter((cell) => cell !== null),
   });
