@@ -1,9 +1,10 @@
 /** @jest-environment jsdom */
+import { gzipSync } from 'node:zlib';
 import { beforeEach, describe, expect, jest, test } from '@jest/globals';
 import { start as appears } from './appears/script.ts';
 import { start as arrows } from './arrows/script.ts';
 import { start as away } from './away/script.ts';
-import { BEHAVIOURS } from './behaviours.ts';
+import { BEHAVIOURS, JOIN } from './behaviours.ts';
 import { start as current } from './current/script.ts';
 import { start as disclosure } from './disclosure/script.ts';
 import { start as distance } from './distance/script.ts';
@@ -91,6 +92,12 @@ beforeEach(() => {
   HTMLDialogElement.prototype.close = function (this: HTMLDialogElement) {
     this.open = false;
   };
+});
+
+test('all of them together pack into less than 2 kB, as the output joins them', () => {
+  const all = BEHAVIOURS.map(({ script }) => script).join(',');
+  const script = `(${JOIN.script})("hm-",".hm-site-marisma",[${all}]);`;
+  expect(gzipSync(script, { level: 9 }).length).toBeLessThan(2000);
 });
 
 test('every behaviour has a module, a purpose and its own attributes', () => {
@@ -269,7 +276,9 @@ describe('panels', () => {
     dialog().showModal();
     const sweep = ([x, y]: readonly number[]) => {
       const touch = (clientX: number, clientY: number) => ({ clientX, clientY });
-      const start = Object.assign(new Event('touchstart', { bubbles: true }), { touches: [touch(400, 300)] });
+      const start = Object.assign(new Event('touchstart', { bubbles: true }), {
+        changedTouches: [touch(400, 300)],
+      });
       const end = Object.assign(new Event('touchend', { bubbles: true }), {
         changedTouches: [touch(400 + (x ?? 0), 300 + (y ?? 0))],
       });

@@ -4,10 +4,8 @@ import type { Start } from '../tools.ts';
 export const start: Start = (root, at, on, undo) => {
   if ('open' in root) return;
   const name = at('past');
-  const look = () => {
-    const after = getComputedStyle(root).getPropertyValue(`-${at('after').slice(4)}`);
-    root.toggleAttribute(name, scrollY > parseFloat(after));
-  };
+  const after = () => getComputedStyle(root).getPropertyValue(`-${at('after').slice(4)}`);
+  const look = () => root.toggleAttribute(name, scrollY > parseFloat(after()));
   on(window, 'scroll', look);
   look();
   if (STOPPABLE)

@@ -1,17 +1,15 @@
 import type { Start } from '../tools.ts';
 
 /** Tells the stylesheet how far the page is scrolled, so that a page drawn smaller keeps its middle in the window's. */
-export const start: Start = (root, at, on, undo) => {
-  if (!('open' in root)) return;
-  const { style } = document.documentElement;
+export const start: Start = (_root, at, on, undo) => {
   const name = `-${at('y').slice(4)}`;
   const tell = () => {
-    style.setProperty(name, `${scrollY}px`);
+    document.documentElement.style.setProperty(name, `${scrollY}px`);
   };
   on(window, 'scroll', tell);
   tell();
   if (STOPPABLE)
     undo?.(() => {
-      style.removeProperty(name);
+      document.documentElement.style.removeProperty(name);
     });
 };

@@ -8,7 +8,7 @@ export const start: Start = (root, at, on, undo) => {
   on(window, 'scroll', () => {
     // At the ends of the page some browsers let it spring back: that is no way up.
     if (Math.abs(scrollY - last) < 4) return;
-    root.toggleAttribute(name, scrollY > last && scrollY > root.clientHeight);
+    root.toggleAttribute(name, scrollY > Math.max(last, root.clientHeight));
     last = scrollY;
   });
   if (STOPPABLE)

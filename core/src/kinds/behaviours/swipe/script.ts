@@ -5,16 +5,16 @@ export const start: Start<HTMLDialogElement> = (root, at, on) => {
   if (!root.hasAttribute(at('swipe'))) return;
   let x: number;
   let y: number;
-  const place = ([touch]: TouchList) => {
+  const place = ({ changedTouches: [touch] }: TouchEvent) => {
     const { clientX, clientY } = touch as Touch;
     return [clientX, clientY] as const;
   };
-  on(root, 'touchstart', ({ touches }: TouchEvent) => {
-    [x, y] = place(touches);
+  on(root, 'touchstart', (event: TouchEvent) => {
+    [x, y] = place(event);
   });
-  on(root, 'touchend', ({ changedTouches }: TouchEvent) => {
+  on(root, 'touchend', (event: TouchEvent) => {
     const { left, right, top, bottom } = root.getBoundingClientRect();
-    const [endX, endY] = place(changedTouches);
+    const [endX, endY] = place(event);
     const isAcross = Math.abs(endX - x) > Math.abs(endY - y);
     const [way, from, to] = isAcross
       ? [endX - x, left, right >= innerWidth]
