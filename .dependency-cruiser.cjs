@@ -1,6 +1,6 @@
 /**
  * Arrows point one way. Inside core: base; colour, text, print; drawings; values; kinds/properties; model; kinds; migrate, load;
- * resolve; links; edit, layout; output; check; formats, starters.
+ * resolve; links; edit, layout; advice; output; check; formats, starters.
  */
 const floor = ['base', 'colour', 'text', 'print', 'drawings', 'values', 'kinds/properties', 'model'];
 const below = {
@@ -19,6 +19,7 @@ const below = {
   links: ['base', 'values', 'model', 'kinds'],
   edit: [...floor, 'kinds', 'load', 'resolve', 'links'],
   layout: [...floor, 'kinds', 'resolve', 'links'],
+  advice: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout'],
   output: [...floor, 'kinds', 'resolve', 'links', 'layout'],
   check: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout', 'output'],
   formats: [...floor, 'kinds', 'load', 'resolve', 'links', 'layout', 'output'],

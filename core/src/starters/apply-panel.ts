@@ -14,17 +14,14 @@ import type { SlotKind } from '../model/slot.ts';
 import { itemKeysIn, levelKey, type LevelKey, type State } from '../model/states.ts';
 import type { Held, PanelStarter } from './panel-starter.ts';
 
-type MutableLook = Record<string, Record<string, Record<string, Record<string, Values>>>>;
-
 /** A look with more values at one place. */
 function say(look: Look, slot: string, level: LevelKey, state: State, band: string, values: Values): Look {
-  const before = look as MutableLook;
-  const states = before[slot]?.[level] ?? {};
+  const states = look[slot]?.[level] ?? {};
   const bands = states[state] ?? {};
   return {
     ...look,
     [slot]: {
-      ...before[slot],
+      ...look[slot],
       [level]: { ...states, [state]: { ...bands, [band]: { ...bands[band], ...values } } },
     },
   };
@@ -105,7 +102,7 @@ function copyOf(site: Site, panel: Panel, kind: 'logo' | 'social', world: NewPar
   const arrives = found && foldOf(site, found.part.id)?.to?.piece.id === panel.id;
   if (!found || arrives) return [];
   const { bands: _bands, folds: _folds, ...part } = found.part;
-  return [{ ...part, id: world.freshId(kind) } as Part];
+  return [{ ...part, id: world.freshId(kind) }];
 }
 
 /** The first menu of the site that is not shown here yet. */

@@ -7,8 +7,8 @@ import { cellIn, valueIn } from './values.ts';
 /** Where an opener stands fixed in a band; null in its row, or where it is not shown. */
 function placeIn(site: Site, part: Part, band: number): string | null {
   if (part.kind !== 'opener' || !isShownIn(part, site, band)) return null;
-  const place = String(valueIn(site, { owner: part.id, slot: 'opener' }, 'fixedAt', band));
-  return place === 'in its row' ? null : place;
+  const place = valueIn(site, { owner: part.id, slot: 'opener' }, 'fixedAt', band);
+  return typeof place !== 'string' || place === 'in its row' ? null : place;
 }
 
 /** What else stands fixed at a place of the window. */

@@ -5,7 +5,7 @@ import { seeded } from '../../test/random-site.ts';
 import { runEdit } from '../edit/operations.ts';
 import { findPiece, standingPieces } from '../kinds/placed.ts';
 import type { Piece, Site } from '../kinds/site.ts';
-import { fitLine } from './fit.ts';
+import { fitLine } from '../layout/fit.ts';
 import { whatIfs } from './what-ifs.ts';
 
 /** The least width at which a piece is in one line in its widest band, as the width line tells it. */

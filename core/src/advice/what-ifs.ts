@@ -11,7 +11,7 @@ import type { SlotRef } from '../model/look.ts';
 import type { LevelKey } from '../model/states.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { Measurer } from '../text/measure.ts';
-import { widestRow } from './fit.ts';
+import { widestRow } from '../layout/fit.ts';
 
 /** A change that would let the rows of a piece stand on one line at narrower windows. */
 export interface WhatIf {
@@ -102,7 +102,7 @@ function shorterLabels(site: Site, part: MenuPart): Try[] {
         .replace(/\s+[&+–-]$/u, '');
       return {
         label: `“${label}” as “${short}”`,
-        edit: { name: 'set-item', args: { id, fields: { label: short } } } as Edit,
+        edit: { name: 'set-item', args: { id, fields: { label: short } } },
       };
     });
 }
