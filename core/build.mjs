@@ -37,7 +37,10 @@ function sourceOf(name, isStoppable) {
 function writtenOut(isStoppable) {
   const mark = 'written_';
   const sources = scripts.map((name) => `${mark}${name}=${sourceOf(name, isStoppable)};`);
-  const { code } = minify_sync(sources.join('\n'), { ecma: 2020, compress: { keep_fargs: false } });
+  const { code } = minify_sync(sources.join('\n'), {
+    ecma: 2020,
+    compress: { keep_fargs: false, passes: 3, unsafe_arrows: true, unsafe_methods: true },
+  });
   const [, ...pieces] = code.split(new RegExp(`[,;]?${mark}(\\w+)=`));
   return Object.fromEntries(
     scripts.map((name) => [name, pieces[pieces.indexOf(name) + 1].replace(/;$/, '')]),

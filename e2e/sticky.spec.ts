@@ -1,32 +1,16 @@
 import { expect, type Page } from '@playwright/test';
-import type { PropertyId, Site, State, Value } from '@hamaca/core';
+import type { Site } from '@hamaca/core';
 import { axe, open, test } from './support/pasted.ts';
-import { demoSite, edited, handOff, marisma, type Host } from './support/output.ts';
+import { demoSite, edited, handOff, marisma, saying, type Host, type SaidValues } from './support/output.ts';
 
-type Cells = readonly {
-  readonly owner?: string;
-  readonly slot?: string;
-  readonly state?: State;
-  readonly band?: string;
-  readonly property: PropertyId;
-  readonly value: Value;
-}[];
+type Cells = readonly (Omit<SaidValues[number], 'owner' | 'slot'> & Partial<SaidValues[number]>)[];
 
 /** A site whose bar, or what else is named, says something. */
 const said = (cells: Cells, site: Site = demoSite()): Site =>
-  edited(site, {
-    name: 'set-look',
-    args: {
-      cells: cells.map(({ owner = 'header', slot = 'bar', state = 'rest', band = 'all', ...cell }) => ({
-        owner,
-        slot,
-        state,
-        band,
-        level: 'all' as const,
-        ...cell,
-      })),
-    },
-  });
+  saying(
+    site,
+    cells.map((cell) => ({ owner: 'header', slot: 'bar', ...cell })),
+  );
 
 const LONG = `<style>body{margin:0}</style><main><h1>Marisma</h1>${'<p>The reserve lies where the river meets the sea.</p>'.repeat(30)}<h2 id="there">There</h2>${'<p>Birds rest here in spring.</p>'.repeat(120)}<p id="end">The end</p></main>`;
 

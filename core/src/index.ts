@@ -27,6 +27,7 @@ export { type Property, PROPERTY_GROUPS, type PropertyGroup } from './values/pro
 export { LANGUAGE_TAG, PAGE_PATH, refuseUrl, SITE_ADDRESS, TOKENS } from './values/url.ts';
 export { coloursIn, type ColourValue, isColourValue, type Role, ROLES, type Value } from './values/values.ts';
 export { isPropertyId, property, PROPERTY_IDS, type PropertyId } from './kinds/properties/properties.ts';
+export type { MenuForm } from './kinds/properties/placement.ts';
 export { cleanDrawing } from './drawings/clean-drawing.ts';
 export {
   type Box,

@@ -43,6 +43,7 @@ export function dress(raw: any): any {
     levels: 'all',
     opensOn: 'click',
     inPanels: 'several',
+    moreWord: 'More',
     actions: 'none',
     signIcon: null,
     deeperSignIcon: null,

@@ -15,6 +15,10 @@ import {
   runEdit,
   type Edit,
   type Starter,
+  type LevelKey,
+  type PropertyId,
+  type State,
+  type Value,
 } from '@hamaca/core';
 
 const at = (path: string) => fileURLToPath(new URL(`../../${path}`, import.meta.url));
@@ -48,6 +52,24 @@ export function edited(site: Site, edit: Edit): Site {
   if (!ran.ok) throw new Error(ran.error[0]?.message);
   return ran.value.site;
 }
+
+/** Values of looks, as tests write them: of all levels, at rest and at all widths where nothing else is said. */
+export type SaidValues = readonly {
+  readonly owner: string;
+  readonly slot: string;
+  readonly level?: LevelKey;
+  readonly state?: State;
+  readonly band?: string;
+  readonly property: PropertyId;
+  readonly value: Value;
+}[];
+
+/** A site whose looks say something more. */
+export const saying = (site: Site, cells: SaidValues): Site =>
+  edited(site, {
+    name: 'set-look',
+    args: { cells: cells.map((cell) => ({ level: 'all', state: 'rest', band: 'all', ...cell })) },
+  });
 
 /** The demo in a starting design. */
 export function designedDemo(design: Starter): Site {

@@ -134,6 +134,12 @@ export interface PartOut extends Out {
   readonly neededBelow: (panel: string) => number | null;
   /** The parts that arrive here, for a berth. */
   readonly arriving: readonly Part[];
+  /** Whether it stands in its own place in a band, at some width at least. */
+  readonly standsIn: (band: number) => boolean;
+  /** What the look of one of its slots says of a property at rest in one band. */
+  readonly valueIn: (slot: string, id: PropertyId, band: number) => Value | undefined;
+  /** What something comes to in each band: what is alike once, with the widths of its bands. */
+  readonly inBands: <Told>(read: (band: number) => Told) => readonly Said<Told>[];
 }
 
 export interface SectionOut extends Out {

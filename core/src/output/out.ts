@@ -34,6 +34,7 @@ import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
 import { arrangedItems, inBands, saidInBands, saidTogether, says, singleLinks } from './said.ts';
 import { itemClass, ofLevel, openedPage, stateMedia } from './selectors.ts';
 import { levelKey, type State } from '../model/states.ts';
+import type { PropertyId } from '../kinds/properties/properties.ts';
 import { foldIn, placeOf, under } from './place.ts';
 import { bandsWhere, below, hiddenClasses } from './shown.ts';
 
@@ -149,8 +150,14 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
         const from = findPlaced(site, arriving.id)?.piece;
         return from !== undefined && context.pieces.includes(from);
       }),
+      standsIn: (band) => standsIn(site, placed, band),
+      valueIn: (slot, property, band) => valueIn(part.id, slot, property, band),
+      inBands: (read) => inBands(site, read),
     };
   };
+
+  const valueIn = (owner: string, slot: string, property: PropertyId, band: number) =>
+    resolve(site, { owner, slot, level: null, property, states: [], band })?.value;
 
   const boxOf = (part: Part) => names.slotClass(part.id, partKind(part).box?.(part as never) ?? part.kind);
   const placedOf = (part: Part) => findPlaced(site, part.id) as PlacedPart;
@@ -201,8 +208,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     openedFrom: openedFrom(site, piece.id),
     foldsBelow: foldsBelow(site, piece),
     leastHeight: (section, band, states) => leastHeight(context, section, band, states),
-    valueIn: (owner, slot, property, band) =>
-      resolve(site, { owner, slot, level: null, property, states: [], band })?.value,
+    valueIn,
     inBands: (read) => inBands(site, read),
   };
   return pieceKind(piece).compile(piece as never, out);

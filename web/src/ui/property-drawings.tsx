@@ -185,6 +185,38 @@ const OPENS: Drawings = {
   'not at all': <path d="M5 4h10" className="stroke-ink" />,
 };
 
+/** Three links as far as a bar has room. */
+const MENU_FORM: Drawings = {
+  'in a row': (
+    <>
+      <path d="M2 12h40" className="stroke-rope" strokeWidth="14" strokeOpacity="0.35" />
+      <path d="M6 12h8M18 12h8M30 12h8" />
+    </>
+  ),
+  'in a strip': (
+    <>
+      <path d="M2 12h40" className="stroke-rope" strokeWidth="14" strokeOpacity="0.35" />
+      <path d="M2 10h6M12 10h10M26 10h10M40 10h2" />
+      <path d="M6 16h16" strokeWidth="1" />
+    </>
+  ),
+  'the rest under “more”': (
+    <>
+      <path d="M2 6h40" className="stroke-rope" strokeWidth="10" strokeOpacity="0.35" />
+      <path d="M5 6h8M17 6h8" />
+      <path d="M30 5l3 3 3-3" strokeWidth="1.5" />
+      <path d="M26 12h14v10H26z" fill="currentColor" fillOpacity="0.25" strokeWidth="1" />
+    </>
+  ),
+  'at the bottom': (
+    <>
+      <rect x="13" y="2" width="18" height="20" className="stroke-ink" strokeWidth="1" />
+      <path d="M13 17h18v5H13z" fill="currentColor" fillOpacity="0.3" stroke="none" />
+      <path d="M15.5 19.5h3M20.5 19.5h3M25.5 19.5h3" strokeWidth="1.5" />
+    </>
+  ),
+};
+
 const LIES: Drawings = {
   'from the start': opening('M10 9h24v12H10z', 'M10 5h10'),
   centred: opening('M10 9h24v12H10z', 'M17 5h10'),
@@ -406,6 +438,7 @@ export const PROPERTY_DRAWINGS: Readonly<Record<string, Drawings>> = {
   motion: MOTION,
   motionCurve: MOTION_CURVE,
   opens: OPENS,
+  menuForm: MENU_FORM,
   lies: LIES,
   arrives: ARRIVALS,
   leaves: ARRIVALS,

@@ -13,7 +13,10 @@ const behaviour = <const Id extends keyof typeof BUILT>(
   stoppable: STOPPABLE[id],
 });
 
-/** Everything the script can do, in the order it is started: what moves parts comes after what listens to them. */
+/**
+ * Everything the script can do, in the order it is started: what moves parts comes after what listens to them. Among
+ * those that may stand anywhere, the order is the one that packs best.
+ */
 export const BEHAVIOURS = [
   behaviour('current', 'marks the links to the page it is on'),
   behaviour(
@@ -23,18 +26,19 @@ export const BEHAVIOURS = [
     'edge',
     'hover',
   ),
-  behaviour('single', 'closes submenus beside the one that opens in a panel', 'single'),
-  behaviour('arrows', 'leads from link to link by arrow keys, Home, End and first letters'),
-  behaviour('panel', 'opens and closes panels', 'bare', 'scrim', 'link'),
-  behaviour('summons', 'opens panels by elements of the page', 'by'),
-  behaviour('away', 'closes panels once the page is scrolled on', 'away'),
-  behaviour('swipe', 'closes panels by a sweep of a finger', 'swipe'),
-  behaviour('distance', 'tells the stylesheet how far the page is scrolled'),
   behaviour('unfolding', 'closes a search that unfolds where attention goes elsewhere'),
-  behaviour('fold', 'moves parts to their berth and back', 'berth'),
   behaviour('hides', 'tells the stylesheet on which way the page is scrolled', 'down'),
+  behaviour('swipe', 'closes panels by a sweep of a finger', 'swipe'),
+  behaviour('single', 'closes submenus beside the one that opens in a panel', 'single'),
+  behaviour('arrows', 'leads from link to link by arrow keys, Home and End'),
+  behaviour('rest', 'moves links that a row has no room for into a submenu of their own', 'rest'),
   behaviour('appears', 'tells the stylesheet that the page is scrolled far enough', 'past'),
+  behaviour('distance', 'tells the stylesheet how far the page is scrolled'),
+  behaviour('away', 'closes panels once the page is scrolled on', 'away'),
+  behaviour('panel', 'opens and closes panels', 'bare', 'scrim', 'link'),
+  behaviour('fold', 'moves parts to their berth and back', 'berth'),
   behaviour('scrolled', 'tells the stylesheet that the page is scrolled', 'scrolled'),
+  behaviour('summons', 'opens panels by elements of the page', 'by'),
 ] as const;
 
 export type BehaviourId = (typeof BEHAVIOURS)[number]['id'];

@@ -40,6 +40,11 @@ function side(inline: 'start' | 'end') {
   ] as const;
 }
 
+/** How the links of a menu stand where it is in a row. */
+export const MENU_FORMS = ['in a row', 'in a strip', 'the rest under “more”', 'at the bottom'] as const;
+
+export type MenuForm = (typeof MENU_FORMS)[number];
+
 /** Where a submenu's box stands, and how wide and in how many columns it lies there. */
 export const PLACEMENT_PROPERTIES = {
   fixedAt: {
@@ -59,6 +64,34 @@ export const PLACEMENT_PROPERTIES = {
     ),
     hint: 'in its row, or fixed on the page while that scrolls; margins are its distance from the edges',
     related: ['marginInline', 'marginBlock'],
+  },
+  menuForm: {
+    kind: 'choice',
+    label: 'links stand',
+    group: 'placement',
+    css: ['flex-wrap'],
+    initial: 'in a row',
+    choices: same(...MENU_FORMS),
+    arranged: true,
+    unshared: true,
+    common: true,
+    bringsWith: { 'at the bottom': { fill: { role: 'paper' } } },
+    hint: 'in a row that wraps where there is no room, in a strip that scrolls, as far as there is room with the rest under a word such as “More”, or in a bar at the bottom of the window; around a logo the rest scrolls',
+    related: ['bottomHeight', 'fill', 'lineTop'],
+  },
+  bottomHeight: {
+    kind: 'length',
+    label: 'height at the bottom',
+    group: 'placement',
+    css: ['min-block-size'],
+    initial: 56,
+    min: 24,
+    max: 200,
+    step: 1,
+    arranged: true,
+    unshared: true,
+    hint: 'of the bar at the bottom of the window; the page keeps as much room at its end',
+    related: ['menuForm'],
   },
   opens: {
     kind: 'choice',

@@ -70,7 +70,7 @@ function changeHeader({ stays, ...header }: Raw): Raw {
 function changePart(part: Raw): Raw {
   switch (part['kind']) {
     case 'menu':
-      return { ...part, signIcon: null, deeperSignIcon: null, inPanels: 'several' };
+      return { ...part, signIcon: null, deeperSignIcon: null, inPanels: 'several', moreWord: 'More' };
     case 'opener':
       return { ...part, icon: null, drawing: 'lines', turns: 'none', labelShown: false };
     case 'text':

@@ -1,10 +1,10 @@
-import { itemLevels, shownDepth } from '../../content.ts';
+import { itemLevels } from '../../content.ts';
 import type { PartOut, Said } from '../../out.ts';
 import type { PropertyId } from '../../properties/properties.ts';
 import type { Value } from '../../../values/values.ts';
 import type { BoxLevel } from './opening.ts';
 import type { MenuPart } from './shape.ts';
-import { menuHasLevel } from './slots.ts';
+import { boxDepth, menuHasLevel } from './slots.ts';
 
 /** Boxes that are arranged alike: those of a level, or that of a single link with its own way to open. */
 export interface Boxes {
@@ -52,7 +52,7 @@ function boxesOfLevel(part: MenuPart, level: BoxLevel, but: readonly string[], o
 
 /** All boxes of a placement, by how they are arranged: those of each level, then those of single links. */
 export function boxesOf(part: MenuPart, out: PartOut): Boxes[] {
-  const depth = shownDepth(out.site, part);
+  const depth = boxDepth(part, out.site);
   const levels: readonly BoxLevel[] = depth > 2 ? [2, 3] : depth > 1 ? [2] : [];
   const places = itemLevels(out.site, part);
   const own = out.arrangedItems('submenu');

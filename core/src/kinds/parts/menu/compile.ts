@@ -3,6 +3,7 @@ import { levelCount } from '../../../model/states.ts';
 import {
   element,
   styleRule,
+  text,
   type ConditionalRule,
   type Declaration,
   type HtmlElement,
@@ -19,7 +20,8 @@ import {
   itemAttributes,
   itemContent,
 } from './item.ts';
-import { halfOf, signIconAt, type MenuPart } from './shape.ts';
+import { formRules } from './forms.ts';
+import { halfOf, hasMore, signIconAt, type MenuPart } from './shape.ts';
 import { isDisclosed, type BoxLevel } from './opening.ts';
 import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
 import { iconRules } from '../../with-icon.ts';
@@ -111,11 +113,46 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
   );
 }
 
-/** A menu as a named navigation with nested lists: one, or two halves where it is split around the logo. */
-function markup(part: MenuPart, out: PartOut): HtmlElement {
-  const items = shownItems(out.site, part).map((item, index) =>
+/** The last link, under which the script moves those the row has no room for; calls to action stay behind it. */
+function moreElement(part: MenuPart, out: PartOut): HtmlElement {
+  const id = out.id(`${out.class('submenu')}-more`);
+  const icon = signIconAt(part, 1);
+  return element(
+    'li',
+    { class: out.name('more'), hidden: true },
+    element(
+      'button',
+      {
+        class: `${out.class('link')} ${out.class('parent')}`,
+        type: 'button',
+        'aria-expanded': 'false',
+        'aria-controls': id,
+      },
+      text(part.moreWord),
+      element(
+        'span',
+        { class: out.class('marker') },
+        icon === null ? null : out.glyph(out.class('sign-icon'), icon),
+      ),
+    ),
+    element('ul', { class: out.class('submenu'), id, [out.attribute('rest')]: true }),
+  );
+}
+
+/** The links of a menu, with the last one where it has a form that needs it. */
+function listed(part: MenuPart, out: PartOut): HtmlElement[] {
+  const items = shownItems(out.site, part);
+  const elements = items.map((item, index) =>
     itemElement(part, item, { level: 1, way: `-${index + 1}` }, out),
   );
+  if (!hasMore(part) || out.split) return elements;
+  const place = items.findLastIndex(({ role }) => role !== 'action') + 1;
+  return elements.toSpliced(place, 0, moreElement(part, out));
+}
+
+/** A menu as a named navigation with nested lists: one, or two halves where it is split around the logo. */
+function markup(part: MenuPart, out: PartOut): HtmlElement {
+  const items = listed(part, out);
   const lists = out.split ? [halfOf(items, 0), halfOf(items, 1)] : [items];
   const hover = part.opensOn === 'hover' && menuHasSlot(part, 'marker', out.site);
   return element(
@@ -261,12 +298,19 @@ function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
     ...spanRules(part, out),
     ...keptRules(part, out),
     ...drillRules(part, out),
+    ...formRules(part, out),
   ];
 }
 
 function behaviours(part: MenuPart, out: PartOut): BehaviourId[] {
   if (!hasSigns(part, out)) return ['current'];
-  return ['current', 'disclosure', 'arrows', ...(isSingle(part, out) ? (['single'] as const) : [])];
+  return [
+    'current',
+    'disclosure',
+    'arrows',
+    ...(isSingle(part, out) ? (['single'] as const) : []),
+    ...(hasMore(part) && !out.split ? (['rest'] as const) : []),
+  ];
 }
 
 export function compileMenu(part: MenuPart, out: PartOut): Fragment {

@@ -11,6 +11,8 @@ import {
 } from '../../extent.ts';
 import { withIconExtent } from '../../with-icon.ts';
 import { hasOwnTarget, PICTURE_SPACE } from './item.ts';
+import type { MenuForm } from '../../properties/placement.ts';
+import { LEAST_ROOM } from './forms.ts';
 import { halfOf, type MenuPart } from './shape.ts';
 
 /** What a sign takes of a row, in px: as much as its type is large, and never less than a target. */
@@ -87,6 +89,15 @@ export function menuExtent(part: MenuPart, at: PartExtents): Extent {
     (item) => item.bands?.includes(at.band) !== false,
   );
   const list = at.slot('list');
+  switch (list.word('menuForm') as MenuForm) {
+    case 'at the bottom':
+      return exact(0);
+    case 'in a strip':
+    case 'the rest under “more”':
+      // What there is no room for scrolls, or leaves the row. Two halves are asked for one by one.
+      return exact(at.half === 1 ? 0 : LEAST_ROOM);
+    case 'in a row':
+  }
   const separators = list.line('separator') * Math.max(0, items.length - 1);
   const around = 2 * list.pixels('paddingInline') + list.around();
   const extents = items.map((item) => itemExtent(part, item, at));

@@ -1,5 +1,14 @@
+import type { MenuForm } from '../../properties/placement.ts';
 import { choice, levels, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
 import type { PartOf } from '../../kind.ts';
+
+/** Whether links there is no room for are under a last one, in any band. */
+export function hasMore(part: { readonly look?: unknown }): boolean {
+  const look = part.look as MenuPart['look'] | undefined;
+  return Object.values(look?.['list']?.all?.rest ?? {}).some(
+    ({ menuForm }) => (menuForm as MenuForm | undefined) === 'the rest under “more”',
+  );
+}
 
 export const MENU_SHAPE = {
   menu: reference('menu', { label: 'menu' }),
@@ -21,6 +30,13 @@ export const MENU_SHAPE = {
     },
     { label: 'in a panel', hint: 'how submenus open there, unless they stand open' },
   ),
+  moreWord: text({
+    label: '“more”',
+    needed: true,
+    hint: 'the word that the links are under that the row has no room for',
+    initial: 'More',
+    when: hasMore,
+  }),
   actions: choice(
     { none: 'none', last: 'the last one', 'last-two': 'the last two' },
     {

@@ -19,7 +19,7 @@ import { around } from '../../with-icon.ts';
 import { itemLevels, oncePerPlacement, shownDepth, shownItems, shownLinks } from '../../content.ts';
 import { isDisclosed, USUAL_OPENING, type BoxLevel } from './opening.ts';
 import { controlSlot, isLinkedParent } from './item.ts';
-import { signIconAt, type MenuPart } from './shape.ts';
+import { hasMore, signIconAt, type MenuPart } from './shape.ts';
 
 export const MENU_SLOTS = {
   list: {
@@ -27,7 +27,7 @@ export const MENU_SLOTS = {
     levels: [],
     states: BOX_STATES,
     text: 'none',
-    properties: ['gap', ...BOX_PROPERTIES, 'separator', ...MARGIN_PROPERTIES],
+    properties: ['menuForm', 'bottomHeight', 'gap', ...BOX_PROPERTIES, 'separator', ...MARGIN_PROPERTIES],
     defaults: {},
   },
   link: {
@@ -177,11 +177,16 @@ const wornLevels = oncePerPlacement((site, placement): ReadonlyMap<string, Reado
   );
 });
 
+/** How many levels there are to look at: what a row has no room for stands in a box as submenus do. */
+export const boxDepth = (part: MenuPart, site: Pick<SiteContent, 'menus'>): number =>
+  Math.max(shownDepth(site, part), hasMore(part) ? 2 : 1);
+
 /** Whether a slot is there at a level. A sign stands at a link that opens what is nested in it. */
 export function menuHasLevel(part: MenuPart, slot: string, level: Level, site: SiteContent): boolean {
-  if (slot === 'marker') return level < 3 && openingAt(part, level as 1 | 2, site).length > 0;
+  if (slot === 'marker')
+    return (level === 1 && hasMore(part)) || (level < 3 && openingAt(part, level as 1 | 2, site).length > 0);
   const worn = wornLevels(site, part).get(slot);
-  return worn?.has(level) ?? level <= shownDepth(site, part);
+  return worn?.has(level) ?? level <= boxDepth(part, site);
 }
 
 /** What of a placement opens, found once: a placement that is changed is another one. */
@@ -207,7 +212,7 @@ export const boxedSlots = (part: MenuPart, site: SiteContent): readonly string[]
 
 /** Whether one of a placement's links has a slot. */
 export function menuHasSlot(part: MenuPart, slot: string, site: SiteContent): boolean {
-  if (slot === 'submenu') return shownDepth(site, part) > 1;
+  if (slot === 'submenu') return boxDepth(part, site) > 1;
   if (slot === 'marker') return menuHasLevel(part, slot, 1, site) || menuHasLevel(part, slot, 2, site);
   const test = WORN[slot as MenuSlot];
   return test === undefined || shownLinks(site, part).some(test);

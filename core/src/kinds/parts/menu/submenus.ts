@@ -1,5 +1,4 @@
 import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
-import { shownDepth } from '../../content.ts';
 import { NO_SCRIPT, ruled, widely, type PartOut, type Rules, type Said } from '../../out.ts';
 import type { Opening } from '../../properties/placement.ts';
 import { arrivalRules } from './arrival.ts';
@@ -7,6 +6,7 @@ import { boxesOf, type Boxes } from './boxes.ts';
 import { floats, type BoxLevel } from './opening.ts';
 import { parentRules, signColumn, signRules } from './signs.ts';
 import type { MenuPart } from './shape.ts';
+import { boxDepth } from './slots.ts';
 
 /** A length of the look as the stylesheet says it, or what it is where the look says nothing. */
 const measure = (out: PartOut, id: 'offsetBlock' | 'offsetInline', word: string): string | null =>
@@ -43,7 +43,7 @@ const besideLink = (out: PartOut): readonly Declaration[] => [
 ];
 
 /** Where a floating box stands, but for where it lies along the line. */
-function standing(opening: Opening, level: BoxLevel, out: PartOut): readonly Declaration[] {
+export function standing(opening: Opening, level: BoxLevel, out: PartOut): readonly Declaration[] {
   // What opens below a link of a box hangs from that link, not from the bar.
   const beneath = (from: 'link' | 'section') => (level === 3 ? '100%' : out.beneath(from));
   const drop = measure(out, 'offsetBlock', 'drop');
@@ -246,7 +246,7 @@ const MEASURES = [
 
 /** Everything about the submenus of a placement: how they open, and the signs that there are some. */
 export function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
-  const depth = shownDepth(out.site, part);
+  const depth = boxDepth(part, out.site);
   if (depth < 2) return [];
   const all = boxesOf(part, out);
   const floating = all.filter(({ said }) => said<Opening>('opens').some(({ value }) => floats(value)));

@@ -1,3 +1,4 @@
+import type { Block } from '../../sections/block/block.ts';
 import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import type { Values } from '../../../model/look.ts';
 import { MAY_MOVE, widely, type PieceOut } from '../../out.ts';
@@ -231,11 +232,12 @@ export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
   const blocks = panel.blocks.flatMap((block) =>
     out.saidOf(block.id, 'block', ASKED).map((said) => ({ block, ...said })),
   );
-  const anyMoves = blocks.some(({ value }) => moves(value));
+  const moving = blocks.filter(({ value }) => moves(value));
+  const at = (root: string, block: Block) => `${root} .${out.classOf(block.id, 'block')}`;
   return [
     ...out
       .saidOf(panel.id, 'panel', ['stands', ...ASKED])
-      .filter(({ value }) => moves(value) || anyMoves)
+      .filter(({ value }) => moves(value) || moving.length > 0)
       .flatMap(({ value, conditions }) => {
         const own = ownEdge(placeIn(value, out.openedFrom), out.openedFrom);
         const rules = [
@@ -244,14 +246,17 @@ export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
         ];
         return widely(rules, conditions);
       }),
-    ...blocks
-      .filter(({ value }) => moves(value))
-      .flatMap(({ block, value, conditions }) => {
-        const at = (root: string) => `${root} .${out.classOf(block.id, 'block')}`;
-        const each = { itself: at(out.own), opened: at(mover.opened), closed: at(mover.closed) };
-        // It waits for itself, not as its panel does.
-        const waits = styleRule(each.itself, [[out.variable('come-delay'), '0s']]);
-        return widely([waits, ...moverRules(each, value, 'bottom', out, [])], conditions);
-      }),
+    // A block waits for itself, not as its panel does: said at all widths, so that what its look says comes after it.
+    ...[...new Set(moving.map(({ block }) => block))].map((block) =>
+      styleRule(at(out.own, block), [[out.variable('come-delay'), '0s']]),
+    ),
+    ...moving.flatMap(({ block, value, conditions }) => {
+      const each = {
+        itself: at(out.own, block),
+        opened: at(mover.opened, block),
+        closed: at(mover.closed, block),
+      };
+      return widely(moverRules(each, value, 'bottom', out, []), conditions);
+    }),
   ];
 }

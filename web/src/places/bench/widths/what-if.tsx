@@ -1,8 +1,8 @@
-import { whatIfs, type Measurer, type Piece, type Site, type WhatIf as Change } from '@hamaca/core';
+import { findPiece, whatIfs, type Measurer, type WhatIf as Change } from '@hamaca/core';
 import { Popover } from 'radix-ui';
-import { useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { memo, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { Button } from '../../../ui/button.tsx';
-import { useSiteStore } from '../../../store/open-site.tsx';
+import { useSite, useSiteStore } from '../../../store/open-site.tsx';
 import { benchStore, useBench } from '../../../store/bench-store.ts';
 
 const show = (wondering: boolean) => {
@@ -63,26 +63,29 @@ function Changes({ changes }: { readonly changes: readonly Change[] }) {
 }
 
 interface Props {
-  readonly site: Site;
-  readonly piece: Piece;
+  /** Id of the piece whose rows are meant. */
+  readonly piece: string;
   readonly measure: Measurer;
 }
 
-function Wondering({ site, piece, measure }: Props) {
+function Wondering({ piece, measure }: Props) {
   // What is previewed changes the site: the list stays that of the site it was asked for.
-  const asked = useRef(site);
-  const changes = useMemo(() => whatIfs(asked.current, piece, measure), [piece.id, measure]);
+  const site = useRef(useSite());
+  const changes = useMemo(() => {
+    const found = findPiece(site.current, piece);
+    return found ? whatIfs(site.current, found, measure) : [];
+  }, [piece, measure]);
   return <Changes changes={changes} />;
 }
 
 /** What would let the row fit in narrower windows: each change with the width it would fit from. */
-export function WhatIf(props: Props) {
+function WhatIfOf(props: Props) {
   const isOpen = useBench((state) => state.wondering);
   return (
     <Popover.Root open={isOpen} onOpenChange={show}>
       <Popover.Trigger asChild>
         <Button
-          className="!h-5 !px-1.5 !text-small"
+          className="!h-6 !px-1.5 !text-small"
           title="What would let the row fit in narrower windows (Alt+W)"
         >
           what if
@@ -102,3 +105,6 @@ export function WhatIf(props: Props) {
     </Popover.Root>
   );
 }
+
+/** Asked for by the piece's id, so that no edit draws it anew. */
+export const WhatIf = memo(WhatIfOf);

@@ -235,7 +235,6 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
         </div>
       </div>
       <Numbers
-        site={site}
         piece={piece}
         measure={measure}
         line={line}
@@ -305,7 +304,6 @@ function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProp
 }
 
 interface NumbersProps {
-  readonly site: Site;
   readonly piece: Piece;
   readonly measure: Measurer;
   readonly line: ReturnType<typeof fitLine>;
@@ -319,7 +317,6 @@ interface NumbersProps {
 
 /** The same in numbers: the breakpoint to type, what the row needs, what is left at this width. */
 function Numbers({
-  site,
   piece,
   measure,
   line,
@@ -374,7 +371,7 @@ function Numbers({
             ? 'more than its content may take'
             : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
         </span>
-        <WhatIf site={site} piece={piece} measure={measure} />
+        <WhatIf piece={piece.id} measure={measure} />
       </dd>
       {ways.length > 0 && (
         <>

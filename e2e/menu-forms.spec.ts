@@ -1,0 +1,205 @@
+import { expect, type Page } from '@playwright/test';
+import type { MenuForm, Site } from '@hamaca/core';
+import { demoSite, edited, handOff, saying, type Host } from './support/output.ts';
+import { axe, focused, nav, open, test, visitSubmenu } from './support/pasted.ts';
+
+const TOP = ['Visit', 'Birds', 'Learn', 'Join in', 'News', 'Contact'];
+const WIDTHS = [320, 390, 768, 1024, 1280];
+
+/** The demo with its menu in its row at all widths, in a form. */
+function formed(form: MenuForm, arrangement = 'between'): Site {
+  const stays = edited(demoSite(), { name: 'fold-part', args: { id: 'menu-main', from: null } });
+  const arranged = edited(stays, { name: 'set-owner', args: { id: 'row-main', fields: { arrangement } } });
+  return saying(arranged, [
+    { owner: 'menu-main', slot: 'list', property: 'menuForm', value: form },
+    { owner: 'menu-main', slot: 'list', property: 'fill', value: { role: 'paper' } },
+    { owner: 'menu-main', slot: 'submenu', property: 'fill', band: 'phone', value: { role: 'paper' } },
+  ]);
+}
+
+const put = async (
+  page: Page,
+  host: Host,
+  site: Site,
+  width: number,
+  options: Parameters<typeof open>[3] = {},
+) => {
+  await open(page, host, width, options, handOff(site));
+  await page.evaluate(async () => document.fonts.ready);
+  await settled(page);
+};
+
+/** Two frames later what watches sizes has looked. */
+const settled = (page: Page) =>
+  page.evaluate(
+    async () =>
+      new Promise((resolve) => {
+        requestAnimationFrame(() => {
+          requestAnimationFrame(resolve);
+        });
+      }),
+  );
+
+const sideways = (page: Page) =>
+  page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
+
+/** The labels of the links in the row and of those under “more”, and on how many lines the row stands. */
+const told = (page: Page) =>
+  page.evaluate(() => {
+    const labels = (items: Iterable<Element>) =>
+      [...items].map((item) => (item.querySelector('a, button')?.textContent ?? '').trim());
+    const list = document.querySelector('.hm-list') as Element;
+    const shown = [...list.children].filter((item) => (item as HTMLElement).offsetHeight > 0);
+    const rest = list.querySelector('[data-hm-rest]')?.children ?? [];
+    return {
+      row: labels(shown),
+      rest: labels(rest),
+      lines: new Set(shown.map((item) => (item as HTMLElement).offsetTop)).size,
+    };
+  });
+
+const more = (page: Page) => page.getByRole('button', { name: 'More', exact: true });
+
+for (const direction of ['ltr', 'rtl'] as const)
+  test(`as many links stand in the row as there is room for, the rest under “more”, ${direction}`, async ({
+    page,
+    host,
+  }) => {
+    const attributes = `lang="en" dir="${direction}"`;
+    await put(page, host, formed('the rest under “more”'), 320, { attributes });
+    let before = -1;
+    for (const width of WIDTHS) {
+      await page.setViewportSize({ width, height: 700 });
+      await settled(page);
+      const { row, rest, lines } = await told(page);
+      expect(lines, `${width}`).toBe(1);
+      expect(await sideways(page), `${width}`).toBe(0);
+      expect([...row.filter((label) => label !== 'More'), ...rest], `${width}`).toEqual(TOP);
+      expect(row.includes('More'), `${width}`).toBe(rest.length > 0);
+      // There is no room for one more: wider windows show at least as many.
+      expect(row.length).toBeGreaterThanOrEqual(before);
+      before = row.length;
+    }
+    expect(await told(page)).toEqual({ row: TOP, rest: [], lines: 1 });
+    await page.setViewportSize({ width: 390, height: 700 });
+    await settled(page);
+    expect((await told(page)).rest.length).toBeGreaterThan(2);
+  });
+
+test('what is under “more” opens by click and by keys, unfolds what is nested in it, and closes', async ({
+  page,
+  host,
+}) => {
+  await put(page, host, formed('the rest under “more”'), 390);
+  await expect(page.getByRole('link', { name: 'Contact' })).toBeHidden();
+  await more(page).click();
+  await expect(page.getByRole('link', { name: 'Contact' })).toBeVisible();
+  expect(await axe(page)).toEqual([]);
+  await page.getByRole('button', { name: 'Learn' }).click();
+  const courses = page.getByRole('link', { name: 'Courses' });
+  await expect(courses).toBeVisible();
+  const box = await page.locator('[data-hm-rest]').boundingBox();
+  const inner = await courses.boundingBox();
+  expect(box && inner && inner.x >= box.x && inner.y + inner.height <= box.y + box.height).toBe(true);
+  expect(await sideways(page)).toBe(0);
+  await page.keyboard.press('Escape');
+  await expect(courses).toBeHidden();
+  await more(page).focus();
+  await page.keyboard.press('ArrowDown');
+  expect(await focused(page)).toBe((await told(page)).rest[0]);
+  await page.keyboard.press('End');
+  expect(await focused(page)).toBe('Contact');
+  // What had the focus has it still where it moves.
+  await page.setViewportSize({ width: 1280, height: 700 });
+  await settled(page);
+  expect(await focused(page)).toBe('Contact');
+});
+
+test('without a script all links are in the row, and nothing says “more”', async ({ browser, host }) => {
+  const context = await browser.newContext({ javaScriptEnabled: false });
+  const page = await context.newPage();
+  await page.setViewportSize({ width: 390, height: 700 });
+  host.put(new Map());
+  const output = handOff(formed('the rest under “more”'));
+  host.put(new Map([...output, ['index.html', String(output.get('index.html'))]]));
+  await page.goto(`${host.url}/`);
+  for (const name of TOP)
+    await expect(nav(page).locator('.hm-list>li').filter({ hasText: name }).first()).toBeVisible();
+  await expect(more(page)).toBeHidden();
+  await context.close();
+});
+
+test('in a strip links stand on one line that scrolls, and submenus lie across beneath it', async ({
+  page,
+  host,
+}) => {
+  await put(page, host, formed('in a strip'), 320);
+  for (const width of WIDTHS) {
+    await page.setViewportSize({ width, height: 700 });
+    expect((await told(page)).lines, `${width}`).toBe(1);
+    expect(await sideways(page), `${width}`).toBe(0);
+  }
+  await page.setViewportSize({ width: 390, height: 700 });
+  const contact = page.getByRole('link', { name: 'Contact' });
+  await expect(contact).not.toBeInViewport();
+  await contact.focus();
+  await expect(contact).toBeInViewport({ ratio: 1 });
+  await visitSubmenu(page).focus();
+  await page.keyboard.press('Enter');
+  const hours = page.getByRole('link', { name: 'Opening hours' });
+  await expect(hours).toBeVisible();
+  const [row, box] = [
+    await page.locator('.hm-row').boundingBox(),
+    await page.locator('.hm-submenu').first().boundingBox(),
+  ];
+  expect(box?.width).toBe(row?.width);
+  expect(Math.abs((box?.y ?? 0) - ((row?.y ?? 0) + (row?.height ?? 0)))).toBeLessThan(2);
+  await hours.click({ trial: true });
+  expect(await axe(page)).toEqual([]);
+});
+
+test('a menu at the bottom of the window stays there, and hides neither the end of the page nor its submenus', async ({
+  page,
+  host,
+}) => {
+  await put(page, host, formed('at the bottom'), 320);
+  for (const width of WIDTHS) {
+    await page.setViewportSize({ width, height: 700 });
+    const bar = await page.locator('.hm-list').boundingBox();
+    expect(bar, `${width}`).toMatchObject({ x: 0, width });
+    expect(Math.round((bar?.y ?? 0) + (bar?.height ?? 0)), `${width}`).toBe(700);
+    expect((await told(page)).lines, `${width}`).toBe(1);
+    expect(await sideways(page), `${width}`).toBe(0);
+  }
+  await page.evaluate(() => {
+    scrollTo({ top: document.documentElement.scrollHeight, behavior: 'instant' });
+  });
+  const end = await page.evaluate(() => document.querySelector('main')?.getBoundingClientRect().bottom ?? 0);
+  const bar = await page.locator('.hm-list').boundingBox();
+  expect(end).toBeLessThanOrEqual((bar?.y ?? 0) + 1);
+  await visitSubmenu(page).click();
+  const hours = page.getByRole('link', { name: 'Opening hours' });
+  await hours.click({ trial: true });
+  const box = await page.locator('.hm-submenu').first().boundingBox();
+  expect(Math.abs((box?.y ?? 0) + (box?.height ?? 0) - (bar?.y ?? 0))).toBeLessThan(2);
+  expect(await axe(page)).toEqual([]);
+});
+
+for (const form of ['in a strip', 'the rest under “more”', 'at the bottom'] as const)
+  test(`around a logo, ${form}: one line, nothing wider than the window, no link lost`, async ({
+    page,
+    host,
+  }) => {
+    await put(page, host, formed(form, 'around'), 390);
+    expect(await sideways(page)).toBe(0);
+    await expect(more(page)).toHaveCount(0);
+    const links = nav(page).locator('.hm-list>li');
+    await expect(links).toHaveCount(TOP.length);
+    const tops = await links.evaluateAll((items) => [
+      ...new Set(items.map((item) => Math.round(item.getBoundingClientRect().top))),
+    ]);
+    expect(tops).toHaveLength(1);
+    const last = page.getByRole('link', { name: 'Contact' });
+    await last.focus();
+    await expect(last).toBeInViewport();
+  });
