@@ -246,9 +246,9 @@ export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
         ];
         return widely(rules, conditions);
       }),
-    // A block waits for itself, not as its panel does: said at all widths, so that what its look says comes after it.
+    // A block waits for itself, not as its panel does: said as its look is and before it.
     ...[...new Set(moving.map(({ block }) => block))].map((block) =>
-      styleRule(at(out.own, block), [[out.variable('come-delay'), '0s']]),
+      styleRule(out.atOf(block.id, 'block'), [[out.variable('come-delay'), '0s']]),
     ),
     ...moving.flatMap(({ block, value, conditions }) => {
       const each = {
