@@ -7,6 +7,9 @@ export { dominantColours } from './colour/dominant.ts';
 export { formatOklch, isInSrgb, type Oklch, oklchOf } from './colour/mix.ts';
 export type { FontMetrics } from './text/font-table.ts';
 export { createMeasurer, type Measurer } from './text/measure.ts';
+export { longerBy } from './text/other-measures.ts';
+export { beforeTypefaces } from './layout/measurers.ts';
+export { sampleOf, wordsOf } from './kinds/texts.ts';
 export { readSfnt } from './text/sfnt.ts';
 export { type Subset, SUBSETS } from './text/subsets.ts';
 export {
@@ -159,7 +162,16 @@ export type { CellValue, Extent } from './edit/operations/look.ts';
 export { type Relink, swatchUses } from './edit/operations/palette.ts';
 export type { PartPlace } from './edit/operations/parts.ts';
 export { givingWay } from './layout/gives-way.ts';
-export { type Fit, fitAt, fitLine, type FitSegment, rowBreaks, type RowFit, rowFits } from './layout/fit.ts';
+export {
+  type Fit,
+  fitAt,
+  fitLine,
+  type FitLine,
+  type FitSegment,
+  rowBreaks,
+  type RowFit,
+  rowFits,
+} from './layout/fit.ts';
 export { memoise } from './base/memo.ts';
 export { isSameBesideLooks } from './kinds/same-structure.ts';
 export { type Compiled, compileSite, createCompiler } from './output/compile-site.ts';
@@ -171,7 +183,7 @@ export { wornAt } from './kinds/wears.ts';
 export { hasSameSingles, itemsWearing, singleItems } from './kinds/wearers.ts';
 export type { ElementEntry, ElementMap } from './output/elements.ts';
 export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED } from './output/names.ts';
-export type { Check, FetchedLink, Finding } from './check/check.ts';
+export type { Check, FetchedLink, Finding, Spot } from './check/check.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
 export { handOffFiles, pageMarkup, type HandOffOptions } from './formats/archive/hand-off.ts';

@@ -42,6 +42,8 @@ export interface Spot {
   readonly cell?: Cell;
   /** The page's width at which it shows, in px. */
   readonly width?: number;
+  /** Id of the scene over which it does. */
+  readonly scene?: string;
 }
 
 /** What fetching an address came to. */

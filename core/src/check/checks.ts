@@ -33,6 +33,9 @@ import { fixedTogether } from './screens/fixed-together.ts';
 import { hiddenBetween } from './screens/hidden-between.ts';
 import { noWayOut } from './screens/no-way-out.ts';
 import { noWayToMenu } from './screens/no-way-to-menu.ts';
+import { pagePushed } from './screens/page-pushed.ts';
+import { panelWide } from './screens/panel-wide.ts';
+import { scrimWeak } from './screens/scrim-weak.ts';
 import { targetSmall } from './screens/target-small.ts';
 
 /** All checks, the gravest of a place first: the order in which findings of one place are told. */
@@ -65,9 +68,12 @@ export const CHECKS: readonly Check[] = [
   landmarkNames,
   textContrast,
   rowBreaksCheck,
+  pagePushed,
   noWayToMenu,
   noWayOut,
   targetSmall,
+  panelWide,
+  scrimWeak,
   barTall,
   fixedInBlur,
   fixedTogether,

@@ -181,8 +181,7 @@ const BESIDES = ['bands', 'icons', 'menus', 'typeStyles', 'typefaces', 'sameLook
 
 interface KnownExtents {
   readonly site: Site;
-  readonly measure: Measurer;
-  readonly byGround: Map<string, Extent>;
+  readonly byMeasurer: WeakMap<Measurer, Map<string, Extent>>;
 }
 
 /** Widths kept of a part: lengths that follow the page are asked for at many. */
@@ -194,12 +193,13 @@ const known = new WeakMap<Part, KnownExtents>();
 function knownExtents({ site, measure }: Ground, part: Part): Map<string, Extent> {
   const before = known.get(part);
   const isSame =
-    before?.measure === measure &&
+    before !== undefined &&
     BESIDES.every((field) => before.site[field] === site[field]) &&
     (site.sameLooks.length === 0 || before.site.pieces === site.pieces);
-  if (isSame) return before.byGround;
-  const byGround = new Map<string, Extent>();
-  known.set(part, { site, measure, byGround });
+  const { byMeasurer } = isSame ? before : { byMeasurer: new WeakMap<Measurer, Map<string, Extent>>() };
+  if (!isSame) known.set(part, { site, byMeasurer });
+  const byGround = byMeasurer.get(measure) ?? new Map<string, Extent>();
+  byMeasurer.set(measure, byGround);
   return byGround;
 }
 

@@ -78,15 +78,20 @@ export function widestRow(site: Site, piece: Piece, band: number, measure: Measu
 
 /**
  * How a piece fits along the widths `from` to `to` (px): per band its rows either fit with room to spare, are tight
- * (less than 24 px left), or break on to a second line.
+ * (less than 24 px left), or break on to a second line. Of several measurers, such as that of a typeface and that of what
+ * stands in for it, the one that needs the most counts.
  */
 export function fitLine(
   site: Site,
   piece: Piece,
   range: { from: number; to: number },
-  measure: Measurer,
+  ...measures: readonly Measurer[]
 ): FitLine {
-  const needed = site.bands.map((_, band) => widestRow(site, piece, band, measure));
+  const needed = site.bands.map((_, band) =>
+    measures
+      .map((measure) => widestRow(site, piece, band, measure))
+      .reduce((widest, extent) => (extent.width > widest.width ? extent : widest)),
+  );
   const segments: FitSegment[] = [];
   const push = (from: number, to: number, fit: Fit) => {
     const clipped = { from: Math.max(from, range.from), to: Math.min(to, range.to), fit };

@@ -6,6 +6,7 @@ import { seeded } from '../../test/random-site.ts';
 import { runEdit } from '../edit/operations.ts';
 import { placedParts } from '../kinds/placed.ts';
 import { loadSite } from '../load/load-site.ts';
+import { longerBy } from '../text/other-measures.ts';
 import { fitAt, fitLine, rowFits, TIGHT_ROOM } from './fit.ts';
 import { givingWay } from './gives-way.ts';
 
@@ -33,6 +34,14 @@ describe('the fit of the demo’s header', () => {
       'tight',
       'breaks',
     ]);
+  });
+  test('of several measurers the one that needs the most counts, band by band', () => {
+    const longer = longerBy(measure, 0.3);
+    const shorter = longerBy(measure, -0.3);
+    const worst = fitLine(DEMO, DEMO_HEADER, RANGE, measure, longer, shorter);
+    expect(worst.needed).toEqual(fitLine(DEMO, DEMO_HEADER, RANGE, longer).needed);
+    expect(worst.needed[0]?.width).toBeGreaterThan((line.needed[0]?.width ?? 0) + 50);
+    expect(fitLine(DEMO, DEMO_HEADER, RANGE, measure, shorter)).toEqual(line);
   });
   test('is certain, as every letter is known; an unknown one makes it an estimate', () => {
     expect(line.certain).toBe(true);

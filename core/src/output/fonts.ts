@@ -1,5 +1,4 @@
-import { partKind, pieceKind } from '../kinds/catalogue.ts';
-import { partsOf } from '../kinds/placed.ts';
+import { sampleOf, wordsOf } from '../kinds/texts.ts';
 import { cssString } from '../print/css.ts';
 import { styleRule, type ConditionalRule } from '../print/trees.ts';
 import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
@@ -15,18 +14,6 @@ export function typefacesOf(context: CompileContext, families: ReadonlySet<strin
     .map((id) => findTypeface(id, context.site.typefaces))
     .filter((typeface) => typeface !== null);
 }
-
-/** The words of the pieces. */
-function wordsOf({ site, pieces }: CompileContext): string {
-  const texts = pieces.flatMap((piece) => [
-    ...(pieceKind(piece).texts?.(piece as never) ?? []),
-    ...partsOf(site, piece).flatMap((part) => partKind(part).texts(part as never, site)),
-  ]);
-  return texts.join(' ');
-}
-
-/** How much of the words fallback faces are fitted to, in characters. */
-const SAMPLE = 5000;
 
 function fallbackFace(
   context: CompileContext,
@@ -74,8 +61,8 @@ export interface Faces {
  * nothing moves when it arrives.
  */
 export function makeFaces(context: CompileContext, typefaces: readonly Typeface[]): Faces {
-  const words = wordsOf(context);
-  const letters = countLetters(words.slice(0, SAMPLE));
+  const words = wordsOf(context.site, context.pieces);
+  const letters = countLetters(sampleOf(words));
   const faces = typefaces.map((typeface) => ({
     typeface,
     subsets: [null, ...neededSubsets(words, subsetsOf(typeface.id))],

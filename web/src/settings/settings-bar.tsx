@@ -98,10 +98,30 @@ interface Props {
   readonly editors: OwnEditors;
 }
 
-/** Settings say nothing of looks, but where an editor of its own draws them. */
+type Thing = Readonly<Record<string, unknown>>;
+
+/** The fields that a thing has a control for, as it is: by name. */
+function shownFields({ kind, thing }: Owner): (readonly [string, ShapeField<unknown>])[] {
+  const own = thing as unknown as Thing;
+  return Object.entries(shapeOf(kind)).filter(
+    ([name, field]) =>
+      isSetting(name, field) &&
+      (field.when?.(own) ?? true) &&
+      // A drawing and a picture that stand for each other have one control.
+      !(field.spec.kind === 'picture' && own['svg'] !== undefined),
+  );
+}
+
+const namesOf = (owner: Owner): string =>
+  shownFields(owner)
+    .map(([name]) => name)
+    .join();
+
+/** Settings say nothing of looks, but for which of them there are, and where an editor of its own draws them. */
 const isSameSettings = (a: Props, b: Props) =>
   a.owner.id === b.owner.id &&
   a.editors === b.editors &&
+  namesOf(a.owner) === namesOf(b.owner) &&
   !Object.keys(a.editors).some((name) => name.startsWith(`${a.owner.kind}.`)) &&
   isSameBesideLooks(a.site, b.site, ['menus', 'pages', 'icons', 'bands', 'palette', 'roles']);
 
@@ -117,15 +137,9 @@ export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: P
     field?.focus();
     field?.select();
   }, [isMade]);
-  const thing = owner.thing as unknown as Readonly<Record<string, unknown>>;
+  const thing = owner.thing as unknown as Thing;
   const of = kindLabel(owner.kind);
-  const fields = Object.entries(shapeOf(owner.kind)).filter(
-    ([name, field]) =>
-      isSetting(name, field) &&
-      (field.when?.(thing) ?? true) &&
-      // A drawing and a picture that stand for each other have one control.
-      !(field.spec.kind === 'picture' && thing['svg'] !== undefined),
-  );
+  const fields = shownFields(owner);
   const setFor =
     (label: string): SetFields =>
     (values, icons = []) => {

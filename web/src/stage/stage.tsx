@@ -10,6 +10,7 @@ import type {
   PinnedElement,
   Reveal,
   ShownPage,
+  StageBox,
   StageElement,
   ToFrame,
 } from './frame/protocol.ts';
@@ -54,6 +55,8 @@ interface Props {
   readonly onEdge?: (dragged: DraggedEdge) => void;
   /** A key was pressed on the stage that is no shortcut. */
   readonly onTyped?: (key: string) => void;
+  /** Told where everything stands, whenever that may have changed; nothing is measured without. */
+  readonly onMeasures?: ((boxes: readonly StageBox[]) => void) | undefined;
   /** A panel was closed on the stage. */
   readonly onClosed?: () => void;
   /** What was told stands on the screen. */
@@ -125,6 +128,7 @@ export function Stage({
   onEdge,
   onTyped,
   onClosed,
+  onMeasures,
   onPainted,
   onDrawn,
   follow,
@@ -152,6 +156,7 @@ export function Stage({
     onEdge,
     onTyped,
     onClosed,
+    onMeasures,
     onPainted,
     onDrawn,
     width,
@@ -166,6 +171,7 @@ export function Stage({
     onEdge,
     onTyped,
     onClosed,
+    onMeasures,
     onPainted,
     onDrawn,
     width,
@@ -194,6 +200,11 @@ export function Stage({
     send(lights);
   }, [lights]);
 
+  const isMeasured = onMeasures !== undefined;
+  useEffect(() => {
+    send({ type: 'measure', on: isMeasured });
+  }, [isMeasured]);
+
   // An edit that was just made is on its way to the stage.
   useEffect(() => {
     if (plays === 0) return;
@@ -215,10 +226,12 @@ export function Stage({
         show(latest.current.whole);
         send(latest.current.pins);
         send(latest.current.lights);
+        if (latest.current.onMeasures) send({ type: 'measure', on: true });
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
       else if (data.type === 'edge') latest.current.onEdge?.(data);
       else if (data.type === 'hanging') setHanging(data.boxes);
+      else if (data.type === 'measures') latest.current.onMeasures?.(data.boxes);
       else if (data.type === 'closed') latest.current.onClosed?.();
       else if (data.type === 'key') {
         if (!press(data) && !data.meta && !data.alt) latest.current.onTyped?.(data.key);

@@ -50,6 +50,10 @@ export interface BenchState extends Arrangement {
   readonly starters: boolean;
   /** Whether it is shown what would let the row fit. */
   readonly wondering: boolean;
+  /** Whether the rows' parts are measured on the stage. */
+  readonly measuring: boolean;
+  /** Whether fit is told for labels that are longer, as in another language. */
+  readonly longer: boolean;
   /** Slots that are lit up on the stage. */
   readonly lit: readonly SlotRef[];
   /** How often the motion of what stands open was asked for. */
@@ -92,6 +96,8 @@ export const benchStore = createStore<BenchState>(() => ({
   keptOf: null,
   starters: false,
   wondering: false,
+  measuring: false,
+  longer: false,
   lit: [],
   copied: null,
   opened: null,

@@ -4,13 +4,14 @@ import { isShownIn } from '../../kinds/folds.ts';
 import type { Part, Piece, Site } from '../../kinds/site.ts';
 import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
-import { askedAt } from '../../kinds/placed.ts';
+import { askedAt, levelsOf } from '../../kinds/placed.ts';
 import { itemKeysIn, itemOf, levelKey, type LevelKey, type State } from '../../model/states.ts';
 import { formatColour } from '../../colour/colour.ts';
 import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
 import { slotName } from '../../resolve/origin.ts';
 import { effectiveLook, resolve } from '../../resolve/resolve.ts';
 import type { Scene } from '../../model/site-content.ts';
+import { narrowestIn } from '../screens/values.ts';
 import type { LookCheck, LookPlace } from '../check.ts';
 
 /** A situation in which a text cannot be read well enough. */
@@ -44,7 +45,8 @@ const isScrolledIn = (site: Site, piece: Piece, band: number): boolean =>
 function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
   const ref = { owner: owner.id, slot };
-  const levels: readonly LevelKey[] = kind.levels.length > 0 ? kind.levels.map(levelKey) : ['all'];
+  const there = levelsOf(site, owner, slot);
+  const levels: readonly LevelKey[] = there.length > 0 ? there.map(levelKey) : ['all'];
   const single = itemKeysIn(effectiveLook(site, ref));
   const states = kind.states.filter((state) => pieceKind(owner.piece).comesTo(owner.piece as never, state));
   const failing: Failing[] = [];
@@ -137,6 +139,8 @@ export const textContrast: LookCheck = {
           state: worst.state,
           band: 'all',
         },
+        scene: worst.scene.id,
+        ...(worst.situation.band === 0 ? {} : { width: narrowestIn(site, worst.situation.band) }),
       },
       ...(edit ? { fix: { label: 'Take colours that pass', edit } } : {}),
     };

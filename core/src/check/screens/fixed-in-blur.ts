@@ -11,14 +11,16 @@ export const fixedInBlur: LookCheck = {
   label: 'Fixed to the bar, not to the page',
   why: 'A blur behind the bar holds what is fixed within it: it scrolls away with the bar.',
   check: ({ owner, slot, kind }, { site }) => {
-    if (!kind.properties.includes('fixedAt') || owner.section === null) return null;
+    const property = (['fixedAt', 'menuForm'] as const).find((id) => kind.properties.includes(id));
+    if (property === undefined || owner.section === null) return null;
     const ref = { owner: owner.id, slot };
     const around: readonly SlotRef[] = [
       { owner: owner.piece.id, slot: 'bar' },
       { owner: owner.section, slot: 'row' },
     ].filter((one) => ownersOf(site).has(one.owner));
     for (const band of site.bands.keys()) {
-      if (valueIn(site, ref, 'fixedAt', band) === 'in its row') continue;
+      const value = valueIn(site, ref, property, band);
+      if (property === 'fixedAt' ? value === 'in its row' : value !== 'at the bottom') continue;
       const blurred = around.find((one) => pixelsIn(site, one, 'blur', band) > 0);
       if (!blurred) continue;
       const cell = cellIn(site, blurred, 'blur', band);

@@ -1,4 +1,5 @@
-import { isShownIn } from '../../kinds/folds.ts';
+import { isShownIn, standsIn } from '../../kinds/folds.ts';
+import type { MenuPart } from '../../kinds/parts/menu/shape.ts';
 import { placedParts } from '../../kinds/placed.ts';
 import type { Part, Site } from '../../kinds/site.ts';
 import type { PartCheck } from '../check.ts';
@@ -22,7 +23,14 @@ function alsoAt(site: Site, part: Part, place: string, band: number): string | n
     const sticks = valueIn(site, { owner: piece.id, slot: 'bar' }, 'sticks', band);
     return place.includes('bottom') && sticks === 'stays at the bottom';
   });
-  return bar?.name ?? null;
+  const menu = placedParts(site).find(
+    (placed) =>
+      placed.part.kind === 'menu' &&
+      place.includes('bottom') &&
+      standsIn(site, placed, band) &&
+      valueIn(site, { owner: placed.part.id, slot: 'list' }, 'menuForm', band) === 'at the bottom',
+  );
+  return bar?.name ?? (menu?.part as MenuPart | undefined)?.name ?? null;
 }
 
 /** Two things fixed at the same place of the window. */

@@ -79,6 +79,33 @@ const SAMPLES: Readonly<
       run(DEMO, look('opener', 'opener', 'fixedAt', 'at the top, end'), staying('stays at the bottom')),
     mends: false,
   },
+  'page-pushed': {
+    wrong: () => run(DEMO, look('book', 'button', 'minWidth', 400, 'phone')),
+    says: /^In Phone .* is never narrower than 400 px, where windows have 320 px\.$/,
+    right: () =>
+      run(DEMO, look('book', 'button', 'minWidth', 400), look('book', 'button', 'minWidth', 0, 'phone')),
+  },
+  'panel-wide': {
+    wrong: () => run(DEMO, look('panel', 'panel', 'width', 480)),
+    says: /^In Phone Menu is to be 480 px wide, where a window may have 390 px\.$/,
+    right: () =>
+      run(DEMO, look('panel', 'panel', 'width', 480), look('panel', 'panel', 'width', '80%', 'phone')),
+  },
+  'scrim-weak': {
+    wrong: () =>
+      run(
+        DEMO,
+        look('panel', 'panel', 'fill', { literal: '#ffffff20' }),
+        look('panel', 'scrim', 'fill', { literal: '#10203040' }),
+      ),
+    says: /^In Wide Menu and its scrim hide only 34 % of the page behind its words\.$/,
+    right: () =>
+      run(
+        DEMO,
+        look('panel', 'panel', 'fill', { literal: '#ffffff00' }),
+        look('panel', 'scrim', 'fill', { literal: '#102030e0' }),
+      ),
+  },
   'hidden-between': {
     wrong: () => run(threeBands(), set('logo', { bands: ['wide', 'phone'] })),
     says: /^It is hidden in Tablet, and shown in wider and narrower bands\.$/,

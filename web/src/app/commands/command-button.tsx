@@ -8,10 +8,12 @@ export function CommandButton({
   label,
   tone = 'quiet',
   pressed,
+  className = '',
 }: {
   readonly id: string;
   readonly label?: string;
   readonly pressed?: boolean;
+  readonly className?: string;
   readonly tone?: 'quiet' | 'plain' | 'strong';
 }) {
   const { context } = useCommands();
@@ -20,6 +22,7 @@ export function CommandButton({
   return (
     <Button
       tone={tone}
+      className={className}
       {...(pressed === undefined ? {} : { pressed })}
       disabled={!command.when(context)}
       title={keys === undefined ? command.label : `${command.label} (${keysLabel(keys)})`}

@@ -115,6 +115,8 @@ export const COMMANDS: readonly Command[] = [
   local('bench-keep', 'Keep this version to compare with', ['alt+k']),
   local('bench-starters', 'Choose a starting design', ['alt+d']),
   local('bench-tie', 'Add a breakpoint at the stage’s width', ['alt+b']),
+  local('bench-measures', 'Measure on the stage what takes the room', ['alt+m']),
+  local('bench-longer', 'Tell the fit for labels 30 % longer', ['alt+x']),
   local('bench-what-if', 'What would let the row fit', ['alt+w']),
   local('bench-filter', 'Find a property', ['alt+f']),
   {

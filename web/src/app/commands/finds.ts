@@ -37,6 +37,8 @@ const OTHER_WORDS: Readonly<Record<string, string>> = {
   'save-file': 'export backup json',
   'bench-starters': 'template preset theme layout',
   'bench-tie': 'media query responsive width',
+  'bench-measures': 'width room dimensions gaps px ruler',
+  'bench-longer': 'translation language text expansion fit',
   'bench-what-if': 'fit overflow wrap narrower room shorter smaller',
   'bench-spread': 'overview hover states',
   undo: 'back revert',

@@ -87,6 +87,7 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const arrangement = useBench((state) => state.arrangement);
   const spread = useBench((state) => state.spread);
   const compare = useBench((state) => state.compare);
+  const measuring = useBench((state) => state.measuring);
   const band =
     site.bands[
       bandAt(
@@ -108,6 +109,7 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
       <span className="ml-auto flex items-center gap-2 slim:gap-1">
         <Starters piece={piece} />
         <CommandButton id="bench-spread" label="Spread" pressed={spread} />
+        <CommandButton id="bench-measures" label="Measures" pressed={measuring} />
         <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
         {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
         <Choice
@@ -294,7 +296,7 @@ export function BenchPlace() {
         {piece.name} of {site.name} on the bench
       </h1>
       <PieceBar site={site} piece={piece} />
-      <WidthLine site={site} piece={piece} measure={fonts.measure} />
+      <WidthLine site={site} piece={piece} fonts={fonts} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
       <div
         className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`}

@@ -34,6 +34,12 @@ export function useBenchCommands(site: Site): void {
       'bench-starters': () => {
         showStarters(true);
       },
+      'bench-measures': () => {
+        benchStore.setState(({ measuring }) => ({ measuring: !measuring, spread: false }));
+      },
+      'bench-longer': () => {
+        benchStore.setState(({ longer }) => ({ longer: !longer }));
+      },
       'bench-what-if': () => {
         benchStore.setState(({ wondering }) => ({ wondering: !wondering }));
       },

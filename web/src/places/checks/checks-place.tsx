@@ -1,13 +1,14 @@
 import { CHECKS, itemsOf, mendAll, standingPieces, type Check, type Finding } from '@hamaca/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useEdit, useSite, useSiteState } from '../../store/open-site.tsx';
 import { FindingLine } from '../../findings/finding-line.tsx';
-import { openCell, setWidth } from '../../store/bench-store.ts';
+import { benchStore, openCell, setWidth } from '../../store/bench-store.ts';
 import { enterSite, showLink, useLinks } from '../../store/links-store.ts';
 import { FetchBar } from '../../findings/fetch-bar.tsx';
+import { Evidence } from './evidence.tsx';
 import { useFindings } from '../../findings/use-findings.ts';
 
 /** Most findings of one check drawn. */
@@ -25,6 +26,9 @@ function byCheck(findings: readonly Finding[]): { check: Check; found: readonly 
   });
 }
 
+/** What tells a finding from others: one at a time is seen. */
+const keyOf = ({ check, item, path }: Finding) => `${check} ${item ?? path}`;
+
 /** Every problem of the site with its place, its reason and its way out. */
 export function ChecksPlace() {
   const site = useSite();
@@ -34,6 +38,7 @@ export function ChecksPlace() {
   const fetched = useLinks((state) => state.fetched);
   const findings = useFindings(site, fetched) ?? NONE;
   const groups = useMemo(() => byCheck(findings), [findings]);
+  const [seen, setSeen] = useState<string | null>(null);
   // What was never asked has not passed.
   const isAsked = {
     addresses: fetched.size > 0,
@@ -49,6 +54,7 @@ export function ChecksPlace() {
     if (finding.item !== null) showLink(site, finding.item);
     if (finding.at?.cell) openCell(finding.at.cell);
     if (finding.at?.width !== undefined) setWidth(finding.at.width);
+    if (finding.at?.scene !== undefined) benchStore.setState({ scene: finding.at.scene });
     const bench = `bench/${finding.at?.piece ?? standingPieces(site)[0]?.id ?? ''}`;
     void navigate(`/sites/${siteId}/${finding.item === null ? bench : 'links'}`);
   };
@@ -109,7 +115,21 @@ export function ChecksPlace() {
                         ? finding.evidence
                         : itemsOf(site).get(finding.item)?.item.label || 'without a label'}
                     </button>
-                    <FindingLine finding={finding} />
+                    <FindingLine finding={finding}>
+                      {finding.at && (
+                        <Button
+                          className="!h-6 shrink-0"
+                          pressed={seen === keyOf(finding)}
+                          aria-label={`See it: ${finding.evidence}`}
+                          onClick={() => {
+                            setSeen(seen === keyOf(finding) ? null : keyOf(finding));
+                          }}
+                        >
+                          See it
+                        </Button>
+                      )}
+                    </FindingLine>
+                    {finding.at && seen === keyOf(finding) && <Evidence site={site} at={finding.at} />}
                   </li>
                 ))}
                 {found.length > MOST && (

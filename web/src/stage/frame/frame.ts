@@ -1,5 +1,6 @@
 import type { ElementEntry } from '@hamaca/core';
 import { listenToHanging } from './hanging.ts';
+import { listenToMeasures } from './measures.ts';
 import { exchangeRules } from './sheet.ts';
 import type {
   FromFrame,
@@ -259,6 +260,7 @@ function pick(target: Element): void {
 }
 
 const lookForHanging = listenToHanging(holder, entries, tell);
+const measureAll = listenToMeasures(holder, entries, tell);
 
 /** The page as it stands, for a picture of it. */
 function tellPicture(): void {
@@ -306,6 +308,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   else if (event.data.type === 'pin') pin(event.data);
   else if (event.data.type === 'play') play();
   else if (event.data.type === 'picture') tellPicture();
+  else if (event.data.type === 'measure') measureAll(event.data.on);
   else light(event.data);
 });
 

@@ -63,8 +63,15 @@ export interface PlayMessage {
   readonly type: 'play';
 }
 
+/** Whether the places of all parts are to be told, now and whenever they change. */
+export interface MeasureMessage {
+  readonly type: 'measure';
+  readonly on: boolean;
+}
+
 /** What the stage is told. */
-export type ToFrame = PlayMessage | RenderMessage | PinMessage | LightMessage | PictureMessage;
+export type ToFrame =
+  PlayMessage | RenderMessage | PinMessage | LightMessage | PictureMessage | MeasureMessage;
 
 /** A box on the stage, in px of the page. */
 export interface Box {
@@ -116,6 +123,8 @@ export type FromFrame =
       readonly axis: 'inline' | 'block';
       readonly size: number;
     }
+  /** Where everything stands: the boxes of what is seen of each owner. */
+  | { readonly type: 'measures'; readonly boxes: readonly StageBox[] }
   /** The submenus that stand open, which may reach further down than the stage does. */
   | { readonly type: 'hanging'; readonly boxes: readonly Box[] }
   /** A panel was closed on the stage itself. */

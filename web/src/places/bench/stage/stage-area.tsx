@@ -10,7 +10,7 @@ import {
 } from '@hamaca/core';
 import { memo, useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
 import type { Fonts } from '../../../media/load-fonts.ts';
-import type { ShownPage } from '../../../stage/frame/protocol.ts';
+import type { ShownPage, StageBox } from '../../../stage/frame/protocol.ts';
 import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
 import { shownPage, Stage, type Carried, type DraggedEdge, type Picked } from '../../../stage/stage.tsx';
 import { benchStore, selectSlot, setWidth, typeIntoCell, useBench } from '../../../store/bench-store.ts';
@@ -19,6 +19,7 @@ import { later } from '../../../ui/later.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { carriedPart, dropAt, type Drop } from '../outline/part-moves.ts';
 import { setCells } from '../sheet/sheet-edits.ts';
+import { Measures } from './measures.tsx';
 import type { Spread as SpreadStages } from './spread.tsx';
 import { useSelection } from './use-selection.ts';
 
@@ -134,6 +135,8 @@ function useFoldedWidth(site: Site, piece: Piece): void {
   }, [selected, piece]);
 }
 
+const NOT_MEASURED: readonly StageBox[] = [];
+
 const sign = 'absolute left-2 rounded-[2px] bg-ink px-1.5 text-small text-white';
 
 /** The page at the chosen width: the real output, alone, held against the kept version, or every band and state at once. */
@@ -145,6 +148,8 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const kept = useBench((state) => state.kept);
   const plays = useBench((state) => state.plays);
   const lit = useBench((state) => state.lit);
+  const measuring = useBench((state) => state.measuring);
+  const [measured, setMeasured] = useState(NOT_MEASURED);
   const page = useStagePage(site, piece, fonts);
   const elements = page?.compiled.elements;
   const { selected, pinned, reveal } = useSelection(site, piece, elements);
@@ -217,7 +222,9 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             onClosed={onClosed}
             follow={follow}
             onPainted={onPainted}
+            onMeasures={measuring ? setMeasured : undefined}
           >
+            {measuring && <Measures site={site} piece={piece} boxes={measured} width={width} />}
             {drop && (
               <span
                 data-testid="drop-line"

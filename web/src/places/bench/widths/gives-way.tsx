@@ -31,7 +31,7 @@ export function waysOf(site: Site, piece: Piece, measure: Measurer): readonly Wa
   });
 }
 
-/** Where parts leave for want of room, as hooks beneath the rope. */
+/** Where parts leave for want of room, as hooks above the rope. */
 export function GivingWay({
   ways,
   toX,
@@ -46,13 +46,13 @@ export function GivingWay({
         <li
           key={id}
           style={{ left: toX(below) - 12 }}
-          className="pointer-events-none absolute top-[13px] grid size-6 place-items-center"
+          className="pointer-events-none absolute top-[-7px] grid size-6 place-items-center"
         >
           <span className="sr-only">
             Below {below} px {name} leaves for want of room
           </span>
           <svg viewBox="0 0 16 16" className="size-4" aria-hidden="true">
-            <path d="M12 2v7H4M7 6L4 9l3 3" fill="none" strokeWidth="2" className="stroke-ochre" />
+            <path d="M12 15V8H4M7 5L4 8l3 3" fill="none" strokeWidth="2" className="stroke-ochre" />
           </svg>
         </li>
       ))}

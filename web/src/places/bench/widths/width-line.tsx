@@ -1,14 +1,21 @@
 import {
   bandAt,
   fitAt,
+  beforeTypefaces,
   fitLine,
+  longerBy,
+  sampleOf,
+  wordsOf,
   type Fit,
+  type FitLine,
   foldsBelow,
   type Piece,
   type Measurer,
   type Site,
 } from '@hamaca/core';
 import { memo, useMemo, useRef, type KeyboardEvent } from 'react';
+import { CommandButton } from '../../../app/commands/command-button.tsx';
+import type { Fonts } from '../../../media/load-fonts.ts';
 import { Button } from '../../../ui/button.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { TextField } from '../../../ui/text-field.tsx';
@@ -61,7 +68,24 @@ function clearOf(x: number, knot: number): number {
 interface Props {
   readonly site: Site;
   readonly piece: Piece;
-  readonly measure: Measurer;
+  readonly fonts: Fonts;
+}
+
+/** How much longer labels may get in another language. */
+const LONGER = 0.3;
+
+/** The measures a piece must fit in: of its typefaces, and of what stands in until they have arrived. */
+function useMeasures({ site, fonts }: Props): { readonly own: Measurer; readonly before: Measurer } {
+  const { measure, metrics } = fonts;
+  const { typefaces } = site;
+  const sample = sampleOf(wordsOf(site, site.pieces));
+  const longer = useBench((state) => state.longer);
+  return useMemo(() => {
+    const before = beforeTypefaces(measure, metrics, typefaces, sample);
+    return longer
+      ? { own: longerBy(measure, LONGER), before: longerBy(before, LONGER) }
+      : { own: measure, before };
+  }, [measure, metrics, typefaces, sample, longer]);
 }
 
 /** The knot at which the piece unfolds; the narrowest one where it never folds. */
@@ -71,13 +95,16 @@ function foldKnot(site: Site, piece: Piece) {
 }
 
 /** The ruler of widths as a rope between two posts: where the row fits, the stage's width, and the breakpoints as knots. */
-export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props) {
+export const WidthLine = memo(function WidthLine(props: Props) {
+  const { site, piece } = props;
+  const { own, before } = useMeasures(props);
   const store = useSiteStore();
   const width = useBench((state) => state.width);
   const { ref, room } = useRoom();
   const length = room.width - 2 * MARGIN;
-  const line = useMemo(() => fitLine(site, piece, WIDTHS, measure), [site, piece, measure]);
-  const ways = useMemo(() => waysOf(site, piece, measure), [site, piece, measure]);
+  const line = useMemo(() => fitLine(site, piece, WIDTHS, own, before), [site, piece, own, before]);
+  const settled = useMemo(() => fitLine(site, piece, WIDTHS, own), [site, piece, own]);
+  const ways = useMemo(() => waysOf(site, piece, own), [site, piece, own]);
   const toX = (value: number) => ((value - WIDTHS.from) / (WIDTHS.to - WIDTHS.from)) * length;
   const toWidth = (clientX: number) =>
     WIDTHS.from +
@@ -236,8 +263,9 @@ export const WidthLine = memo(function WidthLine({ site, piece, measure }: Props
       </div>
       <Numbers
         piece={piece}
-        measure={measure}
+        measure={own}
         line={line}
+        settled={settled}
         ways={ways}
         band={bandAt(site, width)}
         width={width}
@@ -303,10 +331,20 @@ function Knot({ min, name, x, y, toWidth, onPreview, onMove, onUntie }: KnotProp
   );
 }
 
+/** What the needed width is made of, where that is more than what it comes to in the end. */
+const neededTitle = (needed: number, settled: number): string | undefined =>
+  needed > settled && needed !== Infinity
+    ? `${settled} px with its typefaces, ${needed} px until they have arrived: the larger one counts`
+    : undefined;
+
+const SMALL = '!h-6 !px-1.5 !text-small';
+
 interface NumbersProps {
   readonly piece: Piece;
   readonly measure: Measurer;
-  readonly line: ReturnType<typeof fitLine>;
+  readonly line: FitLine;
+  /** The same once typefaces have arrived. */
+  readonly settled: FitLine;
   readonly ways: readonly Way[];
   readonly band: number;
   readonly width: number;
@@ -320,6 +358,7 @@ function Numbers({
   piece,
   measure,
   line,
+  settled,
   ways,
   band,
   width,
@@ -327,11 +366,12 @@ function Numbers({
   suggested,
   onMove,
 }: NumbersProps) {
+  const longer = useBench((state) => state.longer);
   const extent = line.needed[band];
   const needed = Math.ceil(extent?.width ?? 0);
   const left = width - needed;
   return (
-    <dl className="grid w-[252px] shrink-0 grid-cols-[auto_1fr] content-center gap-x-3 text-small tabular">
+    <dl className="grid w-[316px] shrink-0 grid-cols-[auto_1fr] content-center gap-x-3 text-small tabular">
       {unfolding && (
         <>
           <dt className="self-center text-ink-faint">unfolds from</dt>
@@ -366,11 +406,16 @@ function Numbers({
       )}
       <dt className="text-ink-faint">row needs</dt>
       <dd className="flex items-center gap-1.5">
-        <span data-testid="row-needs" className={left < 0 ? 'font-semibold text-brick' : ''}>
+        <span
+          data-testid="row-needs"
+          title={neededTitle(needed, Math.ceil(settled.needed[band]?.width ?? 0))}
+          className={left < 0 ? 'font-semibold text-brick' : ''}
+        >
           {needed === Infinity
             ? 'more than its content may take'
             : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
         </span>
+        <CommandButton id="bench-longer" label="+30 %" tone="plain" className={SMALL} pressed={longer} />
         <WhatIf piece={piece.id} measure={measure} />
       </dd>
       {ways.length > 0 && (

@@ -1,0 +1,42 @@
+import { isShownIn } from '../../kinds/folds.ts';
+import { levelsOf } from '../../kinds/placed.ts';
+import type { Part } from '../../kinds/site.ts';
+import { levelKey, type LevelKey } from '../../model/states.ts';
+import { slotName } from '../../resolve/origin.ts';
+import type { LookCheck } from '../check.ts';
+import { cellIn, narrowestIn, pixelsIn } from './values.ts';
+
+/** A box that is never narrower than the window it stands in: the page is scrolled sideways. */
+export const pagePushed: LookCheck = {
+  of: 'look',
+  id: 'page-pushed',
+  label: 'A box wider than the window',
+  why: 'The whole page is scrolled sideways for it, and cut off at the edge.',
+  check: ({ owner, slot, kind }, { site }) => {
+    if (!kind.properties.includes('minWidth')) return null;
+    const ref = { owner: owner.id, slot };
+    const levels = levelsOf(site, owner, slot);
+    const keys: readonly LevelKey[] = levels.length > 0 ? levels.map(levelKey) : ['all'];
+    for (const band of site.bands.keys()) {
+      if (owner.sort === 'part' && !isShownIn(owner.thing as Part, site, band)) continue;
+      for (const key of keys) {
+        const least = Math.round(pixelsIn(site, ref, 'minWidth', band, key));
+        const window = narrowestIn(site, band);
+        if (least <= window) continue;
+        const cell = cellIn(site, ref, 'minWidth', band, key);
+        const name = slotName(site, ref);
+        return {
+          outcome: 'fail',
+          reason: `In ${site.bands[band]?.name ?? ''} ${name} is never narrower than ${least} px, where windows have ${window} px.`,
+          evidence: `${owner.piece.name} › ${name}`,
+          at: { piece: owner.piece.id, cell, width: window },
+          fix: {
+            label: `Let it be ${window - 32} px`,
+            edit: { name: 'set-look', args: { cells: [{ ...cell, value: window - 32 }] } },
+          },
+        };
+      }
+    }
+    return null;
+  },
+};
