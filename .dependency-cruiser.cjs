@@ -1,17 +1,28 @@
 /**
- * Arrows point one way. Inside core: base; colour, text, print; drawings; values; kinds/properties; model; kinds; migrate, load;
+ * Arrows point one way. Inside core: base; colour, text, print; drawings, markup; values; kinds/properties; model; kinds; migrate, load;
  * resolve; links; edit, layout; advice; output; check; formats, starters.
  */
-const floor = ['base', 'colour', 'text', 'print', 'drawings', 'values', 'kinds/properties', 'model'];
+const floor = [
+  'base',
+  'colour',
+  'text',
+  'print',
+  'drawings',
+  'markup',
+  'values',
+  'kinds/properties',
+  'model',
+];
 const below = {
   base: [],
   colour: ['base'],
   text: ['base'],
   print: ['base'],
   drawings: ['base', 'colour', 'print'],
+  markup: ['base'],
   values: ['base', 'colour', 'text', 'print'],
   'kinds/properties': ['base', 'values'],
-  model: ['base', 'colour', 'text', 'drawings', 'values', 'kinds/properties'],
+  model: ['base', 'colour', 'text', 'drawings', 'markup', 'values', 'kinds/properties'],
   kinds: floor,
   migrate: ['base'],
   load: ['base', 'values', 'model', 'kinds', 'migrate'],

@@ -194,6 +194,8 @@ test.describe('on the demo', () => {
     await parts(page).getByRole('button', { name: 'Call to action', exact: true }).last().focus();
     await page.keyboard.press('Delete');
     expect(await order(page)).toEqual(['logo | menu-main,book | opener']);
+    // Both lines are in sight.
+    await page.setViewportSize({ width: 1280, height: 900 });
     const line = parts(page).locator('[data-part="book"]');
     await draggable(page, '[data-part]');
     await expect(async () => {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { DRESSED, FURNISHED, open, opener, OUTPUT, test, visitSubmenu } from './support/pasted.ts';
-import { handOff, marisma } from './support/output.ts';
+import { demoSite, edited, handOff, marisma, saying } from './support/output.ts';
 import { differences, OURS, snapshot, type Snapshot } from './support/snapshot.ts';
 
 /** Opens what opens and answers how everything of ours looks before and after. */
@@ -38,7 +38,20 @@ const FOREIGN: Readonly<Record<string, string>> = {
   tachyons: sheet('tachyons/css/tachyons.min.css'),
 };
 
+/** A bar that stays, links that scroll in it, a panel of two blocks from below, and an opener fixed on the page. */
+const STANDING = handOff(
+  saying(edited(demoSite(), { name: 'set-owner', args: { id: 'panel', fields: { closeAs: 'both' } } }), [
+    { owner: 'header', slot: 'bar', property: 'sticks', value: 'stays on top' },
+    { owner: 'row-main', slot: 'row', state: 'scrolled', property: 'height', value: 48 },
+    { owner: 'menu-main', slot: 'list', property: 'menuForm', value: 'the rest under “more”' },
+    { owner: 'panel', slot: 'panel', property: 'stands', value: 'at the bottom' },
+    { owner: 'panel', slot: 'panel', property: 'blocksStand', value: 'side by side' },
+    { owner: 'opener', slot: 'opener', property: 'fixedAt', band: 'phone', value: 'at the top, end' },
+  ]),
+);
+
 const OUTPUTS = {
+  'a bar and a panel that stand': STANDING,
   'the demo': OUTPUT,
   Marisma: handOff(marisma()),
   'links with everything': DRESSED,
@@ -51,6 +64,8 @@ const PLACES = [
   ['after', 'parts of every kind'],
 ] as const;
 const MORE_PLACES = [
+  ['before', 'a bar and a panel that stand'],
+  ['after', 'a bar and a panel that stand'],
   ['after', 'the demo'],
   ['after', 'Marisma'],
   ['after', 'links with everything'],

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { placedParts } from '@hamaca/core';
 import { copyDemo, expect, savedSite, saved, stageFrame, test } from './support/app.ts';
 
 const idOf = (page: Page) => /sites\/([^/]+)/.exec(page.url())?.[1] ?? '';
@@ -84,4 +85,37 @@ test('the last way to close is not taken away: why is said', async ({ page }) =>
   await expect(page.getByText(/needs a close control, or to be closed by/)).toBeVisible();
   await saved(page);
   expect(await panelOf(page)).toMatchObject({ closeAs: 'drawing', byScrim: false, byEscape: false });
+});
+
+test('own HTML is added to a panel, written as people write it, and says what is left out', async ({
+  page,
+}) => {
+  await page
+    .getByRole('button', { name: /^Add a part at/ })
+    .first()
+    .click();
+  await page.getByRole('menuitem', { name: /^Own HTML/ }).click();
+  await page.getByRole('button', { name: /^HTML: / }).click();
+  const text = page.getByRole('textbox', { name: 'HTML of your own' });
+  await text.fill('<h2>News by mail<script>x()</script></h2><p style="color:red">Once a month');
+  await expect(page.getByText('Left out: <script>, style of <p>')).toBeVisible();
+  await text.press('Control+Enter');
+  const dialog = (await stageFrame(page)).getByRole('dialog');
+  await expect(dialog.getByRole('heading', { name: 'News by mail' })).toBeVisible();
+  await saved(page);
+  const part = placedParts(await savedSite(page, idOf(page))).find(
+    (placed) => placed.part.kind === 'markup',
+  )?.part;
+  expect(part).toMatchObject({ source: '<h2>News by mail</h2><p>Once a month</p>' });
+});
+
+test('motion of a panel is played on the stage, slowly where wanted', async ({ page }) => {
+  await parts(page).getByRole('button', { name: 'Panel', exact: true }).click();
+  const dialog = (await stageFrame(page)).getByRole('dialog');
+  await expect(dialog).toBeVisible();
+  const rates = async () =>
+    dialog.evaluate((element) => element.getAnimations().map(({ playbackRate }) => playbackRate));
+  await page.getByRole('button', { name: 'slowly', exact: true }).click();
+  await expect.poll(rates).toContain(0.25);
+  await expect(dialog).toBeVisible();
 });

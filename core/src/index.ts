@@ -7,6 +7,8 @@ export { dominantColours } from './colour/dominant.ts';
 export { formatOklch, isInSrgb, type Oklch, oklchOf } from './colour/mix.ts';
 export type { FontMetrics } from './text/font-table.ts';
 export { createMeasurer, type Measurer } from './text/measure.ts';
+export { isMarkupAttribute, isMarkupElement } from './markup/allowed.ts';
+export { refuseMarkup } from './markup/read-markup.ts';
 export { longerBy } from './text/other-measures.ts';
 export { beforeTypefaces } from './layout/measurers.ts';
 export { sampleOf, wordsOf } from './kinds/texts.ts';

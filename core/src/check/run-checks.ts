@@ -204,38 +204,53 @@ function checkPartLinks(world: World): Finding[] {
     });
 }
 
+/** Is told how much of the work is done, 0 to 1. */
+type Told = (share: number) => void;
+
 const checkBare = memoise((site: Site): readonly Finding[] => checkWith(site, NOTHING_FETCHED, null));
 
 function checkWith(
   site: Site,
   fetched: ReadonlyMap<string, FetchedLink>,
   measure: Measurer | null,
+  told: Told = () => undefined,
 ): Finding[] {
   const findings: Finding[] = [];
   const world = worldOf(site, fetched);
-  for (const { world: around, items } of worldsOf(site).values()) {
+  const rest = [
+    () => checkPartLinks(world),
+    () => checkParts(world),
+    () => checkLooks(world),
+    () => checkRows(world, measure),
+  ];
+  const worlds = [...worldsOf(site).values()];
+  let done = 0;
+  const step = () => {
+    told(++done / (worlds.length + rest.length));
+  };
+  for (const { world: around, items } of worlds) {
     const asked = { ...around, fetched };
     for (const placed of items) checkLink(placed, asked, findings);
+    step();
   }
-  return [
-    ...findings,
-    ...checkPartLinks(world),
-    ...checkParts(world),
-    ...checkLooks(world),
-    ...checkRows(world, measure),
-  ];
+  for (const check of rest) {
+    findings.push(...check());
+    step();
+  }
+  return findings;
 }
 
 /**
  * Every finding about a site, menu by menu in document order, then its parts, their looks and its rows; within a place the
- * gravest first. Rows are judged where there is a measurer.
+ * gravest first. Rows are judged where there is a measurer. `told` hears how far it is.
  */
 export function runChecks(
   site: Site,
   fetched: ReadonlyMap<string, FetchedLink> = NOTHING_FETCHED,
   measure: Measurer | null = null,
+  told?: Told,
 ): readonly Finding[] {
-  return fetched.size === 0 && !measure ? checkBare(site) : checkWith(site, fetched, measure);
+  return fetched.size === 0 && !measure && !told ? checkBare(site) : checkWith(site, fetched, measure, told);
 }
 
 /** Every fix of some findings as one edit, which is one step of undo; null where nothing can be mended. */

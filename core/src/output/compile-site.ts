@@ -133,7 +133,7 @@ function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
   return {
     inherited,
     before: [
-      ...resetRules(context, inherited),
+      ...resetRules(context, inherited, used),
       ...commonRules(context, used),
       ...fragments.flatMap((fragment) => fragment.rules),
     ],

@@ -14,9 +14,16 @@ export function inheritedBase({ site, pieces }: CompileContext): InheritedBase {
  * Cuts our pieces off from the host page: nothing is inherited from outside and nothing the page says about elements
  * reaches ours. Drawings keep their own attributes.
  */
-export function resetRules(context: CompileContext, inherited: InheritedBase): ConditionalRule[] {
+export function resetRules(
+  context: CompileContext,
+  inherited: InheritedBase,
+  used: ReadonlySet<string>,
+): ConditionalRule[] {
   const css = (id: keyof InheritedBase) => valueDeclarations(context, id, inherited[id] ?? 0)[0]?.[1] ?? '';
   const tracking = css('tracking');
+  // Own markup is dressed by the page: the exception adds no weight.
+  const own = context.names.name('own');
+  const but = used.has(own) ? `:where(:not(.${own} *))` : '';
   return [
     styleRule(context.root, [
       ['all', 'initial'],
@@ -30,7 +37,7 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
       // A word longer than its box breaks rather than pushing the page aside.
       ['overflow-wrap', 'anywhere'],
     ]),
-    styleRule(within(context, ':not(svg, svg *)'), [
+    styleRule(within(context, `:not(svg, svg *)${but}`), [
       ['all', 'unset'],
       ['box-sizing', 'border-box'],
     ]),
@@ -39,7 +46,9 @@ export function resetRules(context: CompileContext, inherited: InheritedBase): C
       ['all', 'revert-layer'],
       ['box-sizing', 'border-box'],
     ]),
-    styleRule(`${within(context, '*::before')}, ${within(context, '*::after')}`, [['content', 'none']]),
+    styleRule(`${within(context, `*${but}::before`)}, ${within(context, `*${but}::after`)}`, [
+      ['content', 'none'],
+    ]),
   ];
 }
 

@@ -1,6 +1,8 @@
 import type { FetchedLink, Finding, Site } from '@hamaca/core';
 import { useEffect, useState } from 'react';
-import type { ChecksAnswer, ChecksRequest } from '../workers/run-checks.ts';
+import { useStore } from 'zustand';
+import { createStore } from 'zustand/vanilla';
+import type { ChecksAnswer, ChecksProgress, ChecksRequest } from '../workers/run-checks.ts';
 
 type Fetched = ChecksRequest['fetched'];
 
@@ -12,6 +14,12 @@ interface Asked {
   readonly answer: Promise<readonly Finding[]>;
 }
 
+/** How far the newest checks are, 0 to 1; null where none run. */
+const progress = createStore<{ readonly share: number | null }>(() => ({ share: null }));
+
+/** How far the checks are, 0 to 1; null where none run. */
+export const useChecking = (): number | null => useStore(progress, ({ share }) => share);
+
 let worker: Worker | null = null;
 let count = 0;
 /** Answers that are waited for, by the id of what was asked. */
@@ -20,7 +28,10 @@ let last: Asked | null = null;
 
 function startWorker(): Worker {
   const started = new Worker(new URL('../workers/run-checks.ts', import.meta.url), { type: 'module' });
-  started.addEventListener('message', ({ data }: MessageEvent<ChecksAnswer>) => {
+  started.addEventListener('message', ({ data }: MessageEvent<ChecksAnswer | ChecksProgress>) => {
+    const isDone = 'findings' in data;
+    if (data.id === count) progress.setState({ share: isDone ? null : data.share });
+    if (!isDone) return;
     waiting.get(data.id)?.(data.findings);
     waiting.delete(data.id);
   });
@@ -32,6 +43,7 @@ function askFindings(site: Site, fetched: Fetched): Promise<readonly Finding[]> 
   if (last?.site === site && last.fetched === fetched) return last.answer;
   worker ??= startWorker();
   const id = ++count;
+  progress.setState({ share: 0 });
   worker.postMessage({ id, site, fetched } satisfies ChecksRequest);
   const answer = new Promise<readonly Finding[]>((resolve) => {
     waiting.set(id, resolve);

@@ -16,6 +16,7 @@ import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { IconPicker } from '../ui/icon-picker.tsx';
 import { TextField } from '../ui/text-field.tsx';
+import { MarkupField } from './markup-field.tsx';
 import { DrawnLink } from './drawn-link.tsx';
 import { branchOptions, levelWords, WHOLE } from './placement.ts';
 import { Field, PictureUpload, TargetWords, Words } from './words.tsx';
@@ -320,6 +321,8 @@ export function fieldEditor(props: EditorProps): ReactNode {
           }}
         />
       );
+    case 'markup':
+      return <MarkupField {...props} />;
     case 'svg':
     case 'picture':
       return <DrawingField {...props} />;

@@ -65,6 +65,8 @@ interface Props {
   readonly onDrawn?: (page: DrawnPage) => void;
   /** How often a motion was asked to be played: once more plays it. */
   readonly plays?: number;
+  /** Whether it is played four times as slow. */
+  readonly slowly?: boolean;
   /**
    * Where pages come from besides `page`: told of each new one at once, outside of rendering, so that the stage goes
    * first. Answers how to end it.
@@ -133,6 +135,7 @@ export function Stage({
   onDrawn,
   follow,
   plays = 0,
+  slowly = false,
   children,
 }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
@@ -209,7 +212,7 @@ export function Stage({
   useEffect(() => {
     if (plays === 0) return;
     const timer = setTimeout(() => {
-      send({ type: 'play' });
+      send({ type: 'play', slowly });
     }, 100);
     return () => {
       clearTimeout(timer);

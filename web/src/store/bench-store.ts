@@ -58,6 +58,8 @@ export interface BenchState extends Arrangement {
   readonly lit: readonly SlotRef[];
   /** How often the motion of what stands open was asked for. */
   readonly plays: number;
+  /** Whether it was asked for slowly. */
+  readonly slowly: boolean;
   /** A look that was copied, to be put on another slot. */
   readonly copied: { readonly slot: SlotRef; readonly level: LevelKey } | null;
   /** Id of the panel that was opened on the stage itself. */
@@ -105,6 +107,7 @@ export const benchStore = createStore<BenchState>(() => ({
   made: null,
   typed: null,
   plays: 0,
+  slowly: false,
 }));
 
 benchStore.subscribe((now, before) => {
@@ -160,8 +163,8 @@ export function selectMade(owner: string, slot: string): void {
 export const isTyped = (key: string): boolean => key.length === 1 && key !== ' ';
 
 /** Plays the motion of what stands open on the stage. */
-export function playMotion(): void {
-  benchStore.setState(({ plays }) => ({ plays: plays + 1 }));
+export function playMotion(slowly = false): void {
+  benchStore.setState(({ plays }) => ({ plays: plays + 1, slowly }));
 }
 
 /** Types into the cell in focus from wherever something was chosen; what comes before the cell takes the keys is kept. */

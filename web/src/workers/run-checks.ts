@@ -7,6 +7,12 @@ export interface ChecksRequest {
   readonly fetched: ReadonlyMap<string, FetchedLink>;
 }
 
+/** How much of what was asked is done, 0 to 1. */
+export interface ChecksProgress {
+  readonly id: number;
+  readonly share: number;
+}
+
 export interface ChecksAnswer {
   readonly id: number;
   readonly findings: readonly Finding[];
@@ -15,7 +21,9 @@ export interface ChecksAnswer {
 async function answer({ id, site, fetched }: ChecksRequest): Promise<void> {
   // Where no measures come, rows are not judged and everything else is.
   const fonts = await loadFonts(familyList(site)).catch(() => null);
-  const findings = runChecks(site, fetched, fonts?.measure ?? null);
+  const findings = runChecks(site, fetched, fonts?.measure ?? null, (share) => {
+    self.postMessage({ id, share } satisfies ChecksProgress);
+  });
   self.postMessage({ id, findings } satisfies ChecksAnswer);
 }
 

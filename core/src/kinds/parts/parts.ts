@@ -2,6 +2,7 @@ import { BERTH } from './berth/berth.ts';
 import { BUTTON } from './button/button.ts';
 import { IMAGE } from './image/image.ts';
 import { LOGO } from './logo/logo.ts';
+import { MARKUP } from './markup/markup.ts';
 import { MENU } from './menu/menu.ts';
 import { OPENER } from './opener/opener.ts';
 import { RULE } from './rule/rule.ts';
@@ -21,6 +22,7 @@ export const PARTS = [
   SHORTCUT,
   IMAGE,
   RULE,
+  MARKUP,
   OPENER,
   BERTH,
 ] as const;

@@ -66,6 +66,7 @@ export type FieldSpec =
     }
   | { readonly kind: 'levels' }
   | { readonly kind: 'svg' }
+  | { readonly kind: 'markup' }
   | { readonly kind: 'picture'; readonly nullable: boolean }
   | { readonly kind: 'colour'; readonly nullable: boolean }
   | { readonly kind: 'colour-value' }

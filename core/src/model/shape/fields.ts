@@ -77,6 +77,8 @@ export const address = (words: Words<string> = {}) => made<string>({ kind: 'addr
 export const levels = (words: Words<ShownLevels> = {}) => made<ShownLevels>({ kind: 'levels' }, words, 3);
 /** SVG source, or null. */
 export const svg = (words: Words<string | null> = {}) => made<string | null>({ kind: 'svg' }, words, null);
+/** Markup of the designer's own, well-formed. */
+export const markup = (words: Words<string> = {}) => made<string>({ kind: 'markup' }, words, '');
 /** A picture's address or data, or null. */
 export const picture = (words: Words<string | null> = {}) =>
   made<string | null>({ kind: 'picture', nullable: true }, words, null);

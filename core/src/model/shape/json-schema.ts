@@ -1,3 +1,4 @@
+import { MARKUP_LIMITS } from '../../markup/read-markup.ts';
 import { LIMITS } from '../../values/limits.ts';
 import { ID, LINK_ADDRESS } from '../../values/url.ts';
 import type { JsonSchema } from '../../values/value-kind.ts';
@@ -52,6 +53,8 @@ function specSchema(spec: FieldSpec, world: SchemaWorld): JsonSchema {
       return { type: 'string', maxLength: LIMITS.url, pattern: LINK_ADDRESS.source };
     case 'levels':
       return { enum: SHOWN_LEVELS };
+    case 'markup':
+      return { type: 'string', maxLength: MARKUP_LIMITS.source };
     case 'svg':
       return orNull({ type: 'string', maxLength: LIMITS.svg, pattern: '^\\s*<svg[\\s>]' }, true);
     case 'picture':

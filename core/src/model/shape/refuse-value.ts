@@ -1,3 +1,4 @@
+import { refuseMarkup } from '../../markup/read-markup.ts';
 import { parseColour } from '../../colour/colour.ts';
 import { isFamily } from '../../text/typefaces.ts';
 import { COLOUR_ALLOWED, isColourLink } from '../../values/kinds/colour.ts';
@@ -78,6 +79,10 @@ export function refuseValue(spec: ValueSpec, value: unknown): string | null {
         : `one of ${SHOWN_LEVELS.join(', ')}`;
     case 'svg':
       return refuseSvg(value);
+    case 'markup': {
+      const refused = typeof value === 'string' ? refuseMarkup(value) : 'text is expected';
+      return refused === null ? null : `well-formed HTML without scripts, styles and frames: ${refused}`;
+    }
     case 'picture':
       if (value === null && spec.nullable) return null;
       return ((violation) => (violation === null ? null : nullable(spec.nullable, violation)))(

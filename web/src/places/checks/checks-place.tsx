@@ -1,5 +1,5 @@
 import { CHECKS, itemsOf, mendAll, standingPieces, type Check, type Finding } from '@hamaca/core';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { useFonts } from '../../media/fonts.ts';
@@ -9,7 +9,7 @@ import { benchStore, openCell, setWidth } from '../../store/bench-store.ts';
 import { enterSite, showLink, useLinks } from '../../store/links-store.ts';
 import { FetchBar } from '../../findings/fetch-bar.tsx';
 import { Evidence } from './evidence.tsx';
-import { useFindings } from '../../findings/use-findings.ts';
+import { useChecking, useFindings } from '../../findings/use-findings.ts';
 
 /** Most findings of one check drawn. */
 const MOST = 200;
@@ -25,6 +25,25 @@ function byCheck(findings: readonly Finding[]): { check: Check; found: readonly 
     return found ? [{ check, found }] : [];
   });
 }
+
+/** How far the checks are, where they take long enough for anybody to wait. */
+function Checking() {
+  const share = useChecking();
+  const [isLong, setLong] = useState(false);
+  const runs = share !== null;
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      setLong(runs);
+    }, WAITING);
+    return () => {
+      clearTimeout(timer);
+    };
+  }, [runs]);
+  return runs && isLong ? <progress aria-label="Checks" max={1} value={share} className="w-40" /> : null;
+}
+
+/** Time after which somebody waits, in ms. */
+const WAITING = 200;
 
 /** What tells a finding from others: one at a time is seen. */
 const keyOf = ({ check, item, path }: Finding) => `${check} ${item ?? path}`;
@@ -67,6 +86,7 @@ export function ChecksPlace() {
               ? 'Nothing found'
               : `${findings.length} ${findings.length === 1 ? 'problem' : 'problems'}`}
           </h1>
+          <Checking />
           <span className="ml-auto">
             <FetchBar site={site} />
           </span>

@@ -6,6 +6,7 @@ import type {
   FromFrame,
   LightMessage,
   PinMessage,
+  PlayMessage,
   RenderMessage,
   ShownPage,
   StageElement,
@@ -215,8 +216,16 @@ function lasting(box: Element): number {
 /** Time between going and coming again, in ms. */
 const PAUSE = 250;
 
+/** How fast what is played slowly goes. */
+const SLOWLY = 0.25;
+
+/** Slows down all that moves at the moment. */
+function slowDown(): void {
+  for (const animation of document.getAnimations()) animation.playbackRate = SLOWLY;
+}
+
 /** Closes what stands open and opens it again, so that its motion is seen. */
-function play(): void {
+function play({ slowly }: PlayMessage): void {
   const boxes = [...holder.querySelectorAll(`nav [${attribute('open')}]`)];
   const dialogs = [...holder.querySelectorAll<HTMLDialogElement>('dialog[open]')];
   // A panel's own motion takes its submenus along.
@@ -225,11 +234,14 @@ function play(): void {
       for (const dialog of dialogs) dialog.close();
     });
   else for (const box of boxes) box.removeAttribute(attribute('open'));
+  const longest = Math.max(0, ...[...boxes, ...dialogs].map(lasting));
+  if (slowly) slowDown();
   setTimeout(
     () => {
       if (pinned) pin(pinned);
+      if (slowly) slowDown();
     },
-    Math.max(0, ...[...boxes, ...dialogs].map(lasting)) + PAUSE,
+    (slowly ? longest / SLOWLY : longest) + PAUSE,
   );
 }
 
@@ -306,7 +318,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   if (event.source !== parent) return;
   if (event.data.type === 'render') render(event.data);
   else if (event.data.type === 'pin') pin(event.data);
-  else if (event.data.type === 'play') play();
+  else if (event.data.type === 'play') play(event.data);
   else if (event.data.type === 'picture') tellPicture();
   else if (event.data.type === 'measure') measureAll(event.data.on);
   else light(event.data);

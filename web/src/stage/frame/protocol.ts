@@ -61,6 +61,7 @@ export interface PictureMessage {
 /** What stands open is to close and open again, so that its motion is seen. */
 export interface PlayMessage {
   readonly type: 'play';
+  readonly slowly: boolean;
 }
 
 /** Whether the places of all parts are to be told, now and whenever they change. */

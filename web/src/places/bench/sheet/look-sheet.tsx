@@ -78,6 +78,9 @@ const GROUP_LABELS: Readonly<Record<PropertyGroup, string>> = {
   own: 'own CSS',
 };
 
+const PLAYS =
+  'ml-1 h-6 rounded-[2px] px-1 text-ink-soft underline decoration-twine underline-offset-2 hover:bg-linen';
+
 /** A group's own line: it folds the group to its name, and tells how many rarer properties are left out. */
 function GroupLine({
   group,
@@ -135,20 +138,37 @@ function GroupLine({
             </button>
           )}
           {plays && !group.closed && (
-            <button
-              type="button"
-              title="Closes and opens the box on the stage"
-              onClick={playMotion}
-              className="ml-1 h-6 rounded-[2px] px-1 text-ink-soft underline decoration-twine underline-offset-2 hover:bg-linen"
-            >
-              play on the stage
-            </button>
+            <>
+              <button
+                type="button"
+                title="Closes and opens it on the stage"
+                onClick={() => {
+                  playMotion();
+                }}
+                className={PLAYS}
+              >
+                play on the stage
+              </button>
+              <button
+                type="button"
+                title="The same, four times as slow"
+                onClick={() => {
+                  playMotion(true);
+                }}
+                className={PLAYS}
+              >
+                slowly
+              </button>
+            </>
           )}
         </span>
       </th>
     </tr>
   );
 }
+
+/** What says how something comes: then that can be played. */
+const MOVING: readonly PropertyId[] = ['arrives', 'comesIn'];
 
 type Corner = { readonly property: PropertyId; readonly state: State };
 
@@ -344,7 +364,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
                 <GroupLine
                   group={group}
                   columns={sheet.states.length}
-                  plays={group.group === 'motion' && sheet.kind.properties.includes('arrives')}
+                  plays={group.group === 'motion' && MOVING.some((id) => sheet.kind.properties.includes(id))}
                 />
                 {group.rows.map((entry) => (
                   <Fragment key={entry.property}>

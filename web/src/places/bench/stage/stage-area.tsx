@@ -147,6 +147,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const compare = useBench((state) => state.compare);
   const kept = useBench((state) => state.kept);
   const plays = useBench((state) => state.plays);
+  const slowly = useBench((state) => state.slowly);
   const lit = useBench((state) => state.lit);
   const measuring = useBench((state) => state.measuring);
   const [measured, setMeasured] = useState(NOT_MEASURED);
@@ -215,6 +216,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             reveal={reveal}
             onPick={onPick}
             plays={plays}
+            slowly={slowly}
             lit={litSelectors}
             onCarry={onCarry}
             onEdge={onEdge}

@@ -404,7 +404,7 @@ function Numbers({
           </dd>
         </>
       )}
-      <dt className="text-ink-faint">row needs</dt>
+      <dt className="self-center text-ink-faint">row needs</dt>
       <dd className="flex items-center gap-1.5">
         <span
           data-testid="row-needs"
@@ -420,9 +420,9 @@ function Numbers({
       </dd>
       {ways.length > 0 && (
         <>
-          <dt className="text-ink-faint">gives way</dt>
+          <dt className="leading-4 text-ink-faint">gives way</dt>
           <dd
-            className="truncate"
+            className="truncate leading-4"
             title={ways.map(({ name, below }) => `${name} leaves for the panel below ${below} px`).join('; ')}
           >
             {ways.map(({ name, below }) => `${name} below ${below}`).join(', ')}

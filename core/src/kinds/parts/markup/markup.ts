@@ -1,0 +1,87 @@
+import { readMarkup, markupText, type MarkupNode } from '../../../markup/read-markup.ts';
+import { BOX_PROPERTIES, BOX_STATES, MARGIN_PROPERTIES, TEXT_PROPERTIES } from '../../../model/slot.ts';
+import { markup } from '../../../model/shape/fields.ts';
+import { element, styleRule, text, type HtmlNode } from '../../../print/trees.ts';
+import type { Extent, PartExtents } from '../../extent.ts';
+import type { PartKind, PartOf } from '../../kind.ts';
+import { fragment, NOTHING, type Fragment, type PartOut } from '../../out.ts';
+
+const MARKUP_SHAPE = {
+  source: markup({
+    label: 'HTML',
+    hint: 'markup of your own: text, lists, tables, pictures, forms. The page’s own stylesheet dresses it',
+    initial: '<p>Your own HTML</p>',
+  }),
+} as const;
+
+/** Markup of the designer's own: what no other part is, such as a form for a newsletter. */
+export type OwnMarkup = PartOf<'markup', typeof MARKUP_SHAPE>;
+
+const nodesOf = ({ source }: OwnMarkup): readonly MarkupNode[] => {
+  const read = readMarkup(source);
+  return read.ok ? read.value : [];
+};
+
+/** An attribute without a value is written as one. */
+const printed = (node: MarkupNode): HtmlNode =>
+  typeof node === 'string'
+    ? text(node)
+    : element(
+        node.name,
+        Object.fromEntries(
+          Object.entries(node.attributes).map(([name, value]) => [name, value === '' ? true : value]),
+        ),
+        ...node.children.map(printed),
+      );
+
+function compile(part: OwnMarkup, out: PartOut): Fragment {
+  const nodes = nodesOf(part);
+  if (nodes.length === 0) return NOTHING;
+  return fragment(
+    [
+      element(
+        'div',
+        { class: `${out.classes('markup')} ${out.name('own')}`, ...out.attributes },
+        ...nodes.map(printed),
+      ),
+    ],
+    [
+      styleRule(out.at('markup'), [
+        ['display', 'block'],
+        ['min-inline-size', '0'],
+      ]),
+    ],
+  );
+}
+
+/** What the page makes of it is not known: its words on one line are a guess. */
+function extent(part: OwnMarkup, at: PartExtents): Extent {
+  const own = at.slot('markup');
+  const words = at.words(markupText(nodesOf(part)), 'markup');
+  const width = Math.min(words.width, MOST_GUESSED) + 2 * own.pixels('paddingInline') + own.around();
+  return { width, certain: false, unmeasured: ['own HTML'] };
+}
+
+/** What own markup is guessed to take at most, in px: longer text wraps. */
+const MOST_GUESSED = 240;
+
+export const MARKUP: PartKind<'markup', typeof MARKUP_SHAPE> = {
+  id: 'markup',
+  label: 'Own HTML',
+  hint: 'markup of your own, dressed by the page it stands in',
+  shape: MARKUP_SHAPE,
+  slots: {
+    markup: {
+      label: 'Own HTML',
+      levels: [],
+      states: BOX_STATES,
+      text: 'label',
+      properties: [...TEXT_PROPERTIES, ...BOX_PROPERTIES, ...MARGIN_PROPERTIES],
+      defaults: { colour: { role: 'ink' } },
+    },
+  },
+  compile,
+  extent,
+  comesToNothing: (part) => nodesOf(part).length === 0,
+  texts: (part) => [markupText(nodesOf(part))],
+};
