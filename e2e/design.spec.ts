@@ -195,7 +195,7 @@ test.describe('on the demo', () => {
     await page.keyboard.press('Delete');
     expect(await order(page)).toEqual(['logo | menu-main,book | opener']);
     // Both lines are in sight.
-    await page.setViewportSize({ width: 1280, height: 900 });
+    await page.setViewportSize({ width: 1280, height: 1200 });
     const line = parts(page).locator('[data-part="book"]');
     await draggable(page, '[data-part]');
     await expect(async () => {

@@ -16,7 +16,8 @@ const withForm = (): Site =>
     },
   });
 
-const DRESS = 'h2{color:rgb(200,0,0);margin:7px 0} button{background:rgb(0,120,0);color:#fff} a{color:rgb(1,2,3)}';
+const DRESS =
+  'h2{color:rgb(200,0,0);margin:7px 0} button{background:rgb(0,120,0);color:#fff} a{color:rgb(1,2,3)}';
 
 test('own HTML is dressed by the page it stands in, and nothing else of ours is', async ({ page, host }) => {
   await open(page, host, 390, { after: DRESS, body: MAIN }, handOff(withForm()));

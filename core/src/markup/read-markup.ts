@@ -28,12 +28,12 @@ const AROUND = 'around';
 export const readMarkup = memoiseText((source: string): Result<readonly MarkupNode[], string> => {
   if (source.length > MARKUP_LIMITS.source)
     return fail(`it is longer than ${MARKUP_LIMITS.source} characters`);
-  let failure: string | null = null;
+  const failures: string[] = [];
   let elements = 0;
   const root: Open = { name: AROUND, attributes: {}, children: [] };
   const open: Open[] = [];
   const stop = (reason: string) => {
-    failure ??= reason;
+    failures.push(reason);
   };
   const parser = new SaxesParser({ position: false });
   parser.on('error', (error) => {
@@ -68,7 +68,8 @@ export const readMarkup = memoiseText((source: string): Result<readonly MarkupNo
     if (done && around) around.children.push(done);
   });
   parser.write(`<${AROUND}>${source}</${AROUND}>`).close();
-  return failure === null ? succeed(root.children) : fail(failure);
+  const [failure] = failures;
+  return failure === undefined ? succeed(root.children) : fail(failure);
 });
 
 /** Why markup in a document is refused, or null. */
