@@ -78,6 +78,7 @@ export { siteJsonSchema } from './kinds/json-schema.ts';
 export type { Region } from './kinds/kind.ts';
 export type { MenuPart } from './kinds/parts/menu/shape.ts';
 export { PARTS } from './kinds/parts/parts.ts';
+export { FOOTER, type Footer } from './kinds/pieces/footer/footer.ts';
 export { type Header, isHeader } from './kinds/pieces/header/header.ts';
 export { PIECES } from './kinds/pieces/pieces.ts';
 export { createBlock } from './kinds/sections/block/block.ts';

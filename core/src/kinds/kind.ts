@@ -159,6 +159,8 @@ export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, 
   readonly drawn?: (piece: PieceOf<Id, S>) => readonly string[];
   /** The states anything in it can come to. */
   readonly comesTo: (piece: PieceOf<Id, S>, state: State) => boolean;
+  /** Whether it stands at the end of pages, where its rows may stand on as many lines as they need. */
+  readonly atEnd?: boolean;
   /** Whether it stays in the window in a band while the page scrolls; left out, in every one in which it comes to be scrolled. */
   readonly staysIn?: (piece: PieceOf<Id, S>, site: Pick<SiteContent, 'bands'>, band: number) => boolean;
   /** Whether it lies over the page's content in a state, so that any of its colours may be behind. */

@@ -1,4 +1,5 @@
 import type { Extent } from '../kinds/extent.ts';
+import { pieceKind } from '../kinds/catalogue.ts';
 import { foldsBelow, isShownIn } from '../kinds/folds.ts';
 import type { Piece, Site } from '../kinds/site.ts';
 import { sectionsOf, standingPieces } from '../kinds/placed.ts';
@@ -49,7 +50,8 @@ export const rowBreaks = (fit: RowFit): boolean =>
 
 /** How every row of the pieces that stand in pages fits in every band it is shown in. */
 export function rowFits(site: Site, measure: Measurer): RowFit[] {
-  const pieces = standingPieces(site);
+  // What stands at the end of pages may take as many lines as it needs.
+  const pieces = standingPieces(site).filter((piece) => !pieceKind(piece).atEnd);
   return sectionsOf(site).flatMap((placed) => {
     const { piece, section } = placed;
     if (!pieces.includes(piece)) return [];
@@ -66,7 +68,8 @@ export function rowFits(site: Site, measure: Measurer): RowFit[] {
 /** The least width of the row of a piece that needs the most, in one band. */
 export function widestRow(site: Site, piece: Piece, band: number, measure: Measurer): Extent {
   const rows = sectionsOf(site).flatMap((placed) => {
-    const extent = placed.piece === piece ? sectionExtent(site, placed, band, measure) : null;
+    const extent =
+      placed.piece === piece && !pieceKind(piece).atEnd ? sectionExtent(site, placed, band, measure) : null;
     return extent ? [extent] : [];
   });
   return {

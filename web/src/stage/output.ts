@@ -3,6 +3,7 @@ import {
   memoise,
   opensOver,
   panelsFrom,
+  pieceKind,
   standingPieces,
   type Compiled,
   type ElementEntry,
@@ -16,6 +17,8 @@ import type { Fonts } from '../media/load-fonts.ts';
 export interface StagePage {
   readonly compiled: Compiled;
   readonly markup: string;
+  /** Whether they stand at its end. */
+  readonly atEnd: boolean;
 }
 
 /** How addresses begin that the stage reads from: its frame sends no cookies, so that the server may tell a way of its own. */
@@ -42,7 +45,11 @@ export function stagePage(site: Site, piece: Piece, fonts: Fonts): StagePage {
   const compiled = compileForStage(site, fonts);
   const host = hostOf(site, piece);
   const shown = new Set([host, ...panelsFrom(site, host), piece]);
-  return { compiled, markup: [...shown].map(({ id }) => compiled.pieces.get(id) ?? '').join('') };
+  return {
+    compiled,
+    markup: [...shown].map(({ id }) => compiled.pieces.get(id) ?? '').join(''),
+    atEnd: pieceKind(host).atEnd === true,
+  };
 }
 
 /** The page of a piece of a site; null until the fonts are known, or where there is no such piece. */

@@ -84,9 +84,10 @@ const NO_BOXES: readonly Box[] = [];
 const NOTHING_REVEALED: Reveal = { panel: null, submenu: false };
 
 /** What a stage shows of a page over a scene. */
-export function shownPage(site: Site, { compiled, markup }: StagePage, scene: Scene): ShownPage {
+export function shownPage(site: Site, { compiled, markup, atEnd }: StagePage, scene: Scene): ShownPage {
   return {
     markup,
+    atEnd,
     stylesheet: compiled.stylesheet,
     script: compiled.script,
     scene: sceneMarkup(scene),

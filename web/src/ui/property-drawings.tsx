@@ -208,6 +208,13 @@ const MENU_FORM: Drawings = {
       <path d="M26 12h14v10H26z" fill="currentColor" fillOpacity="0.25" strokeWidth="1" />
     </>
   ),
+  'beneath one another': <path d="M14 5h16M14 12h16M14 19h16" />,
+  'in columns': (
+    <>
+      <path d="M5 5h9M18 5h9M31 5h9" />
+      <path d="M5 11h7M5 16h8M18 11h8M18 16h5M31 11h6" strokeWidth="1" />
+    </>
+  ),
   'at the bottom': (
     <>
       <rect x="13" y="2" width="18" height="20" className="stroke-ink" strokeWidth="1" />

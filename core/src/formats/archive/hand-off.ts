@@ -1,4 +1,5 @@
 import type { Piece, Site } from '../../kinds/site.ts';
+import { pieceKind } from '../../kinds/catalogue.ts';
 import { panelsFrom, standingPieces } from '../../kinds/placed.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
 import { printSiteFile } from '../../load/print-site.ts';
@@ -37,9 +38,14 @@ interface PieceFiles {
   readonly suffix: string;
 }
 
+const isAtEnd = (piece: Piece): boolean => pieceKind(piece).atEnd === true;
+
+/** What begins pages comes before what ends them. */
 function pieceFiles(site: Site): PieceFiles[] {
   const taken = new Set<string>();
-  return standingPieces(site).map((piece, index) => {
+  const standing = standingPieces(site);
+  const ordered = [...standing.filter((piece) => !isAtEnd(piece)), ...standing.filter(isAtEnd)];
+  return ordered.map((piece, index) => {
     if (index === 0) return { piece, suffix: '' };
     const name = uniqueName(slugify(piece.name, 'piece'), taken);
     taken.add(name);
@@ -97,9 +103,10 @@ function printReadme(
       : '';
   const [first, ...others] = pages;
   const more = others
-    .map(
-      ({ piece, suffix }) =>
-        `menu${suffix}.html  the markup of ${piece.name}, for the pages that have it instead\n`,
+    .map(({ piece, suffix }) =>
+      isAtEnd(piece)
+        ? `menu${suffix}.html  the markup of ${piece.name}: paste it as the last thing in your page's body\n`
+        : `menu${suffix}.html  the markup of ${piece.name}, for the pages that have it instead\n`,
     )
     .join('');
   return `${first?.piece.name ?? 'The header'} of ${site.name}
@@ -132,11 +139,15 @@ export function handOffFiles(
     const own = pageMarkup(site, compiled, page.piece);
     return { ...page, markup: pictures?.fromMarkup(own) ?? own };
   });
+  // An example page has what begins it and the first of what ends pages.
+  const end = markup.find(({ piece }) => isAtEnd(piece));
+  const begins = markup.filter(({ piece }) => !isAtEnd(piece));
+  const starts = begins.length > 0 ? begins : markup.slice(0, 1);
   const stylesheet = pictures?.fromStylesheet(compiled.stylesheet) ?? compiled.stylesheet;
   return [
-    ...markup.map(({ suffix, markup: own }) => ({
+    ...starts.map(({ suffix, markup: own, piece }) => ({
       name: `index${suffix}.html`,
-      text: printExamplePage(site, own),
+      text: printExamplePage(site, isAtEnd(piece) ? own : own + (end?.markup ?? '')),
     })),
     ...markup.map(({ suffix, markup: own }) => ({ name: `menu${suffix}.html`, text: own })),
     { name: 'menu.css', text: stylesheet },

@@ -41,7 +41,14 @@ function side(inline: 'start' | 'end') {
 }
 
 /** How the links of a menu stand where it is in a row. */
-export const MENU_FORMS = ['in a row', 'in a strip', 'the rest under “more”', 'at the bottom'] as const;
+export const MENU_FORMS = [
+  'in a row',
+  'in a strip',
+  'the rest under “more”',
+  'at the bottom',
+  'beneath one another',
+  'in columns',
+] as const;
 
 export type MenuForm = (typeof MENU_FORMS)[number];
 
@@ -76,7 +83,7 @@ export const PLACEMENT_PROPERTIES = {
     unshared: true,
     common: true,
     bringsWith: { 'at the bottom': { fill: { role: 'paper' } } },
-    hint: 'in a row that wraps where there is no room, in a strip that scrolls, as far as there is room with the rest under a word such as “More”, or in a bar at the bottom of the window; around a logo the rest scrolls',
+    hint: 'in a row that wraps where there is no room, in a strip that scrolls, as far as there is room with the rest under a word such as “More”, in a bar at the bottom of the window, beneath one another, or each branch in a column; around a logo the rest scrolls',
     related: ['bottomHeight', 'fill', 'lineTop'],
   },
   bottomHeight: {

@@ -7,6 +7,7 @@ import {
   PICTURES_AT_ALLOWED,
   PREFIX,
   PREFIX_ALLOWED,
+  pieceKind,
   standingPieces,
 } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
@@ -163,7 +164,7 @@ export function HandOffPlace() {
       name: 'menu.html',
       title: 'Markup',
       language: 'html',
-      where: 'first thing in the page’s body',
+      where: `${pieceKind(shownPiece).atEnd ? 'last' : 'first'} thing in the page’s body`,
       text: files?.fromMarkup(markup) ?? markup,
     },
     {

@@ -112,6 +112,12 @@ function render({ changed }: RenderMessage): void {
   if (changed.direction !== undefined) document.documentElement.dir = page.direction;
   if (changed.stylesheet !== undefined) showStylesheet(before?.stylesheet ?? '', page.stylesheet);
   if (changed.scene !== undefined) scene.innerHTML = page.scene;
+  if (changed.atEnd !== undefined) {
+    document.body.append(...(page.atEnd ? [scene, holder] : [holder, scene]));
+    // The end of a page is in sight beneath what little is left of the page.
+    scene.style.maxHeight = page.atEnd ? '30vh' : '';
+    scene.style.overflow = page.atEnd ? 'hidden' : '';
+  }
   if (changed.markup !== undefined || changed.script !== undefined) {
     buildAnew(page.markup, page.script);
     if (pinned) pin(pinned);

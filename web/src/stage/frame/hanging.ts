@@ -28,7 +28,12 @@ export function listenToHanging(
     const boxes = entries()
       .filter((entry) => entry.slot === 'submenu')
       .flatMap(({ selector }) => [...holder.querySelectorAll(selector)])
-      .filter((element) => element.checkVisibility({ visibilityProperty: true }))
+      // What is always open stands in the page as anything else does.
+      .filter(
+        (element) =>
+          element.checkVisibility({ visibilityProperty: true }) &&
+          getComputedStyle(element).position === 'absolute',
+      )
       .map((element): Box => {
         const { left, right, top, bottom } = element.getBoundingClientRect();
         return { left, right, top, bottom };

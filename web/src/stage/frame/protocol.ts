@@ -28,6 +28,8 @@ export interface ShownPage {
   readonly language: string;
   readonly direction: string;
   readonly entries: readonly ElementEntry[];
+  /** Whether what is shown stands at the page's end. */
+  readonly atEnd: boolean;
   /** Start of the output's names. */
   readonly prefix: string;
 }

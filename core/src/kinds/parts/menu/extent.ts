@@ -12,7 +12,7 @@ import {
 import { withIconExtent } from '../../with-icon.ts';
 import { hasOwnTarget, PICTURE_SPACE } from './item.ts';
 import type { MenuForm } from '../../properties/placement.ts';
-import { LEAST_ROOM } from './forms.ts';
+import { LEAST_COLUMN, LEAST_ROOM } from './forms.ts';
 import { halfOf, type MenuPart } from './shape.ts';
 
 /** What a sign takes of a row, in px: as much as its type is large, and never less than a target. */
@@ -96,6 +96,13 @@ export function menuExtent(part: MenuPart, at: PartExtents): Extent {
     case 'the rest under “more”':
       // What there is no room for scrolls, or leaves the row. Two halves are asked for one by one.
       return exact(at.half === 1 ? 0 : LEAST_ROOM);
+    case 'in columns':
+      return exact(LEAST_COLUMN);
+    case 'beneath one another': {
+      const widths = items.map((item) => itemExtent(part, item, at));
+      const widest = Math.max(0, ...widths.map(({ width }) => width));
+      return { ...sumExtents(widths, 0), width: widest + 2 * list.pixels('paddingInline') + list.around() };
+    }
     case 'in a row':
   }
   const separators = list.line('separator') * Math.max(0, items.length - 1);

@@ -27,11 +27,14 @@ interface Form {
   readonly height: string;
 }
 
+/** Forms that links in two halves do not take. */
+const LYING: readonly MenuForm[] = ['beneath one another', 'in columns'];
+
 function formIn(out: PartOut, band: number): Form | null {
   if (!out.standsIn(band)) return null;
   const said = out.valueIn('list', 'menuForm', band) as MenuForm | undefined;
   const form = said ?? 'in a row';
-  if (form === 'in a row') return null;
+  if (form === 'in a row' || (out.split && LYING.includes(form))) return null;
   const height = out.valueIn('list', 'bottomHeight', band);
   return {
     // Links in two halves have no common end.
@@ -272,6 +275,30 @@ function bottomRules(boxes: readonly Boxes[], height: string, out: PartOut): rea
   ];
 }
 
+/** Links beneath one another, or each with what is nested in it in a column of its own. */
+function standingRules(form: 'beneath one another' | 'in columns', out: PartOut): readonly ConditionalRule[] {
+  return out.inRow([
+    [firmly(out, ''), [['flex', form === 'in columns' ? '1 1 auto' : '0 1 auto']]],
+    [
+      list(out),
+      form === 'in columns'
+        ? [
+            ['display', 'grid'],
+            ['grid-template-columns', `repeat(auto-fit, minmax(min(100%, ${LEAST_COLUMN}px), 1fr))`],
+            ['align-items', 'start'],
+            ['flex', '1'],
+          ]
+        : [
+            ['flex-direction', 'column'],
+            ['align-items', 'stretch'],
+          ],
+    ],
+  ]);
+}
+
+/** The least width of a column of links, in px. */
+export const LEAST_COLUMN = 160;
+
 /** The forms of a menu's row of links, each at the widths it has there. */
 export function formRules(part: MenuPart, out: PartOut): readonly ConditionalRule[] {
   const boxes = boxesOf(part, out);
@@ -286,6 +313,9 @@ export function formRules(part: MenuPart, out: PartOut): readonly ConditionalRul
             return widely(stripRules(boxes, out), conditions);
           case 'the rest under “more”':
             return widely(moreRules(out), conditions);
+          case 'beneath one another':
+          case 'in columns':
+            return widely(standingRules(value.form, out), conditions);
           case 'at the bottom':
             return widely(bottomRules(boxes, value.height, out), conditions);
           default:

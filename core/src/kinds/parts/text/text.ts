@@ -25,7 +25,7 @@ const ENTRY_SHAPE = {
 /** A short text with what it leads to: a phone number, a mail address, opening times. */
 export type TextEntry = Infer<typeof ENTRY_SHAPE>;
 
-const TEXT_SHAPE = {
+export const TEXT_SHAPE = {
   entries: list(ENTRY_SHAPE, { label: 'texts', one: 'text', max: MOST_ENTRIES }),
 } as const;
 

@@ -18,6 +18,8 @@ const PanelStartersDialog = later<ComponentProps<typeof PanelDialog>>(
 /** The way to the starting designs; they come only when they are asked for. */
 export function Starters({ piece }: { readonly piece: Piece }) {
   const shown = useBench((state) => state.starters);
+  // A new footer starts with the site's own links.
+  if (piece.kind === 'footer') return null;
   return (
     <>
       <CommandButton id="bench-starters" label="Designs" />
@@ -30,9 +32,12 @@ function ShownStarters({ id }: { readonly id: string }) {
   const site = useSite();
   const piece = findPiece(site, id);
   if (!piece) return null;
-  return piece.kind === 'panel' ? (
-    <PanelStartersDialog site={site} panel={piece} />
-  ) : (
-    <StartersDialog site={site} header={piece} />
-  );
+  switch (piece.kind) {
+    case 'panel':
+      return <PanelStartersDialog site={site} panel={piece} />;
+    case 'header':
+      return <StartersDialog site={site} header={piece} />;
+    case 'footer':
+      return null;
+  }
 }

@@ -411,12 +411,18 @@ function Numbers({
           title={neededTitle(needed, Math.ceil(settled.needed[band]?.width ?? 0))}
           className={left < 0 ? 'font-semibold text-brick' : ''}
         >
-          {needed === Infinity
-            ? 'more than its content may take'
-            : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
+          {needed === 0
+            ? 'nothing: it takes as many lines as it needs'
+            : needed === Infinity
+              ? 'more than its content may take'
+              : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
         </span>
-        <CommandButton id="bench-longer" label="+30 %" tone="plain" className={SMALL} pressed={longer} />
-        <WhatIf piece={piece.id} measure={measure} />
+        {needed > 0 && (
+          <>
+            <CommandButton id="bench-longer" label="+30 %" tone="plain" className={SMALL} pressed={longer} />
+            <WhatIf piece={piece.id} measure={measure} />
+          </>
+        )}
       </dd>
       {ways.length > 0 && (
         <>

@@ -1,0 +1,131 @@
+import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
+import { initialOf } from '../../../model/shape/field.ts';
+import { flag, sections } from '../../../model/shape/fields.ts';
+import { BOX_PROPERTIES, BOX_STATES, MARGIN_PROPERTIES, MOTION_PROPERTIES } from '../../../model/slot.ts';
+import type { PieceKind, PieceOf } from '../../kind.ts';
+import { fragment, type Fragment, type PieceOut } from '../../out.ts';
+import { MENU_SHAPE, type MenuPart } from '../../parts/menu/shape.ts';
+import { TEXT_SHAPE, type Text } from '../../parts/text/text.ts';
+import { createRow, type Row } from '../../sections/row/shape.ts';
+import type { Site } from '../../site.ts';
+
+const FOOTER_SHAPE = {
+  low: flag({
+    label: 'at the bottom of short pages',
+    hint: 'where a page is shorter than the window it stands at the window’s lower edge',
+    initial: true,
+  }),
+  rows: sections<Row>('row', { min: 1, max: 8 }),
+} as const;
+
+/** What stands at the end of a page. */
+export type Footer = PieceOf<'footer', typeof FOOTER_SHAPE>;
+
+function rules(footer: Footer, out: PieceOut): ConditionalRule[] {
+  if (!footer.low) return [styleRule(out.own, [['display', 'block']])];
+  return [
+    // Stuck a window's height down, it is held by the end of a page that is at least that high.
+    styleRule(out.own, [
+      ['display', 'block'],
+      ['position', 'sticky'],
+      ['inset-block-start', '100vh'],
+    ]),
+    styleRule(`body:has(.${out.class('footer')})`, [['min-block-size', '100vh']]),
+  ];
+}
+
+function compile(footer: Footer, out: PieceOut): Fragment {
+  const rows = footer.rows.map((row) => out.section(row));
+  const node = element(
+    'footer',
+    { class: out.rootClass, ...out.rootData },
+    out.symbols(),
+    ...rows.flatMap((row) => row.nodes),
+  );
+  return fragment(
+    [node],
+    [...rules(footer, out), ...rows.flatMap((row) => row.rules)],
+    rows.flatMap((row) => row.behaviours),
+  );
+}
+
+/** A row with what it is usually made of. */
+const rowOf = (id: string, name: string, zones: Partial<Row['zones']>, height: number): Row => {
+  const row = createRow(id, name);
+  const values = { height, paddingBlock: 24, paddingInline: 24, gap: 32 };
+  return { ...row, zones: { ...row.zones, ...zones }, look: { row: { all: { rest: { all: values } } } } };
+};
+
+/** The site's links in columns, one for each branch, with what is nested in it beneath. */
+const linksOf = (site: Site, id: string): MenuPart[] =>
+  site.menus.slice(0, 1).map((menu) => ({
+    ...(initialOf(MENU_SHAPE) as unknown as MenuPart),
+    kind: 'menu',
+    id,
+    menu: menu.id,
+    name: 'Footer',
+    levels: 2,
+    look: {
+      list: { all: { rest: { all: { menuForm: 'in columns', gap: 24 } } } },
+      link: { 2: { rest: { all: { size: 14, weight: 400 } } }, all: { rest: { all: { paddingBlock: 4 } } } },
+      submenu: {
+        2: {
+          rest: {
+            all: {
+              opens: 'always open',
+              indent: 0,
+              fill: { literal: '#00000000' },
+              minWidth: 0,
+              paddingBlock: 4,
+            },
+          },
+        },
+      },
+    },
+  }));
+
+const ownerOf = (site: Site, id: string, entry: string): Text => ({
+  ...(initialOf(TEXT_SHAPE) as unknown as Text),
+  kind: 'text',
+  id,
+  entries: [{ id: entry, text: `© ${site.name}`, target: { kind: 'none' }, icon: null }],
+  look: {},
+});
+
+export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
+  id: 'footer',
+  label: 'Footer',
+  hint: 'what stands at the end of a page',
+  shape: FOOTER_SHAPE,
+  slots: {
+    footer: {
+      label: 'Footer',
+      levels: [],
+      states: BOX_STATES,
+      text: 'none',
+      properties: [...BOX_PROPERTIES, ...MARGIN_PROPERTIES, ...MOTION_PROPERTIES],
+      defaults: { fill: { role: 'paper' } },
+    },
+  },
+  opens: false,
+  create: ({ id, name, freshId, site }) => ({
+    kind: 'footer',
+    id,
+    name,
+    low: true,
+    rows: site
+      ? [
+          rowOf(freshId(), 'Links', { middle: linksOf(site, freshId()) }, 0),
+          rowOf(freshId(), 'Foot', { start: [ownerOf(site, freshId(), freshId())] }, 0),
+        ]
+      : [createRow(freshId(), 'Main')],
+    look: { footer: { all: { rest: { all: { fill: { role: 'soft' } } } } } },
+  }),
+  atEnd: true,
+  comesTo: (_footer, state) => state !== 'scrolled',
+  overContent: () => false,
+  grounds: ['footer'],
+  behind: () => [],
+  rootSlot: 'footer',
+  compile,
+};
