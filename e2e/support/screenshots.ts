@@ -88,6 +88,20 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page.locator('[data-cell="fill hover"]').click();
     },
   },
+  'bench-measures': {
+    path: '/sites/marisma/bench/header',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Row of links' })
+        .last()
+        .click();
+      await page.locator('[data-cell="menuForm rest"]').click();
+      await page.keyboard.press('Alt+m');
+      await page.getByTestId('measures').first().waitFor();
+    },
+  },
   'bench-submenu': {
     path: '/sites/marisma/bench/header',
     prepare: async (page) => {
@@ -197,6 +211,21 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
         .getByText(/B gzip/)
         .first()
         .waitFor();
+    },
+  },
+  // Last, as it changes the demo.
+  'bench-panel': {
+    path: '/sites/marisma/bench/panel',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page.keyboard.press('Alt+d');
+      const starters = page.getByRole('dialog', { name: /Starting panels/ });
+      await starters.getByRole('button', { name: /^Two banks/ }).click();
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Block More', exact: true })
+        .click();
+      await page.waitForTimeout(1000);
     },
   },
 };
