@@ -3,6 +3,7 @@ import { itemKey } from '../src/model/states.ts';
 import { slotsOf } from '../src/kinds/catalogue.ts';
 import { createPart, newPartWorld } from '../src/kinds/create.ts';
 import { property, PROPERTIES, type PropertyId } from '../src/kinds/properties/properties.ts';
+import { FOOTER } from '../src/kinds/pieces/footer/footer.ts';
 import { PARTS } from '../src/kinds/parts/parts.ts';
 import type { Part, Site } from '../src/kinds/site.ts';
 import { regionsOf } from '../src/kinds/placed.ts';
@@ -213,7 +214,7 @@ const TARGETS = [
   { kind: 'none' },
 ] as const;
 
-/** A site with every kind of part in every region it may stand in, every kind of target, shared looks, two headers and three panels. */
+/** A site with every kind of part in every region it may stand in, every kind of target, shared looks, two headers, a footer and three panels. */
 export function wholeSite(): Site {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- a raw document is changed
   const raw = dress(rawDemo()) as any;
@@ -228,6 +229,9 @@ export function wholeSite(): Site {
   make({ name: 'duplicate-piece', args: { id: 'header', copy: 'header-2' } });
   make({ name: 'duplicate-piece', args: { id: 'panel', copy: 'panel-2' } });
   make({ name: 'duplicate-section', args: { id: 'extra-block', copy: 'extra-more' } });
+  const { freshId } = newPartWorld(site);
+  const footer = FOOTER.create({ id: 'foot', name: 'Footer', freshId: () => freshId('foot'), site });
+  make({ name: 'add-piece', args: { piece: footer } });
   for (const region of regionsOf(site).keys())
     for (const kind of PARTS) {
       const part = createPart(kind.id, `${region.replace('.', '-')}-${kind.id}`, newPartWorld(site)) as Part;

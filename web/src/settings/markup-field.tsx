@@ -1,6 +1,7 @@
 import { refuseMarkup } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
+import { PopoverBox } from '../ui/popover-box.tsx';
 import { Button } from '../ui/button.tsx';
 import type { EditorProps } from './editors.tsx';
 import { tidyMarkup } from './tidy-markup.ts';
@@ -75,23 +76,15 @@ export function MarkupField({ thing, name, field, set }: EditorProps) {
             {brief(source)}
           </Button>
         </Popover.Trigger>
-        <Popover.Portal>
-          <Popover.Content
-            side="bottom"
-            align="start"
-            sideOffset={4}
-            aria-label="Own HTML"
-            className="z-50 w-[34rem] rounded-[3px] border border-rope bg-white p-2 text-bench"
-          >
-            <Writing
-              source={source}
-              onUse={(next) => {
-                set({ [name]: next });
-                setOpen(false);
-              }}
-            />
-          </Popover.Content>
-        </Popover.Portal>
+        <PopoverBox aria-label="Own HTML" className="w-[34rem] p-2 text-bench">
+          <Writing
+            source={source}
+            onUse={(next) => {
+              set({ [name]: next });
+              setOpen(false);
+            }}
+          />
+        </PopoverBox>
       </Popover.Root>
     </Field>
   );

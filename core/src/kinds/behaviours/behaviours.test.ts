@@ -200,8 +200,13 @@ describe('submenus', () => {
 
 describe('panels', () => {
   const dialog = () => at('panel') as HTMLDialogElement;
-  const stands = (box: object) => {
-    dialog().getBoundingClientRect = () => box as DOMRect;
+  const stands = (box: Readonly<Record<'left' | 'right' | 'top' | 'bottom', number>>) => {
+    Object.defineProperties(dialog(), {
+      offsetLeft: { value: box.left },
+      offsetTop: { value: box.top },
+      offsetWidth: { value: box.right - box.left },
+      offsetHeight: { value: box.bottom - box.top },
+    });
   };
   /** Presses at a place of the dialog, which is 200 by 600: beyond it lies the scrim. */
   const press = (offsetX: number, offsetY: number) => {

@@ -2,6 +2,7 @@ import { formatValue, property, reachOf, slotName, type OriginLink, type Site } 
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { PopoverBox } from '../../ui/popover-box.tsx';
 import { Button } from '../../ui/button.tsx';
 import { useSiteState } from '../../store/open-site.tsx';
 import { benchStore, openCell, selectSlot } from '../../store/bench-store.ts';
@@ -95,16 +96,9 @@ export function ReachButton({
           reaches {count}
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="bottom"
-          align="end"
-          sideOffset={4}
-          className="z-50 w-[340px] rounded-[3px] border border-rope bg-white p-3"
-        >
-          <Reaches site={site} source={source} />
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverBox align="end" className="w-[340px] p-3">
+        <Reaches site={site} source={source} />
+      </PopoverBox>
     </Popover.Root>
   );
 }

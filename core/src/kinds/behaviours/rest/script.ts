@@ -8,8 +8,8 @@ export const start: Start = (root, at, _on, undo) => {
     /** The last link that can leave, where there is more than one line. */
     const leaves = () => {
       const shown = ([...list.children] as HTMLElement[]).filter((item) => item.offsetHeight);
-      const isWrapped = (shown.at(-1)?.offsetTop as number) > (shown[0]?.offsetTop as number);
-      return isWrapped && own.previousElementSibling;
+      const tops = shown.map((item) => item.offsetTop);
+      return (tops.pop() as number) > (tops[0] as number) && own.previousElementSibling;
     };
     const settle = () => {
       const focused = document.activeElement as HTMLElement;

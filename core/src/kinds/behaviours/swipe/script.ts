@@ -8,12 +8,11 @@ export const start: Start<HTMLDialogElement> = (root, at, on) => {
     start = touch as Touch;
   });
   on(root, 'touchend', ({ changedTouches: [touch] }: TouchEvent) => {
-    const { left, right, top, bottom } = root.getBoundingClientRect();
     const end = touch as Touch;
     const x = end.clientX - start.clientX;
     const y = end.clientY - start.clientY;
-    const across = left + right - innerWidth;
-    const down = top + bottom - innerHeight;
+    const across = 2 * root.offsetLeft + root.offsetWidth - innerWidth;
+    const down = 2 * root.offsetTop + root.offsetHeight - innerHeight;
     const lead = Math.abs(x) - Math.abs(y);
     if (lead > 60 ? x * (across || x) > 0 : lead < -60 && y * down > 0) root.close();
   });

@@ -20,6 +20,7 @@ import {
 } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
+import { PopoverBox } from '../../../ui/popover-box.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { Choice, type Option } from '../../../ui/choice.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
@@ -72,32 +73,27 @@ function Besides({ site, item }: { readonly site: Site; readonly item: string })
           {besides.length === 0 ? 'and …' : `and ${besides.length} more`}
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="bottom"
-          align="start"
-          sideOffset={4}
-          aria-label="Links that are given the same"
-          className="z-50 grid max-h-80 w-60 gap-0.5 overflow-auto rounded-[3px] border border-rope bg-white p-1.5 text-bench"
-        >
-          {others.map(({ id, label }) => (
-            <label
-              key={id}
-              className="flex h-7 items-center gap-2 rounded-[2px] px-1.5 hover:bg-ochre-wash has-focus-visible:outline-2"
-            >
-              <input
-                type="checkbox"
-                className="size-4 accent-ochre"
-                checked={besides.includes(id)}
-                onChange={() => {
-                  toggleBeside(id);
-                }}
-              />
-              <span className="truncate">{label}</span>
-            </label>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverBox
+        aria-label="Links that are given the same"
+        className="grid max-h-80 w-60 gap-0.5 overflow-auto p-1.5 text-bench"
+      >
+        {others.map(({ id, label }) => (
+          <label
+            key={id}
+            className="flex h-7 items-center gap-2 rounded-[2px] px-1.5 hover:bg-ochre-wash has-focus-visible:outline-2"
+          >
+            <input
+              type="checkbox"
+              className="size-4 accent-ochre"
+              checked={besides.includes(id)}
+              onChange={() => {
+                toggleBeside(id);
+              }}
+            />
+            <span className="truncate">{label}</span>
+          </label>
+        ))}
+      </PopoverBox>
     </Popover.Root>
   );
 }
@@ -187,86 +183,78 @@ function LookMenu({ site }: { readonly site: Site }) {
           </span>
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="bottom"
-          align="start"
-          sideOffset={4}
-          aria-label="Whole look"
-          className="z-50 max-h-96 w-72 overflow-auto rounded-[3px] border border-rope bg-white p-1 text-bench"
+      <PopoverBox aria-label="Whole look" className="max-h-96 w-72 overflow-auto p-1 text-bench">
+        <button
+          type="button"
+          className={item}
+          onClick={() => {
+            benchStore.setState({
+              copied: { slot: { owner: selected.owner, slot: selected.slot }, level: selected.level },
+            });
+            setShown(false);
+          }}
         >
-          <button
-            type="button"
-            className={item}
-            onClick={() => {
-              benchStore.setState({
-                copied: { slot: { owner: selected.owner, slot: selected.slot }, level: selected.level },
-              });
-              setShown(false);
-            }}
-          >
-            Copy this look
-          </button>
-          {copied &&
-            slotKind(site, copied.slot) &&
-            !(isSame(copied.slot, selected) && copied.level === selected.level) && (
-              <button
-                type="button"
-                className={item}
-                onClick={() => {
-                  put(copied.slot, copied.level);
-                }}
-              >
-                Put here the look of {slotName(site, copied.slot)}
-                {copied.level === 'all' ? '' : `, level ${copied.level}`}
-              </button>
-            )}
-          {kind &&
-            kind.levels.length > 1 &&
-            selected.level !== 'all' &&
-            kind.levels
-              .filter((level) => String(level) !== selected.level)
-              .map((level) => (
-                <button
-                  key={level}
-                  type="button"
-                  className={item}
-                  onClick={() => {
-                    put(selected, String(level) as LevelKey);
-                  }}
-                >
-                  Put here the look of level {level}
-                </button>
-              ))}
-          {as && (
+          Copy this look
+        </button>
+        {copied &&
+          slotKind(site, copied.slot) &&
+          !(isSame(copied.slot, selected) && copied.level === selected.level) && (
             <button
               type="button"
               className={item}
               onClick={() => {
-                link(null);
+                put(copied.slot, copied.level);
               }}
             >
-              Go its own way again
+              Put here the look of {slotName(site, copied.slot)}
+              {copied.level === 'all' ? '' : `, level ${copied.level}`}
             </button>
           )}
-          <p className="mt-1 border-t border-linen px-2 pt-1.5 pb-1 text-small text-ink-faint">
-            Same as …, and follow it from now on
-          </p>
-          {related.map((ref) => (
-            <button
-              key={`${ref.owner} ${ref.slot}`}
-              type="button"
-              aria-pressed={as !== null && isSame(as, ref)}
-              className={`${item} ${as && isSame(as, ref) ? 'font-semibold' : ''}`}
-              onClick={() => {
-                link(ref);
-              }}
-            >
-              {slotName(site, ref)}
-            </button>
-          ))}
-        </Popover.Content>
-      </Popover.Portal>
+        {kind &&
+          kind.levels.length > 1 &&
+          selected.level !== 'all' &&
+          kind.levels
+            .filter((level) => String(level) !== selected.level)
+            .map((level) => (
+              <button
+                key={level}
+                type="button"
+                className={item}
+                onClick={() => {
+                  put(selected, String(level) as LevelKey);
+                }}
+              >
+                Put here the look of level {level}
+              </button>
+            ))}
+        {as && (
+          <button
+            type="button"
+            className={item}
+            onClick={() => {
+              link(null);
+            }}
+          >
+            Go its own way again
+          </button>
+        )}
+        <p className="mt-1 border-t border-linen px-2 pt-1.5 pb-1 text-small text-ink-faint">
+          Same as …, and follow it from now on
+        </p>
+        {related.map((ref) => (
+          <button
+            key={`${ref.owner} ${ref.slot}`}
+            type="button"
+            aria-pressed={as !== null && isSame(as, ref)}
+            className={`${item} ${as && isSame(as, ref) ? 'font-semibold' : ''}`}
+            onClick={() => {
+              link(ref);
+            }}
+          >
+            {slotName(site, ref)}
+          </button>
+        ))}
+      </PopoverBox>
     </Popover.Root>
   );
 }

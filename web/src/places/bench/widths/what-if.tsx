@@ -1,6 +1,7 @@
 import { findPiece, whatIfs, type Measurer, type WhatIf as Change } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { memo, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { PopoverBox } from '../../../ui/popover-box.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { useSite, useSiteStore } from '../../../store/open-site.tsx';
 import { benchStore, useBench } from '../../../store/bench-store.ts';
@@ -91,17 +92,9 @@ function WhatIfOf(props: Props) {
           what if
         </Button>
       </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          side="bottom"
-          align="end"
-          sideOffset={4}
-          aria-label="What would let the row fit"
-          className="z-50 w-[30rem] rounded-[3px] border border-rope bg-white p-2 text-bench"
-        >
-          <Wondering {...props} />
-        </Popover.Content>
-      </Popover.Portal>
+      <PopoverBox align="end" aria-label="What would let the row fit" className="w-[30rem] p-2 text-bench">
+        <Wondering {...props} />
+      </PopoverBox>
     </Popover.Root>
   );
 }

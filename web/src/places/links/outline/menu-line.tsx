@@ -20,6 +20,7 @@ import { DropdownMenu, Popover } from 'radix-ui';
 import { Fragment, useEffect, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { CommandButton } from '../../../app/commands/command-button.tsx';
+import { PopoverBox } from '../../../ui/popover-box.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { saveFile } from '../../../media/files.ts';
@@ -90,57 +91,47 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
               {levelWords(part.levels)}
             </Button>
           </Popover.Trigger>
-          <Popover.Portal>
-            <Popover.Content
-              sideOffset={4}
-              align="start"
-              aria-label={`Placement in ${piece.name}`}
-              className="z-50 grid gap-2 rounded-[3px] border border-rope bg-white p-3 text-bench"
-            >
-              {(['branch', 'levels'] as const).map((name) => (
-                <Fragment key={name}>
-                  {fieldEditor({
-                    site,
-                    of: menu.name,
-                    thing: part as unknown as Readonly<Record<string, unknown>>,
-                    name,
-                    field: MENU_FIELDS[name],
-                    set: (fields) => {
-                      edit(
-                        { name: 'set-owner', args: { id: part.id, fields } },
-                        'How much of a menu is shown',
-                      );
-                    },
-                  })}
-                </Fragment>
-              ))}
-              {shownItems(site, part).length === 0 && (
-                <span className="text-small text-brick">▲ shows no links</span>
-              )}
-              <span className="flex gap-1 border-t border-linen pt-2">
-                <Button
-                  className="!h-6"
-                  onClick={() => {
-                    selectSlot(part.id, 'link', 1);
-                    void navigate(`/sites/${siteId}/bench/${piece.id}`);
-                  }}
-                >
-                  Style it
-                </Button>
-                <Button
-                  className="!h-6"
-                  onClick={() => {
-                    edit(
-                      { name: 'remove-part', args: { id: part.id } },
-                      `Take ${menu.name} out of ${piece.name}`,
-                    );
-                  }}
-                >
-                  Take it out of {piece.name}
-                </Button>
-              </span>
-            </Popover.Content>
-          </Popover.Portal>
+          <PopoverBox aria-label={`Placement in ${piece.name}`} className="grid gap-2 p-3 text-bench">
+            {(['branch', 'levels'] as const).map((name) => (
+              <Fragment key={name}>
+                {fieldEditor({
+                  site,
+                  of: menu.name,
+                  thing: part as unknown as Readonly<Record<string, unknown>>,
+                  name,
+                  field: MENU_FIELDS[name],
+                  set: (fields) => {
+                    edit({ name: 'set-owner', args: { id: part.id, fields } }, 'How much of a menu is shown');
+                  },
+                })}
+              </Fragment>
+            ))}
+            {shownItems(site, part).length === 0 && (
+              <span className="text-small text-brick">▲ shows no links</span>
+            )}
+            <span className="flex gap-1 border-t border-linen pt-2">
+              <Button
+                className="!h-6"
+                onClick={() => {
+                  selectSlot(part.id, 'link', 1);
+                  void navigate(`/sites/${siteId}/bench/${piece.id}`);
+                }}
+              >
+                Style it
+              </Button>
+              <Button
+                className="!h-6"
+                onClick={() => {
+                  edit(
+                    { name: 'remove-part', args: { id: part.id } },
+                    `Take ${menu.name} out of ${piece.name}`,
+                  );
+                }}
+              >
+                Take it out of {piece.name}
+              </Button>
+            </span>
+          </PopoverBox>
         </Popover.Root>
       ))}
       <DropdownMenu.Root>
