@@ -3,7 +3,7 @@ import { isRecord } from '../base/json.ts';
 import type { Look, SlotRef } from '../model/look.ts';
 import type { Field, FieldSpec, Shape } from '../model/shape/field.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { itemOf, levelOf, type Level, type LevelKey } from '../model/states.ts';
+import { itemOf, levelKey, levelOf, type Level, type LevelKey } from '../model/states.ts';
 import { BOOK } from './book.ts';
 import { partKind, pieceKind, shapeOf, SITE_SHAPE, slotsOf, type OwnerKind } from './catalogue.ts';
 import { itemLevels, itemsOf, shownLinks } from './content.ts';
@@ -213,6 +213,12 @@ export function levelsOf(site: Site, owner: Owner, slot: string): readonly Level
   const part = owner.thing as Part;
   const { hasLevel } = partKind(part);
   return hasLevel ? levels.filter((level) => hasLevel(part as never, slot, level, site)) : levels;
+}
+
+/** The keys a slot of an owner is asked for by: its levels, or all where it has none. */
+export function levelKeysOf(site: Site, owner: Owner, slot: string): readonly LevelKey[] {
+  const levels = levelsOf(site, owner, slot);
+  return levels.length > 0 ? levels.map(levelKey) : ['all'];
 }
 
 /** The level and link that a key of an owner's look asks for. A box is at the level of the links it holds. */

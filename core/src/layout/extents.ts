@@ -231,13 +231,13 @@ function extentOf(ground: Ground, part: Part, half: 0 | 1 | null): Extent | null
   return extent;
 }
 
-/** The page's width that a band is judged at: its narrowest, where a row is tightest. */
-const narrowest = (site: Site, band: number) => Math.max(NARROWEST, site.bands[band]?.min ?? 0);
+/** The page's width in px that a band is judged at: its narrowest, where a row is tightest. */
+export const narrowestIn = (site: Site, band: number) => Math.max(NARROWEST, site.bands[band]?.min ?? 0);
 
 /** The width a part takes in a row of one band, unfolded, in px; 0 where it comes to nothing. */
 export function partExtent(site: Site, part: Part, band: number, measure: Measurer): Extent {
   return (
-    extentOf({ site, band, width: narrowest(site, band), measure, staying: NONE }, part, null) ?? exact(0)
+    extentOf({ site, band, width: narrowestIn(site, band), measure, staying: NONE }, part, null) ?? exact(0)
   );
 }
 
@@ -285,7 +285,7 @@ export function sectionExtent(
   staying: ReadonlySet<string> = NONE,
 ): Extent | null {
   if (!isShownIn(placed.section, site, band)) return sectionKind(placed.kind).extent ? exact(0) : null;
-  let width = narrowest(site, band);
+  let width = narrowestIn(site, band);
   let needed = sectionAt({ site, band, width, measure, staying }, placed);
   for (let time = 0; needed && needed.width > width + SETTLING.near; time++) {
     if (time === SETTLING.times || needed.width === Infinity) return { ...needed, width: Infinity };

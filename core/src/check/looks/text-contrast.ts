@@ -4,14 +4,14 @@ import { isShownIn } from '../../kinds/folds.ts';
 import type { Part, Piece, Site } from '../../kinds/site.ts';
 import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
-import { askedAt, levelsOf } from '../../kinds/placed.ts';
-import { itemKeysIn, itemOf, levelKey, type LevelKey, type State } from '../../model/states.ts';
+import { askedAt, levelKeysOf } from '../../kinds/placed.ts';
+import { itemKeysIn, itemOf, type LevelKey, type State } from '../../model/states.ts';
 import { formatColour } from '../../colour/colour.ts';
 import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
 import { slotName } from '../../resolve/origin.ts';
 import { effectiveLook, resolve } from '../../resolve/resolve.ts';
 import type { Scene } from '../../model/site-content.ts';
-import { narrowestIn } from '../screens/values.ts';
+import { narrowestIn } from '../../layout/extents.ts';
 import type { LookCheck, LookPlace } from '../check.ts';
 
 /** A situation in which a text cannot be read well enough. */
@@ -45,8 +45,7 @@ const isScrolledIn = (site: Site, piece: Piece, band: number): boolean =>
 function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
   const ref = { owner: owner.id, slot };
-  const there = levelsOf(site, owner, slot);
-  const levels: readonly LevelKey[] = there.length > 0 ? there.map(levelKey) : ['all'];
+  const levels = levelKeysOf(site, owner, slot);
   const single = itemKeysIn(effectiveLook(site, ref));
   const states = kind.states.filter((state) => pieceKind(owner.piece).comesTo(owner.piece as never, state));
   const failing: Failing[] = [];

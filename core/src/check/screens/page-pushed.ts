@@ -1,10 +1,10 @@
 import { isShownIn } from '../../kinds/folds.ts';
-import { levelsOf } from '../../kinds/placed.ts';
+import { levelKeysOf } from '../../kinds/placed.ts';
 import type { Part } from '../../kinds/site.ts';
-import { levelKey, type LevelKey } from '../../model/states.ts';
 import { slotName } from '../../resolve/origin.ts';
+import { narrowestIn } from '../../layout/extents.ts';
 import type { LookCheck } from '../check.ts';
-import { cellIn, narrowestIn, pixelsIn } from './values.ts';
+import { cellIn, pixelsIn } from './values.ts';
 
 /** A box that is never narrower than the window it stands in: the page is scrolled sideways. */
 export const pagePushed: LookCheck = {
@@ -15,11 +15,9 @@ export const pagePushed: LookCheck = {
   check: ({ owner, slot, kind }, { site }) => {
     if (!kind.properties.includes('minWidth')) return null;
     const ref = { owner: owner.id, slot };
-    const levels = levelsOf(site, owner, slot);
-    const keys: readonly LevelKey[] = levels.length > 0 ? levels.map(levelKey) : ['all'];
     for (const band of site.bands.keys()) {
       if (owner.sort === 'part' && !isShownIn(owner.thing as Part, site, band)) continue;
-      for (const key of keys) {
+      for (const key of levelKeysOf(site, owner, slot)) {
         const least = Math.round(pixelsIn(site, ref, 'minWidth', band, key));
         const window = narrowestIn(site, band);
         if (least <= window) continue;

@@ -1,7 +1,8 @@
 import { isAtSide, placeIn } from '../../kinds/pieces/panel/standing.ts';
 import { isLength, lengthTree, unitsOf } from '../../values/length.ts';
+import { narrowestIn } from '../../layout/extents.ts';
 import type { LookCheck } from '../check.ts';
-import { cellIn, narrowestIn, pixelsIn, valueIn } from './values.ts';
+import { cellIn, pixelsIn, valueIn } from './values.ts';
 
 /** A phone as most are, in px. */
 const PHONE = 390;

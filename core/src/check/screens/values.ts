@@ -2,7 +2,6 @@ import { askedAt } from '../../kinds/placed.ts';
 import type { PropertyId } from '../../kinds/properties/properties.ts';
 import type { Site } from '../../kinds/site.ts';
 import type { Cell, SlotRef } from '../../model/look.ts';
-import { NARROWEST } from '../../layout/extents.ts';
 import type { LevelKey } from '../../model/states.ts';
 import { resolve } from '../../resolve/resolve.ts';
 import { isLength, toPixels } from '../../values/length.ts';
@@ -11,10 +10,6 @@ import type { Value } from '../../values/values.ts';
 /*
  * What checks of small screens ask of looks, band by band.
  */
-
-/** The narrowest window of a band that is judged, in px. */
-export const narrowestIn = (site: Site, band: number): number =>
-  Math.max(NARROWEST, site.bands[band]?.min ?? 0);
 
 /** What a slot says of a property in a band, at a level of its menu. */
 export function valueIn(

@@ -5,34 +5,10 @@ import {
   monitorForElements,
 } from '@atlaskit/pragmatic-drag-and-drop/element/adapter';
 import type { ElementEntry } from '@hamaca/core';
-import type { FromFrame, StageBox } from './protocol.ts';
+import { boxesOf } from './boxes.ts';
+import type { FromFrame } from './protocol.ts';
 
 const OWNER = 'hamaca owner';
-
-/** The box around everything of an owner that is seen. */
-function boxesOf(holder: HTMLElement, entries: readonly ElementEntry[]): StageBox[] {
-  const byOwner = new Map<string, StageBox>();
-  for (const { owner, selector } of entries) {
-    for (const element of holder.querySelectorAll(selector)) {
-      const { left, right, top, bottom } = element.getBoundingClientRect();
-      if (right <= left) continue;
-      const before = byOwner.get(owner);
-      byOwner.set(
-        owner,
-        before
-          ? {
-              owner,
-              left: Math.min(before.left, left),
-              right: Math.max(before.right, right),
-              top: Math.min(before.top, top),
-              bottom: Math.max(before.bottom, bottom),
-            }
-          : { owner, left, right, top, bottom },
-      );
-    }
-  }
-  return [...byOwner.values()];
-}
 
 /** The innermost element around a target that stands for an owner. */
 function carriedAt(holder: HTMLElement, entries: readonly ElementEntry[], target: EventTarget | null) {

@@ -1,38 +1,15 @@
 import type { ElementEntry } from '@hamaca/core';
-import type { FromFrame, StageBox } from './protocol.ts';
+import { boxesOf } from './boxes.ts';
+import type { FromFrame } from './protocol.ts';
 
 /** What only holds other things: it may be wider than all of them. */
 const HOLDERS = new Set(['NAV', 'UL', 'LI', 'FORM', 'DETAILS', 'DIALOG']);
-
-/** The box around two boxes of one owner. */
-const around = (one: StageBox, other: StageBox): StageBox => ({
-  owner: one.owner,
-  left: Math.min(one.left, other.left),
-  right: Math.max(one.right, other.right),
-  top: Math.min(one.top, other.top),
-  bottom: Math.max(one.bottom, other.bottom),
-});
 
 /** Whether an element takes room of its own here: what lies open over the page does not. */
 const counts = (element: Element): boolean =>
   !HOLDERS.has(element.tagName) &&
   !element.closest('li > ul, dialog') &&
   element.checkVisibility({ visibilityProperty: true });
-
-/** The room that what is seen of each owner takes, in px of the page. */
-function boxesOf(holder: HTMLElement, entries: readonly ElementEntry[]): StageBox[] {
-  const byOwner = new Map<string, StageBox>();
-  for (const { owner, selector } of entries)
-    for (const element of holder.querySelectorAll(selector)) {
-      if (!counts(element)) continue;
-      const { left, right, top, bottom } = element.getBoundingClientRect();
-      if (right <= left) continue;
-      const own = { owner, left, right, top, bottom };
-      const before = byOwner.get(owner);
-      byOwner.set(owner, before ? around(before, own) : own);
-    }
-  return [...byOwner.values()];
-}
 
 /** Tells where everything stands as long as that is asked for, whenever it may have changed. Answers how to ask. */
 export function listenToMeasures(
@@ -44,7 +21,7 @@ export function listenToMeasures(
   let isAsked = false;
   const look = () => {
     isAsked = false;
-    if (isOn) tell({ type: 'measures', boxes: boxesOf(holder, entries()) });
+    if (isOn) tell({ type: 'measures', boxes: boxesOf(holder, entries(), counts) });
   };
   const ask = () => {
     if (!isOn || isAsked) return;

@@ -50,9 +50,9 @@ function compile(footer: Footer, out: PieceOut): Fragment {
 }
 
 /** A row with what it is usually made of. */
-const rowOf = (id: string, name: string, zones: Partial<Row['zones']>, height: number): Row => {
+const rowOf = (id: string, name: string, zones: Partial<Row['zones']>): Row => {
   const row = createRow(id, name);
-  const values = { height, paddingBlock: 24, paddingInline: 24, gap: 32 };
+  const values = { height: 0, paddingBlock: 24, paddingInline: 24, gap: 32 };
   return { ...row, zones: { ...row.zones, ...zones }, look: { row: { all: { rest: { all: values } } } } };
 };
 
@@ -115,8 +115,8 @@ export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
     low: true,
     rows: site
       ? [
-          rowOf(freshId(), 'Links', { middle: linksOf(site, freshId()) }, 0),
-          rowOf(freshId(), 'Foot', { start: [ownerOf(site, freshId(), freshId())] }, 0),
+          rowOf(freshId(), 'Links', { middle: linksOf(site, freshId()) }),
+          rowOf(freshId(), 'Foot', { start: [ownerOf(site, freshId(), freshId())] }),
         ]
       : [createRow(freshId(), 'Main')],
     look: { footer: { all: { rest: { all: { fill: { role: 'soft' } } } } } },

@@ -78,7 +78,8 @@ const LONGER = 0.3;
 function useMeasures({ site, fonts }: Props): { readonly own: Measurer; readonly before: Measurer } {
   const { measure, metrics } = fonts;
   const { typefaces } = site;
-  const sample = sampleOf(wordsOf(site, site.pieces));
+  // The stage's width changes far more often than the words do.
+  const sample = useMemo(() => sampleOf(wordsOf(site, site.pieces)), [site]);
   const longer = useBench((state) => state.longer);
   return useMemo(() => {
     const before = beforeTypefaces(measure, metrics, typefaces, sample);
