@@ -28,16 +28,20 @@ export function listenToMeasures(
     isAsked = true;
     requestAnimationFrame(look);
   };
-  new MutationObserver(ask).observe(document.documentElement, {
-    subtree: true,
-    childList: true,
-    attributes: true,
-    characterData: true,
-  });
+  // Watched only while somebody asks: the page changes with every edit.
+  const observer = new MutationObserver(ask);
   for (const type of ['scroll', 'resize', 'transitionend']) window.addEventListener(type, ask);
   document.fonts.addEventListener('loadingdone', ask);
   return (on) => {
     isOn = on;
+    observer.disconnect();
+    if (on)
+      observer.observe(document.documentElement, {
+        subtree: true,
+        childList: true,
+        attributes: true,
+        characterData: true,
+      });
     ask();
   };
 }
