@@ -189,7 +189,35 @@ export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED } from './output/names.ts';
 export type { Check, FetchedLink, Finding, Spot } from './check/check.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
-export { handOffFiles, pageMarkup, type HandOffOptions } from './formats/archive/hand-off.ts';
+export {
+  fileMarkup,
+  filesFor,
+  handOffFiles,
+  pieceFiles,
+  type HandOffOptions,
+  type PieceFile,
+} from './formats/archive/hand-off.ts';
+export {
+  BESIDE_COLUMN,
+  GOES_WHERE,
+  pageMarkup,
+  SIDE_BY_SIDE,
+  type PageMarkup,
+} from './output/page-markup.ts';
+export {
+  isNamed,
+  isNowhere,
+  isOnPage,
+  isUnder,
+  pageSets,
+  piecesOn,
+  withPages,
+  withPanels,
+  withPath,
+  type PageSet,
+} from './kinds/page-rules.ts';
+export type { PageRule } from './model/page-rule.ts';
+export type { PiecePlace } from './kinds/kind.ts';
 export {
   createPictures,
   holdsPictures,

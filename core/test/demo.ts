@@ -1,11 +1,10 @@
 import { readFileSync } from 'node:fs';
 import { parseSiteFile } from '../src/load/load-site.ts';
 import type { Site } from '../src/kinds/site.ts';
-import { partsOf, sectionsOf, standingPieces } from '../src/kinds/placed.ts';
+import { partsOf, sectionsOf, panelsFrom, standingPieces } from '../src/kinds/placed.ts';
 import { isHeader, type Header } from '../src/kinds/pieces/header/header.ts';
 import type { Part } from '../src/kinds/site.ts';
 import { sectionExtent } from '../src/layout/extents.ts';
-import { pageMarkup } from '../src/formats/archive/hand-off.ts';
 import { compileSite, type Compiled } from '../src/output/compile-site.ts';
 import type { CompileOptions } from '../src/output/context.ts';
 import type { FontMetrics } from '../src/text/font-table.ts';
@@ -59,7 +58,15 @@ export function compilePage(
 ): Compiled & { readonly markup: string } {
   const compiled = compileSite(site, { fonts: FONTS, ...options });
   const [first] = standingPieces(site);
-  return { ...compiled, markup: first ? pageMarkup(site, compiled, first) : '' };
+  return {
+    ...compiled,
+    markup: first
+      ? compiled.pieces.get(first.id) +
+        panelsFrom(site, first)
+          .map(({ id }) => compiled.pieces.get(id))
+          .join('')
+      : '',
+  };
 }
 
 /** A changeable deep copy of the demo as plain JSON. */

@@ -15,6 +15,7 @@ import {
   referenceOrNone,
   text,
 } from '../model/shape/fields.ts';
+import { PAGE_RULE } from '../model/page-rule.ts';
 import { CONTENT_SHAPE } from '../model/site-content.ts';
 import type { Kind, PartKind, PieceKind, SectionKind } from './kind.ts';
 import type { PropertyId } from './properties/properties.ts';
@@ -112,6 +113,7 @@ const pieceShape = (kind: AnyPieceKind): Shape => ({
   id: id(),
   name: text({ label: 'name', needed: true }),
   ...(kind.shape as Shape),
+  ...(kind.stands === 'over' ? {} : { pages: PAGE_RULE, bands: BANDS }),
   ...OWN_ATTRIBUTES,
   look: look(kind.id as string),
 });

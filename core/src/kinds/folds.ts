@@ -1,7 +1,7 @@
 import { memoise } from '../base/memo.ts';
 import { partKind } from './catalogue.ts';
 import type { Part, Piece, Site } from './site.ts';
-import { findPlaced, opensOver, placedParts, type PlacedPart } from './placed.ts';
+import { findPlaced, opensOver, placedParts, type Owner, type PlacedPart } from './placed.ts';
 
 /** How a part leaves its place. */
 export interface Fold {
@@ -92,14 +92,18 @@ export const isShownIn = (
   band: number,
 ): boolean => bands?.includes(site.bands[band]?.id ?? '') !== false;
 
+/** Whether what carries a look is shown in a band, as far as it and its piece say so themselves. */
+export const isOwnerShownIn = ({ piece, thing }: Owner, site: Pick<Site, 'bands'>, band: number): boolean =>
+  isShownIn(piece, site, band) && isShownIn(thing, site, band);
+
 /** The width in px below which what folds asks for a part; null where nothing does, undefined where it needs no asking. */
 export const shownBelow = (site: Site, { part, piece }: PlacedPart): number | null | undefined =>
   partKind(part).shownBelow?.(part as never, (panel) => neededBelow(site, piece, panel));
 
 /** Whether a part stands in its own place in a band, at some width at least: shown there, not folded away, and needed. */
 export function standsIn(site: Site, placed: PlacedPart, band: number): boolean {
-  const { part } = placed;
-  if (!isShownIn(part, site, band)) return false;
+  const { part, piece } = placed;
+  if (!isShownIn(part, site, band) || !isShownIn(piece, site, band)) return false;
   const fold = foldOf(site, part.id);
   if (fold && !fold.tight && band >= fold.band) return false;
   const below = shownBelow(site, placed);

@@ -1,6 +1,7 @@
 import type { IdSource } from '../base/ids.ts';
 import type { Look } from '../model/look.ts';
 import type { OwnAttributes } from '../model/own-attributes.ts';
+import type { PageRule } from '../model/page-rule.ts';
 import type { RegionForm, Shape, Infer } from '../model/shape/field.ts';
 import type { SiteContent } from '../model/site-content.ts';
 import type { SlotKind } from '../model/slot.ts';
@@ -134,15 +135,20 @@ export interface PieceBase<Id extends string = string> extends OwnAttributes {
   readonly kind: Id;
   readonly id: string;
   readonly name: string;
+  /** On which pages it stands; left out, it does on all. What opens over the page goes with what opens it. */
+  readonly pages?: PageRule;
+  /** Ids of the bands it is shown in; left out, it shows at every width. */
+  readonly bands?: readonly string[];
   readonly look: Look;
 }
 
 export type PieceOf<Id extends string, S extends Shape> = PieceBase<Id> & Infer<S>;
 
+/** Where on a page a piece stands: before what the page says, beside it, after it, fixed in the window, or over it once opened. */
+export type PiecePlace = 'start' | 'beside' | 'end' | 'window' | 'over';
+
 /** A sort of piece: a header, a panel. One folder, and one line in the list of pieces. */
 export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, S> {
-  /** Whether it lies over the page once it is opened, instead of standing in it: parts of other pieces fold into it. */
-  readonly opens: boolean;
   readonly create: (world: {
     readonly id: string;
     readonly name: string;
@@ -159,8 +165,8 @@ export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, 
   readonly drawn?: (piece: PieceOf<Id, S>) => readonly string[];
   /** The states anything in it can come to. */
   readonly comesTo: (piece: PieceOf<Id, S>, state: State) => boolean;
-  /** Whether it stands at the end of pages, where its rows may stand on as many lines as they need. */
-  readonly atEnd?: boolean;
+  /** Where on a page it stands. */
+  readonly stands: PiecePlace;
   /** Whether it stays in the window in a band while the page scrolls; left out, in every one in which it comes to be scrolled. */
   readonly staysIn?: (piece: PieceOf<Id, S>, site: Pick<SiteContent, 'bands'>, band: number) => boolean;
   /** Whether it lies over the page's content in a state, so that any of its colours may be behind. */

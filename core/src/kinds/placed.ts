@@ -241,7 +241,7 @@ export function findPiece(site: Site, id: string): Piece | null {
 }
 
 /** Whether a piece lies over the page once it is opened. */
-export const opensOver = (piece: Piece): boolean => pieceKind(piece).opens;
+export const opensOver = (piece: Piece): boolean => pieceKind(piece).stands === 'over';
 
 /** The pieces that stand in pages, in document order. */
 export const standingPieces = memoise((site: Site): readonly Piece[] =>

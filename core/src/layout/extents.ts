@@ -284,7 +284,8 @@ export function sectionExtent(
   measure: Measurer,
   staying: ReadonlySet<string> = NONE,
 ): Extent | null {
-  if (!isShownIn(placed.section, site, band)) return sectionKind(placed.kind).extent ? exact(0) : null;
+  if (!isShownIn(placed.section, site, band) || !isShownIn(placed.piece, site, band))
+    return sectionKind(placed.kind).extent ? exact(0) : null;
   let width = narrowestIn(site, band);
   let needed = sectionAt({ site, band, width, measure, staying }, placed);
   for (let time = 0; needed && needed.width > width + SETTLING.near; time++) {

@@ -51,12 +51,12 @@ export const rowBreaks = (fit: RowFit): boolean =>
 /** How every row of the pieces that stand in pages fits in every band it is shown in. */
 export function rowFits(site: Site, measure: Measurer): RowFit[] {
   // What stands at the end of pages may take as many lines as it needs.
-  const pieces = standingPieces(site).filter((piece) => !pieceKind(piece).atEnd);
+  const pieces = standingPieces(site).filter((piece) => pieceKind(piece).stands === 'start');
   return sectionsOf(site).flatMap((placed) => {
     const { piece, section } = placed;
     if (!pieces.includes(piece)) return [];
     return site.bands.flatMap((entry, band): RowFit[] => {
-      if (!isShownIn(section, site, band)) return [];
+      if (!isShownIn(section, site, band) || !isShownIn(piece, site, band)) return [];
       const extent = sectionExtent(site, placed, band, measure);
       if (!extent) return [];
       const at = { from: entry.min, to: bandEnd(site, band), needed: extent.width, certain: extent.certain };
@@ -69,7 +69,9 @@ export function rowFits(site: Site, measure: Measurer): RowFit[] {
 export function widestRow(site: Site, piece: Piece, band: number, measure: Measurer): Extent {
   const rows = sectionsOf(site).flatMap((placed) => {
     const extent =
-      placed.piece === piece && !pieceKind(piece).atEnd ? sectionExtent(site, placed, band, measure) : null;
+      placed.piece === piece && pieceKind(piece).stands === 'start'
+        ? sectionExtent(site, placed, band, measure)
+        : null;
     return extent ? [extent] : [];
   });
   return {

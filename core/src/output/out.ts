@@ -202,7 +202,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     atOf: (owner, slot, rest = '') => within(context, `.${names.slotClass(owner, slot)}${rest}`),
     glyph: (className, id) => glyph(context, piece, counts, className, id),
     openers: openersOf(context, piece),
-    rootClass: withOwnClass(`${names.root} ${names.slotClass(piece.id, piece.kind)}`, piece),
+    rootClass: withOwnClass(rootClasses(context, piece), piece),
     rootData: dataAttributes(piece),
     own: ownRoot(context, piece),
     openedFrom: openedFrom(site, piece.id),
@@ -213,6 +213,11 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
   };
   return pieceKind(piece).compile(piece as never, out);
 }
+
+const rootClasses = (context: CompileContext, { id, kind, bands }: Piece): string =>
+  [context.names.root, context.names.slotClass(id, kind), hiddenClasses(context, bands)]
+    .filter((name) => name !== null)
+    .join(' ');
 
 /** The controls of other pieces that open a piece. */
 function openersOf(context: CompileContext, piece: Piece): readonly OpenerPlace[] {

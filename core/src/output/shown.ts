@@ -52,14 +52,15 @@ export function bandsWhere(site: Site, holds: (band: number) => boolean): readon
   return found;
 }
 
-/** Hides what is not shown in a band. The class is written twice so that nothing that arranges a part shows it again. */
+/** Hides what is not shown in a band. The class is written twice so that nothing that arranges it shows it again. */
 export function hidingRules(context: CompileContext, used: ReadonlySet<string>): ConditionalRule[] {
   return context.site.bands
     .filter((band) => used.has(hiddenIn(context, band.id)))
     .map((band) => {
-      const hidden = `.${hiddenIn(context, band.id)}`;
+      const hidden = `.${hiddenIn(context, band.id)}`.repeat(2);
+      const hasRoots = context.pieces.some(({ bands }) => bands?.includes(band.id) === false);
       return styleRule(
-        within(context, hidden + hidden),
+        (hasRoots ? `${context.root}${hidden}, ` : '') + within(context, hidden),
         [['display', 'none']],
         ...bandQuery(context.site, band.id),
       );

@@ -1,12 +1,17 @@
 import {
   createCompiler,
+  isOnPage,
   memoise,
   opensOver,
+  pageMarkup,
   panelsFrom,
   pieceKind,
+  piecesOn,
   standingPieces,
   type Compiled,
   type ElementEntry,
+  type Page,
+  type PageMarkup,
   type Piece,
   type Site,
 } from '@hamaca/core';
@@ -16,8 +21,8 @@ import type { Fonts } from '../media/load-fonts.ts';
 /** A page as the stage shows it: the whole site's output, and the markup of the pieces that stand in this page. */
 export interface StagePage {
   readonly compiled: Compiled;
-  readonly markup: string;
-  /** Whether they stand at its end. */
+  readonly markup: PageMarkup;
+  /** Whether the piece that is looked at stands at its end. */
   readonly atEnd: boolean;
 }
 
@@ -40,21 +45,47 @@ export function hostOf(site: Site, piece: Piece): Piece {
   return hosts.find((host) => panelsFrom(site, host).includes(piece)) ?? hosts[0] ?? piece;
 }
 
-/** The page of a piece: the piece itself with every panel it can open. */
-export function stagePage(site: Site, piece: Piece, fonts: Fonts): StagePage {
+/** The page on which a piece is looked at: the one that was chosen, or else the first that has it; null where none does. */
+export function pageOf(site: Site, piece: Piece, chosen: string | null): Page | null {
+  const host = hostOf(site, piece);
+  const isIts = (page: Page) => isOnPage(host, page);
+  return site.pages.find((page) => page.id === chosen && isIts(page)) ?? site.pages.find(isIts) ?? null;
+}
+
+/** What the stage shows besides a piece: nothing, or all that stands in one of the pages it is on. */
+export type Besides = 'nothing' | { readonly page: string | null };
+
+function piecesBesides(site: Site, host: Piece, besides: Besides): readonly Piece[] {
+  if (besides === 'nothing') return [];
+  const page = pageOf(site, host, besides.page);
+  if (page) return piecesOn(site, page);
+  return site.pages.length === 0 ? standingPieces(site) : [];
+}
+
+/** The page of a piece: the piece itself, what stands besides it, and every panel they can open. */
+export function stagePage(site: Site, piece: Piece, fonts: Fonts, besides: Besides = 'nothing'): StagePage {
   const compiled = compileForStage(site, fonts);
   const host = hostOf(site, piece);
-  const shown = new Set([host, ...panelsFrom(site, host), piece]);
+  const others = piecesBesides(site, host, besides);
+  const shown = site.pieces.filter((one) => one === host || one === piece || others.includes(one));
   return {
     compiled,
-    markup: [...shown].map(({ id }) => compiled.pieces.get(id) ?? '').join(''),
-    atEnd: pieceKind(host).atEnd === true,
+    markup: pageMarkup(site, compiled.pieces, shown),
+    atEnd: pieceKind(host).stands === 'end',
   };
 }
 
 /** The page of a piece of a site; null until the fonts are known, or where there is no such piece. */
-export function useStagePage(site: Site, piece: Piece | null, fonts: Fonts | null): StagePage | null {
-  return useMemo(() => (piece && fonts ? stagePage(site, piece, fonts) : null), [site, piece, fonts]);
+export function useStagePage(
+  site: Site,
+  piece: Piece | null,
+  fonts: Fonts | null,
+  besides: Besides = 'nothing',
+): StagePage | null {
+  return useMemo(
+    () => (piece && fonts ? stagePage(site, piece, fonts, besides) : null),
+    [site, piece, fonts, besides],
+  );
 }
 
 /** The first piece that stands in a site's pages. */

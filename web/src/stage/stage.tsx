@@ -1,4 +1,4 @@
-import type { Level, Scene, Site } from '@hamaca/core';
+import { BESIDE_COLUMN, SIDE_BY_SIDE, type Level, type Scene, type Site } from '@hamaca/core';
 import { useEffect, useLayoutEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useCommands } from '../app/commands/use-commands.tsx';
 import { clipOf, overhangOf } from './hanging.ts';
@@ -48,6 +48,8 @@ interface Props {
   readonly reveal?: Reveal;
   /** Whether what is selected has a dashed line around it. */
   readonly outlined?: boolean;
+  /** Selector of the one piece that is in full ink; null where all are. */
+  readonly inked?: string | null;
   readonly onPick?: (picked: Picked) => void;
   /** Selectors of elements that are lit up. */
   readonly lit?: readonly string[];
@@ -86,8 +88,11 @@ const NOTHING_REVEALED: Reveal = { panel: null, submenu: false };
 /** What a stage shows of a page over a scene. */
 export function shownPage(site: Site, { compiled, markup, atEnd }: StagePage, scene: Scene): ShownPage {
   return {
-    markup,
+    ...markup,
     atEnd,
+    root: compiled.root,
+    columns: SIDE_BY_SIDE,
+    column: BESIDE_COLUMN,
     stylesheet: compiled.stylesheet,
     script: compiled.script,
     scene: sceneMarkup(scene),
@@ -125,6 +130,7 @@ export function Stage({
   selected = null,
   reveal = NOTHING_REVEALED,
   outlined = true,
+  inked = null,
   onPick,
   lit = NONE,
   onCarry,
@@ -146,8 +152,8 @@ export function Stage({
   const { press } = useCommands();
   const whole = useMemo(() => shownPage(site, page, scene), [site, page, scene]);
   const pins = useMemo(
-    (): PinMessage => ({ type: 'pin', pinned, selected, reveal, outlined }),
-    [pinned, selected, reveal, outlined],
+    (): PinMessage => ({ type: 'pin', pinned, selected, reveal, outlined, inked }),
+    [pinned, selected, reveal, outlined, inked],
   );
   const lights = useMemo((): LightMessage => ({ type: 'light', selectors: lit }), [lit]);
 

@@ -34,6 +34,10 @@ export interface BenchState extends Arrangement {
   /** Width of the stage in px. */
   readonly width: number;
   readonly scene: string | null;
+  /** Id of the page of the inventory that is on the stage. */
+  readonly page: string | null;
+  /** Whether all but the piece at work is faint. */
+  readonly faint: boolean;
   /** The other corner of a range of cells; null where one cell is taken. */
   readonly anchor: { readonly property: PropertyId; readonly state: State } | null;
   /** Groups whose rarer properties are shown. */
@@ -88,6 +92,8 @@ export const benchStore = createStore<BenchState>(() => ({
   extent: 'narrower',
   width: 1240,
   scene: null,
+  page: null,
+  faint: false,
   ...keptArrangement(),
   anchor: null,
   openGroups: [],

@@ -1,7 +1,7 @@
 import { pieceKind } from '../../kinds/catalogue.ts';
 import { itemsOf } from '../../kinds/content.ts';
-import { isShownIn } from '../../kinds/folds.ts';
-import type { Part, Piece, Site } from '../../kinds/site.ts';
+import { isOwnerShownIn } from '../../kinds/folds.ts';
+import type { Piece, Site } from '../../kinds/site.ts';
 import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
 import { askedAt, levelKeysOf } from '../../kinds/placed.ts';
@@ -25,9 +25,7 @@ interface Failing extends ContrastReport {
 
 /** The bands in which an owner is shown, by index. */
 const bandsOf = (site: Site, { owner }: LookPlace): number[] =>
-  [...site.bands.keys()].filter(
-    (band) => owner.sort !== 'part' || isShownIn(owner.thing as Part, site, band),
-  );
+  [...site.bands.keys()].filter((band) => isOwnerShownIn(owner, site, band));
 
 /** Whether the colour is that of the slot around, where it fails as well: it is told and mended there. */
 function isToldOfHolder(site: Site, situation: Situation, scene: Scene): boolean {

@@ -1,6 +1,5 @@
-import { isShownIn } from '../../kinds/folds.ts';
+import { isOwnerShownIn } from '../../kinds/folds.ts';
 import { levelKeysOf } from '../../kinds/placed.ts';
-import type { Part } from '../../kinds/site.ts';
 import { slotName } from '../../resolve/origin.ts';
 import { narrowestIn } from '../../layout/extents.ts';
 import type { LookCheck } from '../check.ts';
@@ -16,7 +15,7 @@ export const pagePushed: LookCheck = {
     if (!kind.properties.includes('minWidth')) return null;
     const ref = { owner: owner.id, slot };
     for (const band of site.bands.keys()) {
-      if (owner.sort === 'part' && !isShownIn(owner.thing as Part, site, band)) continue;
+      if (!isOwnerShownIn(owner, site, band)) continue;
       for (const key of levelKeysOf(site, owner, slot)) {
         const least = Math.round(pixelsIn(site, ref, 'minWidth', band, key));
         const window = narrowestIn(site, band);

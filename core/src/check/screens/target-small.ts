@@ -1,5 +1,4 @@
-import { isShownIn } from '../../kinds/folds.ts';
-import type { Part } from '../../kinds/site.ts';
+import { isOwnerShownIn } from '../../kinds/folds.ts';
 import { slotName } from '../../resolve/origin.ts';
 import type { LookCheck } from '../check.ts';
 import { cellIn, pixelsIn } from './values.ts';
@@ -28,7 +27,7 @@ export const targetSmall: LookCheck = {
       return Math.min(along, across);
     };
     const small = [...site.bands.keys()]
-      .filter((band) => owner.sort !== 'part' || isShownIn(owner.thing as Part, site, band))
+      .filter((band) => isOwnerShownIn(owner, site, band))
       .map((band) => ({ band, side: sideIn(band), isTouched: (site.bands[band]?.min ?? 0) < TOUCHED_BELOW }))
       .filter(({ side, isTouched }) => side < (isTouched ? LEAST.finger : LEAST.all))
       .toSorted((a, b) => a.side - b.side);

@@ -1,9 +1,9 @@
 import { countingIds, uniqueTitle } from '../../base/ids.ts';
 import { refuse } from '../../base/result.ts';
 import { BOOK } from '../../kinds/book.ts';
-import { pieceKind, shapeOf } from '../../kinds/catalogue.ts';
+import { shapeOf } from '../../kinds/catalogue.ts';
 import type { Piece, Section, Site } from '../../kinds/site.ts';
-import { idsOf, ownersOf, standingPieces } from '../../kinds/placed.ts';
+import { idsOf, opensOver, ownersOf, standingPieces } from '../../kinds/placed.ts';
 import { copyThing } from '../../model/shape/copy.ts';
 import type { Field, FieldSpec } from '../../model/shape/field.ts';
 import { patched, type EditOperation } from '../draft.ts';
@@ -45,7 +45,7 @@ export const removePiece: EditOperation<{ readonly id: string }> = (site, { id }
   const index = site.pieces.findIndex((piece) => piece.id === id);
   const piece = site.pieces[index];
   if (!piece) return gone();
-  if (!pieceKind(piece).opens && standingPieces(site).length === 1)
+  if (!opensOver(piece) && standingPieces(site).length === 1)
     return refuse('last', `/pieces/${index}`, 'A site keeps one piece that stands in its pages');
   return patched(site, removeThings(site, [`/pieces/${index}`]));
 };

@@ -1,6 +1,17 @@
-import type { Piece, Site } from '../../kinds/site.ts';
+import { memoise } from '../../base/memo.ts';
 import { pieceKind } from '../../kinds/catalogue.ts';
-import { panelsFrom, standingPieces } from '../../kinds/placed.ts';
+import type { PiecePlace } from '../../kinds/kind.ts';
+import { pageSets, withPanels, type PageSet } from '../../kinds/page-rules.ts';
+import { opensOver, panelsFrom, standingPieces } from '../../kinds/placed.ts';
+import type { Piece, Site } from '../../kinds/site.ts';
+import type { Page } from '../../model/site-content.ts';
+import {
+  BESIDE_COLUMN,
+  GOES_WHERE,
+  pageMarkup,
+  SIDE_BY_SIDE,
+  type PageMarkup,
+} from '../../output/page-markup.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
 import { printSiteFile } from '../../load/print-site.ts';
 import { compileSite, type Compiled } from '../../output/compile-site.ts';
@@ -27,31 +38,45 @@ export interface HandOffOptions {
   readonly pictures?: string;
 }
 
-/** The markup of a piece that stands in pages, followed by the panels it can open. */
-export function pageMarkup(site: Site, compiled: Compiled, piece: Piece): string {
-  return [piece, ...panelsFrom(site, piece)].map(({ id }) => compiled.pieces.get(id) ?? '').join('');
-}
-
-/** A piece that stands in pages, with what its files' names end in: nothing for the first one. */
-interface PieceFiles {
+/** A piece with the name of the file that has its markup. */
+export interface PieceFile {
   readonly piece: Piece;
-  readonly suffix: string;
+  readonly name: string;
+  /** What is in it: the piece, and the panels that no other piece opens. */
+  readonly holds: readonly Piece[];
 }
 
-const isAtEnd = (piece: Piece): boolean => pieceKind(piece).atEnd === true;
+/** In which order pieces are listed: as they stand on a page. */
+const LISTED: readonly PiecePlace[] = ['start', 'beside', 'end', 'window', 'over'];
 
-/** What begins pages comes before what ends them. */
-function pieceFiles(site: Site): PieceFiles[] {
+const inOrder = (pieces: readonly Piece[]): Piece[] =>
+  LISTED.flatMap((place) => pieces.filter((piece) => pieceKind(piece).stands === place));
+
+/** One file for each piece that stands in pages, the first with the shortest name, and for each panel that several of them open. */
+export const pieceFiles = memoise((site: Site): readonly PieceFile[] => {
+  const standing = inOrder(standingPieces(site));
+  const openers = (panel: Piece) => standing.filter((piece) => panelsFrom(site, piece).includes(panel));
+  const shared = site.pieces.filter((piece) => opensOver(piece) && openers(piece).length > 1);
   const taken = new Set<string>();
-  const standing = standingPieces(site);
-  const ordered = [...standing.filter((piece) => !isAtEnd(piece)), ...standing.filter(isAtEnd)];
-  return ordered.map((piece, index) => {
-    if (index === 0) return { piece, suffix: '' };
+  return [...standing, ...shared].map((piece, index) => {
+    const own = panelsFrom(site, piece).filter((panel) => !shared.includes(panel));
+    const holds = opensOver(piece) ? [piece] : [piece, ...own];
+    if (index === 0) return { piece, name: 'menu.html', holds };
     const name = uniqueName(slugify(piece.name, 'piece'), taken);
     taken.add(name);
-    return { piece, suffix: `-${name}` };
+    return { piece, name: `menu-${name}.html`, holds };
   });
-}
+});
+
+/** The files that a page with some pieces needs, in the order they stand on it. */
+export const filesFor = (site: Site, pieces: readonly Piece[]): readonly PieceFile[] => {
+  const needed = withPanels(site, pieces);
+  return pieceFiles(site).filter(({ piece }) => needed.includes(piece));
+};
+
+/** The markup in the file of a piece. */
+export const fileMarkup = ({ pieces }: Compiled, { holds }: PieceFile): string =>
+  holds.map(({ id }) => pieces.get(id) ?? '').join('');
 
 /** The example page's own stylesheet: in a file, as a strict content security policy refuses styles in the markup. */
 const EXAMPLE_STYLE = `body {
@@ -59,13 +84,36 @@ const EXAMPLE_STYLE = `body {
 }
 `;
 
-/** An otherwise empty page that uses the three files as any page would. */
-function printExamplePage(site: Site, markup: string): string {
-  const indented = markup
+const COLUMNS_STYLE = `
+.columns {
+  ${SIDE_BY_SIDE.replaceAll('; ', ';\n  ')};
+}
+
+.columns > main {
+  ${BESIDE_COLUMN.replaceAll('; ', ';\n  ')};
+}
+`;
+
+const indented = (markup: string, by: string) =>
+  markup
     .trimEnd()
     .split('\n')
-    .map((line) => `    ${line}\n`)
+    .map((line) => (line === '' ? '' : `${by}${line}\n`))
     .join('');
+
+/** What stands beside the page's own words, where anything does. */
+const columns = (beside: string): string =>
+  beside === ''
+    ? ''
+    : `    <div class="columns">
+${indented(beside, '      ')}      <main>
+        <p>What the page says.</p>
+      </main>
+    </div>
+`;
+
+/** An otherwise empty page that uses the three files as any page would. */
+function printExamplePage(site: Site, { before, beside, after }: PageMarkup): string {
   return `<!DOCTYPE html>
 <html lang="${escapeAttribute(site.language)}" dir="${site.direction}">
   <head>
@@ -77,15 +125,50 @@ function printExamplePage(site: Site, markup: string): string {
     <script src="menu.js" defer></script>
   </head>
   <body>
-${indented}  </body>
+${indented(before, '    ')}${columns(beside)}${indented(after, '    ')}  </body>
 </html>
 `;
+}
+
+/** A set of pages with the name of its example page. */
+interface ExamplePage extends PageSet {
+  readonly name: string;
+}
+
+/** Sites of very many kinds of pages get examples of the first ones. */
+const MOST_EXAMPLES = 20;
+
+const examplePages = (site: Site): ExamplePage[] =>
+  pageSets(site)
+    .filter(({ pieces }) => pieces.length > 0)
+    .slice(0, MOST_EXAMPLES)
+    .map((set, index) => ({ ...set, name: index === 0 ? 'index.html' : `index-${index + 1}.html` }));
+
+/** Paths that are written out of a set. */
+const MOST_PATHS = 8;
+
+function printPaths(pages: readonly Page[]): string {
+  const shown = pages.slice(0, MOST_PATHS).map(({ path }) => path);
+  const more = pages.length - shown.length;
+  return shown.join(', ') + (more > 0 ? ` and ${more} more` : '');
+}
+
+/** Which pages get which markup. */
+function printSets(site: Site, examples: readonly ExamplePage[]): string {
+  if (examples.length < 2) return '';
+  const lines = examples.map(
+    ({ name, pieces, pages }) =>
+      `${printPaths(pages)}\n  ${filesFor(site, pieces)
+        .map((file) => file.name)
+        .join(', ')}; as in ${name}\n`,
+  );
+  return `\nWhich pages get which markup (pages.json says it of every page):\n\n${lines.join('')}`;
 }
 
 function printReadme(
   site: Site,
   compiled: Compiled,
-  pages: readonly PieceFiles[],
+  examples: readonly ExamplePage[],
   picturesAt: string | null,
 ): string {
   const pictures =
@@ -101,17 +184,15 @@ function printReadme(
     compiled.iconSets.length > 0
       ? 'icons-LICENSE.txt  the licence of the icons from a library that menu.html draws (MIT)\n'
       : '';
-  const [first, ...others] = pages;
+  const [first, ...others] = pieceFiles(site);
+  const where = (file: PieceFile | undefined) =>
+    file ? GOES_WHERE[pieceKind(file.piece).stands].replaceAll('’', "'") : '';
   const more = others
-    .map(({ piece, suffix }) =>
-      isAtEnd(piece)
-        ? `menu${suffix}.html  the markup of ${piece.name}: paste it as the last thing in your page's body\n`
-        : `menu${suffix}.html  the markup of ${piece.name}, for the pages that have it instead\n`,
-    )
+    .map((file) => `${file.name}  the markup of ${file.piece.name}: paste it ${where(file)}\n`)
     .join('');
   return `${first?.piece.name ?? 'The header'} of ${site.name}
 
-menu.html        the markup: paste it as the first thing in your page's body
+menu.html        the markup: paste it ${where(first)}
 ${more}menu.css         the stylesheet: load it in the page's head, before or after your own
 menu.js          the behaviour: load it with defer, in the head or at the end of the body
 ${fonts}${pictures}${icons}index.html       an empty page that does all of this, to look at and to copy from; page.css is
@@ -122,7 +203,18 @@ site.hamaca.json the site itself: open it in Hamaca to go on
 The custom properties at the top of menu.css hold the palette: change them there, or set them again
 on .${compiled.root} in a stylesheet of your own, as ".${compiled.root}:not(#${compiled.prefix}x)" so that it counts as much.
 menu.js marks the link to the page it is on with aria-current; nothing has to be written by hand.
-`;
+${printSets(site, examples)}`;
+}
+
+/** The markup files of every page of the inventory, by its path. */
+function printPages(site: Site): string {
+  const files = new Map(
+    pageSets(site).flatMap(({ pieces, pages }) => {
+      const names = filesFor(site, pieces).map(({ name }) => name);
+      return pages.map((page) => [page.id, names] as const);
+    }),
+  );
+  return `${JSON.stringify(Object.fromEntries(site.pages.map(({ id, path }) => [path, files.get(id) ?? []])), null, 2)}\n`;
 }
 
 /** Every file of the hand-off, in the order of its listing; null where nothing stands in the site's pages. */
@@ -131,27 +223,26 @@ export function handOffFiles(
   fonts: readonly FontMetrics[],
   { pictures: at, ...options }: HandOffOptions = {},
 ): HandOffFile[] | null {
-  const pages = pieceFiles(site);
-  if (pages.length === 0) return null;
+  const files = pieceFiles(site);
+  if (files.length === 0) return null;
   const compiled = compileSite(site, { fonts, ...options });
   const pictures = at === undefined ? null : createPictures(at);
-  const markup = pages.map((page) => {
-    const own = pageMarkup(site, compiled, page.piece);
-    return { ...page, markup: pictures?.fromMarkup(own) ?? own };
-  });
-  // An example page has what begins it and the first of what ends pages.
-  const end = markup.find(({ piece }) => isAtEnd(piece));
-  const begins = markup.filter(({ piece }) => !isAtEnd(piece));
-  const starts = begins.length > 0 ? begins : markup.slice(0, 1);
+  const fromMarkup = (markup: string) => pictures?.fromMarkup(markup) ?? markup;
+  const examples = examplePages(site);
+  const markups = files.map((file) => ({ name: file.name, text: fromMarkup(fileMarkup(compiled, file)) }));
   const stylesheet = pictures?.fromStylesheet(compiled.stylesheet) ?? compiled.stylesheet;
+  const hasColumns = examples.some(({ pieces }) =>
+    pieces.some((piece) => pieceKind(piece).stands === 'beside'),
+  );
   return [
-    ...starts.map(({ suffix, markup: own, piece }) => ({
-      name: `index${suffix}.html`,
-      text: printExamplePage(site, isAtEnd(piece) ? own : own + (end?.markup ?? '')),
+    ...examples.map(({ name, pieces }) => ({
+      name,
+      text: fromMarkup(printExamplePage(site, pageMarkup(site, compiled.pieces, pieces))),
     })),
-    ...markup.map(({ suffix, markup: own }) => ({ name: `menu${suffix}.html`, text: own })),
+    ...markups,
+    ...(examples.length > 1 ? [{ name: 'pages.json', text: printPages(site) }] : []),
     { name: 'menu.css', text: stylesheet },
-    { name: 'page.css', text: EXAMPLE_STYLE },
+    { name: 'page.css', text: EXAMPLE_STYLE + (hasColumns ? COLUMNS_STYLE : '') },
     { name: 'menu.js', text: compiled.script },
     ...(pictures?.files() ?? []),
     ...compiled.fontFiles.map((file) => ({ name: `fonts/${file}.woff2`, font: `${file}.woff2` })),
@@ -163,7 +254,7 @@ export function handOffFiles(
     { name: 'site.hamaca.json', text: printSiteFile(site) },
     {
       name: 'README.txt',
-      text: printReadme(site, compiled, pages, at !== undefined && pictures?.files().length ? at : null),
+      text: printReadme(site, compiled, examples, at !== undefined && pictures?.files().length ? at : null),
     },
   ];
 }

@@ -23,6 +23,7 @@ import { LookSheet } from './sheet/look-sheet.tsx';
 import { firstPiece } from '../../stage/output.ts';
 import { SettingsBar, type OwnEditors } from '../../settings/settings-bar.tsx';
 import { ArrangementChoice } from './settings/arrangement-choice.tsx';
+import { PageChoice } from './page-choice.tsx';
 import { PieceTabs } from './piece-tabs.tsx';
 import { PartsOutline } from './outline/parts-outline.tsx';
 import { Pins } from './stage/pins.tsx';
@@ -79,7 +80,7 @@ const scrolling = ({ pieces }: Site) =>
 /** Of looks nothing is told there but whether a bar stays. */
 const isSameBar = (a: PieceBarProps, b: PieceBarProps) =>
   a.piece.id === b.piece.id &&
-  isSameBesideLooks(a.site, b.site, ['scenes', 'bands']) &&
+  isSameBesideLooks(a.site, b.site, ['scenes', 'bands', 'pages']) &&
   scrolling(a.site) === scrolling(b.site);
 
 const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
@@ -88,6 +89,7 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const spread = useBench((state) => state.spread);
   const compare = useBench((state) => state.compare);
   const measuring = useBench((state) => state.measuring);
+  const faint = useBench((state) => state.faint);
   const band =
     site.bands[
       bandAt(
@@ -112,6 +114,8 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
         <CommandButton id="bench-measures" label="Measures" pressed={measuring} />
         <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
         {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
+        <CommandButton id="bench-faint" label="Others faint" pressed={faint} />
+        <PageChoice site={site} piece={piece} />
         <Choice
           label="Scene"
           value={chosen?.id ?? ''}

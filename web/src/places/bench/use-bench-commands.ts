@@ -1,8 +1,9 @@
 import type { Site } from '@hamaca/core';
 import { useEffect, useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
-import { benchStore, showStarters } from '../../store/bench-store.ts';
+import { benchStore, selectSlot, showStarters } from '../../store/bench-store.ts';
 import { tieKnot } from './widths/tie-knot.ts';
 
 const isTyping = (target: EventTarget | null) =>
@@ -17,8 +18,18 @@ export function useBenchCommands(site: Site): void {
     if (benchStore.getState().keptOf !== id)
       benchStore.setState({ kept: site, keptOf: id, compare: 'off', spread: false });
   }, [site, id]);
-  const actions = useMemo(
-    () => ({
+  const { piece: shown } = useParams();
+  const navigate = useNavigate();
+  const actions = useMemo(() => {
+    const goBy = (step: number) => {
+      const { pieces } = site;
+      const at = pieces.findIndex((piece) => piece.id === shown);
+      const next = pieces[(Math.max(0, at) + step + pieces.length) % pieces.length];
+      if (!next) return;
+      selectSlot(next.id, '', null);
+      void navigate(`/sites/${id}/bench/${next.id}`);
+    };
+    return {
       'bench-spread': () => {
         benchStore.setState(({ spread }) => ({ spread: !spread }));
       },
@@ -33,6 +44,15 @@ export function useBenchCommands(site: Site): void {
       },
       'bench-starters': () => {
         showStarters(true);
+      },
+      'bench-faint': () => {
+        benchStore.setState(({ faint }) => ({ faint: !faint }));
+      },
+      'bench-next-piece': () => {
+        goBy(1);
+      },
+      'bench-piece-before': () => {
+        goBy(-1);
       },
       'bench-measures': () => {
         benchStore.setState(({ measuring }) => ({ measuring: !measuring, spread: false }));
@@ -49,9 +69,8 @@ export function useBenchCommands(site: Site): void {
       'bench-filter': () => {
         document.querySelector<HTMLElement>('[aria-label="Find a property"]')?.focus();
       },
-    }),
-    [site, edit],
-  );
+    };
+  }, [site, edit, id, shown, navigate]);
   useCommandActions(actions);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

@@ -2,13 +2,14 @@ import {
   compileSite,
   createPictures,
   holdsPictures,
-  pageMarkup,
+  fileMarkup,
+  GOES_WHERE,
   PICTURES_AT,
   PICTURES_AT_ALLOWED,
   PREFIX,
   PREFIX_ALLOWED,
   pieceKind,
-  standingPieces,
+  pieceFiles,
 } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
 import { CommandButton } from '../../app/commands/command-button.tsx';
@@ -134,37 +135,39 @@ function PicturesChoice({ at, onChange }: PicturesChoiceProps) {
   );
 }
 
+const MARKUP = 'Markup';
+
 /** The output: what it is, what it weighs, and how it leaves. */
 export function HandOffPlace() {
   const site = useSite();
   const id = useSiteState((state) => state.id);
   const saving = useSiteState((state) => state.saving);
   const fonts = useFonts(site);
-  const pieces = standingPieces(site);
+  const markups = pieceFiles(site);
   const [piece, setPiece] = useState<string | null>(null);
-  const shownPiece = pieces.find((entry) => entry.id === piece) ?? pieces[0];
-  const [chosen, setChosen] = useState('menu.html');
+  const shownFile = markups.find((entry) => entry.piece.id === piece) ?? markups[0];
+  const [chosen, setChosen] = useState(MARKUP);
   const [prefix, setPrefix] = useState(() => keptChoice('prefix', id));
   const [pictures, setPictures] = useState(() => keptChoice('pictures', id));
   const output = useMemo(
     () => (fonts ? compileSite(site, { fonts: fonts.metrics, prefix }) : null),
     [site, fonts, prefix],
   );
-  if (!shownPiece)
+  if (!shownFile)
     return (
       <p className="m-8 text-ink-soft">
         Nothing stands in this site’s pages yet, so there is nothing to hand off.
       </p>
     );
   if (!output) return null;
-  const markup = pageMarkup(site, output, shownPiece);
+  const markup = fileMarkup(output, shownFile);
   const files = pictures === '' ? null : createPictures(pictures);
   const blocks: Block[] = [
     {
-      name: 'menu.html',
-      title: 'Markup',
+      name: shownFile.name,
+      title: MARKUP,
       language: 'html',
-      where: `${pieceKind(shownPiece).atEnd ? 'last' : 'first'} thing in the page’s body`,
+      where: GOES_WHERE[pieceKind(shownFile.piece).stands],
       text: files?.fromMarkup(markup) ?? markup,
     },
     {
@@ -182,19 +185,22 @@ export function HandOffPlace() {
       text: output.script,
     },
   ];
-  const shown = blocks.find((block) => block.name === chosen) ?? blocks[0];
+  const shown = blocks.find((block) => block.title === chosen) ?? blocks[0];
   return (
     <main className="grid h-full grid-cols-[minmax(340px,400px)_1fr]">
       <h1 className="sr-only">Hand-off of {site.name}</h1>
       <section aria-label="Files" className="flex min-h-0 flex-col overflow-auto border-r border-twine">
-        {pieces.length > 1 && (
+        {markups.length > 1 && (
           <div className="flex items-center gap-2 border-b border-twine px-4 py-2 text-bench">
             <span className="text-small text-ink-faint">markup of</span>
             <Choice
               label="Markup of"
-              value={shownPiece.id}
-              options={pieces.map((entry) => ({ value: entry.id, label: entry.name }))}
-              onChange={setPiece}
+              value={shownFile.piece.id}
+              options={markups.map(({ piece: own }) => ({ value: own.id, label: own.name }))}
+              onChange={(next) => {
+                setPiece(next);
+                setChosen(MARKUP);
+              }}
             />
             <span className="text-ink-faint">stylesheet and script serve all</span>
           </div>
@@ -206,7 +212,7 @@ export function HandOffPlace() {
               block={block}
               chosen={block === shown}
               onChoose={() => {
-                setChosen(block.name);
+                setChosen(block.title);
               }}
             />
           ))}

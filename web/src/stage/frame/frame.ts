@@ -21,15 +21,24 @@ import type {
 
 const style = document.createElement('style');
 const ownStyle = document.createElement('style');
-ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}`;
+ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-faint]{opacity:.3!important}`;
 const faceStyle = document.createElement('style');
 document.head.append(ownStyle, faceStyle, style);
-// The pieces stand in the page's body as they do in a page: their holder has no box.
-const holder = document.createElement('div');
-holder.style.display = 'contents';
+/** The pieces stand in the page's body as they do in a page: what holds them has no box. */
+function boxless(...children: Element[]): HTMLElement {
+  const box = document.createElement('div');
+  box.style.display = 'contents';
+  box.append(...children);
+  return box;
+}
 const scene = document.createElement('main');
-scene.style.display = 'block';
-document.body.append(holder, scene);
+const places = { before: boxless(), beside: boxless(), after: boxless() };
+const columns = document.createElement('div');
+columns.append(places.beside, scene);
+const holder = boxless(places.before, columns, places.after);
+document.body.append(holder);
+
+const PLACES = ['before', 'beside', 'after'] as const;
 
 let rendered: ShownPage | null = null;
 let pinned: PinMessage | null = null;
@@ -66,13 +75,16 @@ function byItself(work: () => void): void {
   closingItself = false;
 }
 
-function buildAnew(markup: string, script: string): void {
+function buildAnew(page: ShownPage): void {
   byItself(() => {
     stop?.();
-    const template = document.createElement('template');
-    template.innerHTML = markup;
-    holder.replaceChildren(template.content);
-    stop = runScript(script);
+    for (const place of PLACES) {
+      const template = document.createElement('template');
+      template.innerHTML = page[place];
+      places[place].replaceChildren(template.content);
+    }
+    columns.style.cssText = page.beside === '' ? '' : page.columns;
+    stop = runScript(page.script);
   });
   for (const dialog of holder.querySelectorAll('dialog'))
     dialog.addEventListener('close', () => {
@@ -113,13 +125,13 @@ function render({ changed }: RenderMessage): void {
   if (changed.stylesheet !== undefined) showStylesheet(before?.stylesheet ?? '', page.stylesheet);
   if (changed.scene !== undefined) scene.innerHTML = page.scene;
   if (changed.atEnd !== undefined) {
-    document.body.append(...(page.atEnd ? [scene, holder] : [holder, scene]));
     // The end of a page is in sight beneath what little is left of the page.
+    scene.style.cssText = page.column;
     scene.style.maxHeight = page.atEnd ? '30vh' : '';
     scene.style.overflow = page.atEnd ? 'hidden' : '';
   }
-  if (changed.markup !== undefined || changed.script !== undefined) {
-    buildAnew(page.markup, page.script);
+  if (changed.script !== undefined || PLACES.some((place) => changed[place] !== undefined)) {
+    buildAnew(page);
     if (pinned) pin(pinned);
     if (lit) light(lit);
   }
@@ -187,12 +199,14 @@ function revealSubmenus(message: PinMessage, chosen: Element | null): void {
 /** Tells the stylesheet that the page is scrolled: where that is frozen, or as far as it really is. */
 function freezeScrolled(): void {
   const frozen = pinned?.pinned?.states.includes('scrolled') === true;
-  for (const root of holder.children) {
-    if (root.matches('dialog')) continue;
+  for (const root of roots()) {
     if (frozen) root.setAttribute(attribute('scrolled'), '');
     else if (scrollY === 0) root.removeAttribute(attribute('scrolled'));
   }
 }
+
+/** The roots of the pieces that stand in the page. */
+const roots = () => [...holder.querySelectorAll(`.${rendered?.root ?? 'none'}:not(dialog)`)];
 
 const clear = (name: string) => {
   for (const element of holder.querySelectorAll(`[${name}]`)) element.removeAttribute(name);
@@ -202,6 +216,9 @@ function pin(message: PinMessage): void {
   pinned = message;
   clear('data-pin');
   clear('data-chosen');
+  clear('data-faint');
+  const { inked } = message;
+  if (inked !== null) for (const root of roots()) root.toggleAttribute('data-faint', !root.matches(inked));
   const chosen = findElement(message.selected);
   revealPanel(message, chosen);
   revealSubmenus(message, chosen);

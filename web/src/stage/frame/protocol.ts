@@ -1,4 +1,4 @@
-import type { ElementEntry, Level, State } from '@hamaca/core';
+import type { ElementEntry, Level, PageMarkup, State } from '@hamaca/core';
 
 /** One element of the output, as the element map finds it. */
 export interface StageElement {
@@ -20,18 +20,21 @@ export interface Reveal {
 }
 
 /** A page on the stage: markup, stylesheet and script of the output over a scene. */
-export interface ShownPage {
-  readonly markup: string;
+export interface ShownPage extends PageMarkup {
   readonly stylesheet: string;
   readonly script: string;
   readonly scene: string;
   readonly language: string;
   readonly direction: string;
   readonly entries: readonly ElementEntry[];
-  /** Whether what is shown stands at the page's end. */
+  /** Whether the piece that is looked at stands at the page's end. */
   readonly atEnd: boolean;
-  /** Start of the output's names. */
+  /** Start of the output's names, and the class of every root. */
   readonly prefix: string;
+  readonly root: string;
+  /** Declarations of what holds a side column and the page's own, and of that one. */
+  readonly columns: string;
+  readonly column: string;
 }
 
 /** What changes of the page; the first message holds all of it. Reading a message takes longer the more is in it. */
@@ -47,6 +50,8 @@ export interface PinMessage {
   readonly reveal: Reveal;
   /** Whether what is selected has a dashed line around it. */
   readonly outlined: boolean;
+  /** Selector of the one piece that is in full ink; null where all are. */
+  readonly inked: string | null;
 }
 
 /** Elements that are lit up. */

@@ -107,7 +107,7 @@ export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
       defaults: { fill: { role: 'paper' } },
     },
   },
-  opens: false,
+  stands: 'end',
   create: ({ id, name, freshId, site }) => ({
     kind: 'footer',
     id,
@@ -121,7 +121,6 @@ export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
       : [createRow(freshId(), 'Main')],
     look: { footer: { all: { rest: { all: { fill: { role: 'soft' } } } } } },
   }),
-  atEnd: true,
   comesTo: (_footer, state) => state !== 'scrolled',
   overContent: () => false,
   grounds: ['footer'],

@@ -243,7 +243,7 @@ export const HEADER: PieceKind<'header', typeof HEADER_SHAPE> = {
       defaults: { fill: { role: 'paper' } },
     },
   },
-  opens: false,
+  stands: 'start',
   create: ({ id, name, freshId }) => ({
     kind: 'header',
     id,

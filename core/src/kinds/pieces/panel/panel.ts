@@ -143,7 +143,7 @@ export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
       defaults: { fill: { literal: '#00000080' } },
     },
   },
-  opens: true,
+  stands: 'over',
   create: ({ id, name, freshId }) => ({
     ...(initialOf(PANEL_SHAPE) as Infer<typeof PANEL_SHAPE>),
     kind: 'panel',

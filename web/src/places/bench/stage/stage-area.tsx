@@ -4,17 +4,19 @@ import {
   opensOver,
   ownersOf,
   partsOf,
+  pieceKind,
   type Piece,
   type Scene,
   type Site,
 } from '@hamaca/core';
 import { memo, useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
+import { useNavigate } from 'react-router';
 import type { Fonts } from '../../../media/load-fonts.ts';
 import type { ShownPage, StageBox } from '../../../stage/frame/protocol.ts';
-import { firstPiece, hostOf, stagePage, useStagePage } from '../../../stage/output.ts';
+import { firstPiece, hostOf, stagePage, useStagePage, type Besides } from '../../../stage/output.ts';
 import { shownPage, Stage, type Carried, type DraggedEdge, type Picked } from '../../../stage/stage.tsx';
 import { benchStore, selectSlot, setWidth, typeIntoCell, useBench } from '../../../store/bench-store.ts';
-import { useEdit, useSiteStore } from '../../../store/open-site.tsx';
+import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.tsx';
 import { later } from '../../../ui/later.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { carriedPart, dropAt, type Drop } from '../outline/part-moves.ts';
@@ -111,15 +113,15 @@ function KeptStage({
 }
 
 /** Tells the stage of each new document in the task that made it, before anything else follows. */
-function useFollowing(piece: string, fonts: Fonts, scene: Scene | undefined) {
+function useFollowing(piece: string, fonts: Fonts, scene: Scene | undefined, besides: Besides) {
   const store = useSiteStore();
   return useCallback(
     (show: (page: ShownPage) => void) =>
       store.subscribe(({ site }, before) => {
         const found = site && site !== before.site ? findPiece(site, piece) : null;
-        if (site && found && scene) show(shownPage(site, stagePage(site, found, fonts), scene));
+        if (site && found && scene) show(shownPage(site, stagePage(site, found, fonts, besides), scene));
       }),
-    [store, piece, fonts, scene],
+    [store, piece, fonts, scene, besides],
   );
 }
 
@@ -148,15 +150,21 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const kept = useBench((state) => state.kept);
   const plays = useBench((state) => state.plays);
   const slowly = useBench((state) => state.slowly);
+  const faint = useBench((state) => state.faint);
+  const id = useSiteState((state) => state.id);
+  const navigate = useNavigate();
+  const host = hostOf(site, piece);
   const lit = useBench((state) => state.lit);
   const measuring = useBench((state) => state.measuring);
   const [measured, setMeasured] = useState(NOT_MEASURED);
-  const page = useStagePage(site, piece, fonts);
+  const chosen = useBench((state) => state.page);
+  const besides = useMemo(() => ({ page: chosen }), [chosen]);
+  const page = useStagePage(site, piece, fonts, besides);
   const elements = page?.compiled.elements;
   const { selected, pinned, reveal } = useSelection(site, piece, elements);
   const { drop, onCarry } = useCarrying(site);
   const onEdge = useEdges(site);
-  const follow = useFollowing(piece.id, fonts, scene);
+  const follow = useFollowing(piece.id, fonts, scene, besides);
   useFoldedWidth(site, piece);
   const litSelectors = useMemo(
     () => lit.map((slot) => elements?.selectorOf(slot) ?? null).filter((selector) => selector !== null),
@@ -171,6 +179,10 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const onPick = ({ owner, slot, level, index, opened }: Picked) => {
     selectSlot(owner, slot, level, index);
     benchStore.setState({ opened });
+    // Who clicks another piece goes on with that one.
+    const picked = ownersOf(site).get(owner)?.piece;
+    if (picked && picked !== hostOf(site, piece) && !opensOver(picked))
+      void navigate(`/sites/${id}/bench/${picked.id}`);
   };
   const onClosed = () => {
     benchStore.setState({ opened: null });
@@ -221,6 +233,11 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             onCarry={onCarry}
             onEdge={onEdge}
             onTyped={typeIntoCell}
+            inked={
+              faint
+                ? (elements?.selectorOf({ owner: host.id, slot: pieceKind(host).rootSlot }) ?? null)
+                : null
+            }
             onClosed={onClosed}
             follow={follow}
             onPainted={onPainted}
