@@ -11,6 +11,7 @@ import type { Level, State } from '../model/states.ts';
 import type { Values } from '../model/look.ts';
 import type { Value } from '../values/values.ts';
 import type { PropertyId } from './properties/properties.ts';
+import type { PiecePlace } from './kind.ts';
 import type { Part, Region, Section, Site } from './site.ts';
 
 /** What a thing becomes: markup, the rules that arrange it whatever its look, and what the script does for it. */
@@ -62,6 +63,8 @@ export interface Out {
   readonly name: (word: string) => string;
   readonly variable: (word: string) => string;
   readonly attribute: (word: string) => string;
+  /** Where on a page its piece stands. */
+  readonly stands: PiecePlace;
   /** An element's id: like no other on the page, also where another site's output stands on it. */
   readonly id: (word: string) => string;
   /** A selector below the roots. */

@@ -7,6 +7,7 @@ import { FONTS } from '../../test/demo.ts';
 import { loadSite } from '../load/load-site.ts';
 import type { PageRule } from '../model/page-rule.ts';
 import { isNowhere, isOnPage, isUnder, pageSets, piecesOn, withPages, withPath } from './page-rules.ts';
+import { countingIds } from '../base/ids.ts';
 import { pieceKindById } from './catalogue.ts';
 import type { Piece, Site } from './site.ts';
 
@@ -25,7 +26,7 @@ function after(site: Site, edit: Edit): Site {
 const FOOTER = pieceKindById('footer').create({
   id: 'foot',
   name: 'Footer',
-  freshId: (word) => `foot-${word}`,
+  freshId: countingIds('foot-'),
   site: null,
 }) as unknown as Piece;
 

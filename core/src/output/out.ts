@@ -56,6 +56,7 @@ function outFor(context: CompileContext, piece: Piece, owner: string): Out {
     within: (selector) => within(context, selector),
     class: classOf,
     at: (slot, rest = '') => within(context, `.${classOf(slot)}${rest}`),
+    stands: pieceKind(piece).stands,
     hidden: (bands) => hiddenClasses(context, bands),
     icon: (drawing) => icon(names.name('icon'), drawing),
     whileScrolled: stateMedia(context, 'scrolled', piece),

@@ -1,3 +1,4 @@
+import { pieceKind } from '../kinds/catalogue.ts';
 import { foldOf, type Fold } from '../kinds/folds.ts';
 import { ruled, type Rules } from '../kinds/out.ts';
 import { opensOver, type PlacedPart } from '../kinds/placed.ts';
@@ -13,7 +14,7 @@ export interface PartPlace {
   readonly fold: Fold | null;
   /** In its own place. */
   readonly inPlace: Widths;
-  /** In a row, and in a panel. */
+  /** In a row, and in a panel or another column. */
   readonly inRow: Widths;
   readonly inPanel: Widths;
   /** Id of the berth it folds to, as far as that is in the output. */
@@ -31,12 +32,12 @@ export function foldIn({ site, givingWay }: CompileContext, part: string): Fold 
 export function placeOf(context: CompileContext, { part, piece }: PlacedPart): PartPlace {
   const fold = foldIn(context, part.id);
   const arrives = fold?.to && context.pieces.includes(fold.to.piece) ? fold : null;
-  const over = opensOver(piece);
+  const isColumn = opensOver(piece) || pieceKind(piece).stands === 'beside';
   return {
     fold,
     inPlace: fold ? from(fold.below) : [],
-    inRow: over ? null : arrives ? from(arrives.below) : [],
-    inPanel: over ? [] : arrives ? below(arrives.below) : null,
+    inRow: isColumn ? null : arrives ? from(arrives.below) : [],
+    inPanel: isColumn ? [] : arrives ? below(arrives.below) : null,
     berth: arrives?.to?.part.id ?? null,
   };
 }

@@ -72,7 +72,7 @@ function boxesAround(
   const inside = within(owner, situation);
   const own = inside.boxes.map(({ slot, level }) => box(owner.id, slot, level));
   // What lies over the page lies over whatever opens over it too.
-  if (inside.overPage && kind.stands !== 'over') return own;
+  if (inside.overPage && kind.stands !== 'over' && kind.stands !== 'beside') return own;
   return [...own, ...ground, ...kind.grounds.map((slot) => box(piece.id, slot))];
 }
 

@@ -115,7 +115,7 @@ function moreLinks(site: Site, shown: readonly Part[], world: NewPartWorld): Par
 
 /** A piece with its parts changed. */
 function withParts(piece: Piece, change: (part: Part) => Part): Piece {
-  if (piece.kind === 'panel')
+  if ('blocks' in piece)
     return { ...piece, blocks: piece.blocks.map((block) => ({ ...block, parts: block.parts.map(change) })) };
   const rows = piece.rows.map((row) => {
     const zones = Object.fromEntries(ZONES.map((zone) => [zone, row.zones[zone].map(change)]));

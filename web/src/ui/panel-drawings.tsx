@@ -247,6 +247,11 @@ const ROW_STICKS: Drawings = {
   'scrolls away': scrolled('M9 3h26v3H9z', DOWN, GONE),
 };
 
+const COLUMN_STICKS: Drawings = {
+  'with the page': scrolled('M9 -1h8v8H9z', DOWN, GONE),
+  'stays in sight': scrolled('M9 3h8v14H9z', DOWN),
+};
+
 function without(name: string, drawings: Drawings): Drawings {
   return Object.fromEntries(Object.entries(drawings).filter(([own]) => own !== name));
 }
@@ -266,5 +271,6 @@ export const PANEL_DRAWINGS: Readonly<Record<string, Drawings>> = {
   goesTo: without('its own edge', FROM),
   sticks: STICKS,
   rowSticks: ROW_STICKS,
+  columnSticks: COLUMN_STICKS,
   fixedAt: FIXED,
 };

@@ -91,6 +91,7 @@ const COLUMNS_STYLE = `
 
 .columns > main {
   ${BESIDE_COLUMN.replaceAll('; ', ';\n  ')};
+  padding: 0 24px;
 }
 `;
 

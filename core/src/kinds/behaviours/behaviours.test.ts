@@ -42,7 +42,7 @@ const PAGE = `
   <header class="root">
     <nav data-hm-berth="berth" data-hm-hover="">
       <ul>
-        <li id="visit"><a href="/visit/">Visit</a><button id="more" aria-expanded="false"></button>
+        <li id="visit"><a href="/visit/">Visit</a><button id="more" aria-expanded="false" aria-controls="box"></button>
           <ul id="box"><li><a id="hours" href="/visit/hours/">Hours</a></li></ul></li>
         <li><a href="/index.html">Home</a></li>
       </ul>
@@ -302,7 +302,7 @@ describe('panels', () => {
 
 test('in a panel a submenu that unfolds closes those beside it, where that is asked for', () => {
   const submenu = (id: string) =>
-    `<li><button id="${id}" aria-expanded="false"></button><ul><li><a href="/">In</a></li></ul></li>`;
+    `<li><button id="${id}" aria-expanded="false" aria-controls="${id}-box"></button><ul id="${id}-box"><li><a href="/">In</a></li></ul></li>`;
   const panelOf = document.querySelector('dialog') as Element;
   panelOf.innerHTML = `<nav><ul>${submenu('one')}${submenu('other')}</ul></nav>`;
   const opened = () => ['one', 'other'].map((id) => at(id).getAttribute('aria-expanded'));

@@ -162,27 +162,27 @@ function revealPanel({ reveal }: PinMessage, chosen: Element | null): void {
   }
 }
 
-/** The items whose submenus are to be seen: those around what is chosen, and its own where that is asked for. */
-function itemsToOpen({ reveal, pinned: frozen }: PinMessage, chosen: Element | null): ReadonlySet<Element> {
-  const items = new Set<Element>();
-  for (let box = chosen?.closest('li > ul'); box; box = box.parentElement?.closest('li > ul'))
-    if (box.parentElement) items.add(box.parentElement);
-  const own = chosen?.closest('li');
-  if (own && frozen?.states.includes('open')) items.add(own);
-  const first = holder.querySelector('nav [aria-expanded]')?.closest('li');
-  if (reveal.submenu && items.size === 0 && first)
-    items.add(own?.querySelector('[aria-expanded]') ? own : first);
-  return items;
+/** What a button opens. */
+const boxOf = (button: Element) => document.getElementById(button.getAttribute('aria-controls') ?? '');
+
+/** The boxes that are to be seen: those around what is chosen, and its own where that is asked for. */
+function boxesToOpen({ reveal, pinned: frozen }: PinMessage, chosen: Element | null): ReadonlySet<Element> {
+  const boxes = [...holder.querySelectorAll('[aria-expanded]')].map(boxOf).filter((box) => box !== null);
+  const open = new Set<Element>(boxes.filter((box) => chosen !== null && box.contains(chosen)));
+  const own = boxes.find((box) => box.parentElement === chosen?.closest('li'));
+  if (own && frozen?.states.includes('open')) open.add(own);
+  const first = own ?? boxes.find((box) => box.closest('nav'));
+  if (reveal.submenu && open.size === 0 && first) open.add(first);
+  return open;
 }
 
-/** Opens the submenus that are to be seen and closes every other one; at the window's edge they turn as in a page. */
+/** Opens the boxes that are to be seen and closes every other one; at the window's edge they turn as in a page. */
 function revealSubmenus(message: PinMessage, chosen: Element | null): void {
-  const items = itemsToOpen(message, chosen);
-  for (const button of holder.querySelectorAll('nav [aria-expanded]')) {
-    const item = button.closest('li');
-    const box = item?.querySelector('ul');
-    if (!item || !box) continue;
-    const isOpen = items.has(item);
+  const open = boxesToOpen(message, chosen);
+  for (const button of holder.querySelectorAll('[aria-expanded]')) {
+    const box = boxOf(button);
+    if (!box) continue;
+    const isOpen = open.has(box);
     button.setAttribute('aria-expanded', String(isOpen));
     box.toggleAttribute(attribute('open'), isOpen);
     box.removeAttribute(attribute('edge'));

@@ -6,10 +6,11 @@ import type { Start } from '../tools.ts';
  * (WCAG 2.2, 1.4.13). What unfolds in place stays as it is.
  */
 export const start: Start = (root, at, on, undo) => {
-  const buttons = [...root.querySelectorAll<HTMLElement>('nav [aria-expanded]')];
+  const buttons = [...root.querySelectorAll<HTMLElement>('[aria-expanded]')];
   const isOpen = (button: Element) => button.ariaExpanded === 'true';
-  const itemOf = (button: Element) => button.closest('li') as Element;
-  const boxOf = (button: Element) => itemOf(button).querySelector('ul') as Element;
+  const boxOf = (button: Element) =>
+    document.getElementById(button.getAttribute('aria-controls') as string) as Element;
+  const itemOf = (button: Element) => boxOf(button).parentElement as Element;
   const styleOf = (button: Element) => getComputedStyle(boxOf(button));
   const floats = (button: Element) => styleOf(button).position === 'absolute';
   const set = (button: Element, open = false) => {
@@ -40,6 +41,9 @@ export const start: Start = (root, at, on, undo) => {
   });
   for (const button of buttons) {
     const item = itemOf(button);
+    // A branch that unfolds in place shows from the start where the page is that one is on.
+    if (button.closest('nav') && !floats(button) && boxOf(button).querySelector('[aria-current]'))
+      set(button, true);
     let timer: ReturnType<typeof setTimeout>;
     const isPointed = (event: PointerEvent) => {
       clearTimeout(timer);

@@ -11,7 +11,7 @@ import {
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import { shownItems, shownLinks } from '../../content.ts';
 import { TOUCH_TARGET } from '../../extent.ts';
-import { CLICKABLE, FORCED_COLOURS, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
+import { CLICKABLE, FORCED_COLOURS, fragment, IN_LINE, widely, type Fragment, type PartOut } from '../../out.ts';
 import {
   accessibleName,
   controlSlot,
@@ -237,31 +237,32 @@ function extraRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   ];
 }
 
-/** What arranges the links of a menu in a panel. */
+/** What arranges the links of a menu in a panel, or another column. */
 function panelRules(out: PartOut): ConditionalRule[] {
-  return out.inPanel([
-    [
-      `${out.at('nav')}, ${out.at('list')}`,
+  const items = out.at('list', ' li');
+  const touched: Declaration = ['min-block-size', `${TOUCH_TARGET}px`];
+  // Beside the page a mouse points at them as well.
+  const isBeside = out.stands === 'beside';
+  return [
+    ...out.inPanel([
       [
-        ['display', 'block'],
-        ['flex', '1'],
+        `${out.at('nav')}, ${out.at('list')}`,
+        [
+          ['display', 'block'],
+          ['flex', '1'],
+        ],
       ],
-    ],
-    [
-      out.at('list', ' li'),
+      [items, [['flex-wrap', 'wrap'], ...(isBeside ? [] : [touched])]],
       [
-        ['flex-wrap', 'wrap'],
-        ['min-block-size', `${TOUCH_TARGET}px`],
+        out.at('link'),
+        [
+          ['flex', '1'],
+          ['align-self', 'stretch'],
+        ],
       ],
-    ],
-    [
-      out.at('link'),
-      [
-        ['flex', '1'],
-        ['align-self', 'stretch'],
-      ],
-    ],
-  ]);
+    ]),
+    ...(isBeside ? widely(out.inPanel([[items, [touched]]]), ['@media (pointer: coarse)']) : []),
+  ];
 }
 
 /** Links that stay in the bar as buttons are not there once more in the panel. */

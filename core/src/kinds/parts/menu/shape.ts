@@ -20,7 +20,7 @@ export const MENU_SHAPE = {
   levels: levels({ label: 'levels', hint: 'how many levels are shown' }),
   opensOn: choice(
     { hover: 'by pointing or click', click: 'by click' },
-    { label: 'submenus open', hint: 'in a row; in a panel they always open by click' },
+    { label: 'submenus open', hint: 'in a row; in a panel or sidebar they always open by click' },
   ),
   inPanels: choice(
     {
@@ -28,7 +28,7 @@ export const MENU_SHAPE = {
       one: 'unfold, one at a time',
       drill: 'take the place of what is around, with a way back',
     },
-    { label: 'in a panel', hint: 'how submenus open there, unless they stand open' },
+    { label: 'in a column', hint: 'how submenus open in a panel or sidebar, unless they stand open' },
   ),
   moreWord: text({
     label: '“more”',
