@@ -1,11 +1,10 @@
 import { wornAt } from '../src/kinds/wears.ts';
 import { itemKey } from '../src/model/states.ts';
-import { slotsOf } from '../src/kinds/catalogue.ts';
+import { kindLabel, pieceKind, pieceKindById, slotsOf } from '../src/kinds/catalogue.ts';
 import { createPart, newPartWorld } from '../src/kinds/create.ts';
 import { property, PROPERTIES, type PropertyId } from '../src/kinds/properties/properties.ts';
-import { FOOTER } from '../src/kinds/pieces/footer/footer.ts';
 import { PARTS } from '../src/kinds/parts/parts.ts';
-import type { Part, Site } from '../src/kinds/site.ts';
+import type { Part, Piece, Site } from '../src/kinds/site.ts';
 import { regionsOf } from '../src/kinds/placed.ts';
 import { runEdit, type SingleEdit } from '../src/edit/operations.ts';
 import { loadSite } from '../src/load/load-site.ts';
@@ -214,7 +213,18 @@ const TARGETS = [
   { kind: 'none' },
 ] as const;
 
-/** A site with every kind of part in every region it may stand in, every kind of target, shared looks, two headers, a footer and three panels. */
+/** The pieces a site has besides headers and panels, with their ids. */
+const STANDING = [
+  ['footer', 'foot'],
+  ['sidebar', 'column'],
+  ['floating', 'corner'],
+] as const;
+
+/** The kinds of parts that may stand in a piece. */
+export const partKindsFor = (piece: Piece) =>
+  PARTS.filter((kind) => !('onlyIn' in kind) || kind.onlyIn === pieceKind(piece).stands);
+
+/** A site with every kind of part in every region it may stand in, every kind of target, shared looks, every kind of piece and several of some. */
 export function wholeSite(): Site {
   // eslint-disable-next-line @typescript-eslint/no-explicit-any -- a raw document is changed
   const raw = dress(rawDemo()) as any;
@@ -230,13 +240,25 @@ export function wholeSite(): Site {
   make({ name: 'duplicate-piece', args: { id: 'panel', copy: 'panel-2' } });
   make({ name: 'duplicate-section', args: { id: 'extra-block', copy: 'extra-more' } });
   const { freshId } = newPartWorld(site);
-  const footer = FOOTER.create({ id: 'foot', name: 'Footer', freshId: () => freshId('foot'), site });
-  make({ name: 'add-piece', args: { piece: footer } });
-  for (const region of regionsOf(site).keys())
-    for (const kind of PARTS) {
-      const part = createPart(kind.id, `${region.replace('.', '-')}-${kind.id}`, newPartWorld(site)) as Part;
-      if (region.includes('panel') || region.includes('extra') || !('onlyInPanels' in kind))
-        make({ name: 'add-part', args: { place: { region, index: 99 }, part } });
+  for (const [kind, id] of STANDING) {
+    const piece = pieceKindById(kind).create({ id, name: kindLabel(kind), freshId: () => freshId(id), site });
+    make({ name: 'add-piece', args: { piece: piece as never } });
+  }
+  const [page] = site.pages;
+  make({
+    name: 'set-owner',
+    args: {
+      id: 'column',
+      fields: {
+        pages: { shown: 'only', pages: [{ page: page?.id }], paths: [{ path: '/learn/*' }] },
+        bands: ['wide'],
+      },
+    },
+  });
+  for (const { id: region, piece } of regionsOf(site).values())
+    for (const { id } of partKindsFor(piece)) {
+      const part = createPart(id, `${region.replace('.', '-')}-${id}`, newPartWorld(site)) as Part;
+      make({ name: 'add-part', args: { place: { region, index: 99 }, part } });
     }
   make({
     name: 'add-items',

@@ -1,7 +1,7 @@
 import { expect, test } from '@jest/globals';
 import { EDITS, editsOf, SITE } from '../../test/every-edit.ts';
 import { itemsOf } from '../kinds/content.ts';
-import { PARTS } from '../kinds/parts/parts.ts';
+import { partKindsFor } from '../../test/random-site.ts';
 import { regionsOf } from '../kinds/placed.ts';
 import { loadSite } from '../load/load-site.ts';
 import { TARGET_SHAPES } from '../model/target.ts';
@@ -11,8 +11,7 @@ import { runEdit, type OperationName } from './operations.ts';
 test('the site walked has every kind of part in every region it may stand in, every target, several headers', () => {
   expect(SITE.pieces.filter((piece) => piece.kind === 'header').length).toBeGreaterThan(1);
   for (const region of regionsOf(SITE).values()) {
-    const isPanel = region.piece.kind === 'panel';
-    const wanted = PARTS.filter((kind) => isPanel || !('onlyInPanels' in kind)).map((kind) => kind.id);
+    const wanted = partKindsFor(region.piece).map((kind) => kind.id);
     expect(new Set(region.parts.map((part) => part.kind))).toEqual(new Set(wanted));
   }
   expect(new Set([...itemsOf(SITE).values()].map(({ item }) => item.target.kind))).toEqual(

@@ -103,8 +103,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly drawn?: (part: PartOf<Id, S>, site: SiteContent) => readonly string[];
   /** Whether it is the first to leave a row that has no room, for the panel that other parts fold into. */
   readonly givesWay?: boolean;
-  /** Whether it may stand only in pieces that open over the page. */
-  readonly onlyInPanels?: boolean;
+  /** Where the pieces stand in which alone it may; left out, it may stand in all. */
+  readonly onlyIn?: PiecePlace;
   /** Whether it is given by other parts and never added by hand. */
   readonly byItself?: boolean;
 }

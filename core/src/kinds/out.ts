@@ -141,6 +141,8 @@ export interface PartOut extends Out {
   readonly standsIn: (band: number) => boolean;
   /** What the look of one of its slots says of a property at rest in one band. */
   readonly valueIn: (slot: string, id: PropertyId, band: number) => Value | undefined;
+  /** The same of a slot of its piece's own. */
+  readonly pieceValueIn: (slot: string, id: PropertyId, band: number) => Value | undefined;
   /** What something comes to in each band: what is alike once, with the widths of its bands. */
   readonly inBands: <Told>(read: (band: number) => Told) => readonly Said<Told>[];
 }

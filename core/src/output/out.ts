@@ -153,6 +153,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
       }),
       standsIn: (band) => standsIn(site, placed, band),
       valueIn: (slot, property, band) => valueIn(part.id, slot, property, band),
+      pieceValueIn: (slot, property, band) => valueIn(piece.id, slot, property, band),
       inBands: (read) => inBands(site, read),
     };
   };

@@ -5,14 +5,16 @@ import type { Drawings } from './setting-drawings.tsx';
  * Panels as small drawings in a box of 44 by 24: the window in ink, what lies over it filled in the current colour.
  */
 
-const windowed = (inside: ReactNode) => (
+/** A window with what is drawn in it. */
+export const windowed = (inside: ReactNode) => (
   <>
     {inside}
     <rect x="9" y="3" width="26" height="18" className="stroke-ink" strokeWidth="1" />
   </>
 );
 
-const filled = (path: string, opacity = 0.6) => (
+/** A shape of what lies in it. */
+export const filled = (path: string, opacity = 0.6) => (
   <path d={path} fill="currentColor" fillOpacity={opacity} stroke="none" />
 );
 

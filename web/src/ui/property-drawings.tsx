@@ -1,5 +1,6 @@
 import { ICON_MOTIONS, type Keyframes } from '@hamaca/core';
 import type { ReactNode } from 'react';
+import { FLOATING_DRAWINGS } from './floating-drawings.tsx';
 import { PANEL_DRAWINGS } from './panel-drawings.tsx';
 import { ChoiceDrawing, type Drawings } from './setting-drawings.tsx';
 
@@ -460,6 +461,7 @@ export const PROPERTY_DRAWINGS: Readonly<Record<string, Drawings>> = {
   iconMotion: ICON_MOTION,
   comeCurve: MOTION_CURVE,
   ...PANEL_DRAWINGS,
+  ...FLOATING_DRAWINGS,
 };
 
 export interface PropertyDrawingProps {

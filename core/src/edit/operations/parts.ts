@@ -1,7 +1,8 @@
 import { countingIds, uniqueName } from '../../base/ids.ts';
 import { refuse, type Result } from '../../base/result.ts';
 import { BOOK } from '../../kinds/book.ts';
-import { partKind, shapeOf } from '../../kinds/catalogue.ts';
+import { partKind, pieceKind, shapeOf } from '../../kinds/catalogue.ts';
+import type { PiecePlace } from '../../kinds/kind.ts';
 import { foldOf } from '../../kinds/folds.ts';
 import type { Part, Region, Site } from '../../kinds/site.ts';
 import { findPiece, findPlaced, idsOf, opensOver, regionsOf, sectionsOf } from '../../kinds/placed.ts';
@@ -24,10 +25,24 @@ const noPart = () => refuse('gone', '/pieces', 'The part is no longer there; it 
 
 const MOST_PARTS = 50;
 
+/** The pieces that stand somewhere, in words. */
+const ONLY_IN: Readonly<Record<PiecePlace, string>> = {
+  start: 'headers',
+  beside: 'sidebars',
+  end: 'footers',
+  window: 'floating menus',
+  over: 'panels',
+};
+
 /** Why a part cannot stand in a region, or null. */
 function refusedIn(part: Part, region: Region): Result<never> | null {
-  if (partKind(part).onlyInPanels && !opensOver(region.piece))
-    return refuse('place', region.path, `A ${partKind(part).label.toLowerCase()} stands only in panels`);
+  const { onlyIn } = partKind(part);
+  if (onlyIn && onlyIn !== pieceKind(region.piece).stands)
+    return refuse(
+      'place',
+      region.path,
+      `A ${partKind(part).label.toLowerCase()} stands only in ${ONLY_IN[onlyIn]}`,
+    );
   if (region.parts.length >= MOST_PARTS && !region.parts.includes(part))
     return refuse('too-many', region.path, `A region holds at most ${MOST_PARTS} parts`);
   return null;

@@ -5,6 +5,7 @@ import { LOGO } from './logo/logo.ts';
 import { MARKUP } from './markup/markup.ts';
 import { MENU } from './menu/menu.ts';
 import { OPENER } from './opener/opener.ts';
+import { RING } from './ring/ring.ts';
 import { RULE } from './rule/rule.ts';
 import { SEARCH } from './search/search.ts';
 import { SHORTCUT } from './shortcut/shortcut.ts';
@@ -24,5 +25,6 @@ export const PARTS = [
   RULE,
   MARKUP,
   OPENER,
+  RING,
   BERTH,
 ] as const;

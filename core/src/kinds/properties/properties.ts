@@ -3,6 +3,7 @@ import { TEXT_PROPERTIES } from './text.ts';
 import { FILL_PROPERTIES } from './fill.ts';
 import { EDGE_PROPERTIES } from './edge.ts';
 import { SPACE_PROPERTIES } from './space.ts';
+import { FLOATING_PROPERTIES } from './floating.ts';
 import { ICON_PROPERTIES } from './icon.ts';
 import { MARK_PROPERTIES } from './mark.ts';
 import { MOTION_PROPERTIES } from './motion.ts';
@@ -24,6 +25,7 @@ export const PROPERTIES = {
   ...PLACEMENT_PROPERTIES,
   ...PANEL_PROPERTIES,
   ...STICKY_PROPERTIES,
+  ...FLOATING_PROPERTIES,
   ...MARK_PROPERTIES,
   ...SIGN_PROPERTIES,
   ...ICON_PROPERTIES,

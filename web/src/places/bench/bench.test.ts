@@ -268,10 +268,12 @@ describe('new parts', () => {
   };
   const reasons = (site: Site, region: string) =>
     Object.fromEntries(newParts(site, regionOf(site, region)).map(({ kind, refused }) => [kind, refused]));
-  test('every kind is offered in every region, a berth in panels alone', () => {
+  test('every kind is offered in every region, a berth in panels and a ring in floating menus alone', () => {
     const kinds = PARTS.map((kind) => kind.id);
-    expect(Object.keys(reasons(DEMO, 'row-main.end'))).toEqual(kinds.filter((kind) => kind !== 'berth'));
-    expect(Object.keys(reasons(DEMO, 'panel-block.parts'))).toEqual(kinds);
+    expect(Object.keys(reasons(DEMO, 'row-main.end'))).toEqual(
+      kinds.filter((kind) => kind !== 'berth' && kind !== 'ring'),
+    );
+    expect(Object.keys(reasons(DEMO, 'panel-block.parts'))).toEqual(kinds.filter((kind) => kind !== 'ring'));
     expect(Object.values(reasons(DEMO, 'panel-block.parts')).every((reason) => reason === null)).toBe(true);
   });
   test('one is refused only where it would show nothing', () => {

@@ -14,7 +14,7 @@ export const BERTH: PartKind<'berth', typeof BERTH_SHAPE> = {
   hint: 'the place where parts that fold away arrive',
   shape: BERTH_SHAPE,
   slots: {},
-  onlyInPanels: true,
+  onlyIn: 'over',
   // An empty element: the script sets the parts before it.
   compile: (_part, out) =>
     out.arriving.length === 0

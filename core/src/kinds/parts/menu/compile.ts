@@ -11,7 +11,15 @@ import {
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import { shownItems, shownLinks } from '../../content.ts';
 import { TOUCH_TARGET } from '../../extent.ts';
-import { CLICKABLE, FORCED_COLOURS, fragment, IN_LINE, widely, type Fragment, type PartOut } from '../../out.ts';
+import {
+  CLICKABLE,
+  FORCED_COLOURS,
+  fragment,
+  IN_LINE,
+  widely,
+  type Fragment,
+  type PartOut,
+} from '../../out.ts';
 import {
   accessibleName,
   controlSlot,

@@ -3,7 +3,7 @@ import {
   findIcon,
   idsOf,
   newPartWorld,
-  opensOver,
+  pieceKind,
   partKindById,
   PARTS,
   slotsOf,
@@ -33,7 +33,7 @@ export function newParts(site: Site, region: Region): NewPart[] {
   const world = newPartWorld(site);
   return PARTS.flatMap(({ id, label, hint }): NewPart[] => {
     const kind = partKindById(id);
-    if (kind.onlyInPanels && !opensOver(region.piece)) return [];
+    if (kind.onlyIn && kind.onlyIn !== pieceKind(region.piece).stands) return [];
     return [{ kind: id, label, hint, refused: kind.refused?.(world) ?? null }];
   });
 }

@@ -1,0 +1,58 @@
+import { choice, flag, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
+import { OPENER_DRAWINGS, TURNS } from '../../controls/opener-drawings.ts';
+import type { PartOf } from '../../kind.ts';
+import type { Look } from '../../../model/look.ts';
+
+type Fields = Readonly<Record<string, unknown>>;
+
+const isDrawn = (part: Fields) => part['icon'] === null;
+
+export const RING_SHAPE = {
+  label: text({
+    label: 'name',
+    needed: true,
+    hint: 'what opener and links are called where they are read out, and the opener’s label where that is shown',
+    initial: 'Quick links',
+  }),
+  menu: reference('menu', { label: 'menu' }),
+  branch: referenceOrNone('item', {
+    label: 'from',
+    hint: 'the link whose branch is shown instead of the whole menu',
+    gone: 'kept',
+  }),
+  drawing: choice(OPENER_DRAWINGS, { label: 'drawn as', initial: 'plus', when: isDrawn }),
+  turns: choice(TURNS, {
+    label: 'turns',
+    hint: 'into the sign for closing, while its links are open',
+    initial: 'cross',
+    when: (part) => isDrawn(part) && part['drawing'] !== 'none',
+  }),
+  icon: referenceOrNone('icon', { label: 'icon' }),
+  labelShown: flag({
+    label: 'with its name',
+    hint: 'whether the name stands beside the drawing',
+    when: (part) => !isDrawn(part) || part['drawing'] !== 'none',
+  }),
+  opensOn: choice({ click: 'by click', hover: 'by pointing or click' }, { label: 'opens' }),
+} as const;
+
+/** What stands over any page is set off from it. */
+const RAISED = {
+  all: {
+    rest: {
+      all: { shadow: { shadows: [{ x: 0, y: 2, blur: 8, colour: { literal: '#00000040' } }] } },
+    },
+  },
+} as const;
+
+/** How a new one looks. */
+export const RING_LOOK: Look = { 'ring-opener': RAISED, 'ring-link': RAISED };
+
+/** An opener with links of a menu around it. */
+export type RingPart = PartOf<'ring', typeof RING_SHAPE>;
+
+export const hasDrawing = (part: RingPart) => part.icon !== null || part.drawing !== 'none';
+export const hasLabel = (part: RingPart) => part.labelShown || !hasDrawing(part);
+
+/** What it shows of its menu: the first level. */
+export const ringShows = ({ menu, branch }: RingPart) => ({ menu, branch, levels: 1 }) as const;

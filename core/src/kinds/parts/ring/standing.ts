@@ -1,0 +1,124 @@
+import type { Site } from '../../site.ts';
+import { shownItems } from '../../content.ts';
+import { isLength, toPixels } from '../../../values/length.ts';
+import type { Value } from '../../../values/values.ts';
+import type { FloatPlace, RingComing, RingForm, RingLabels } from '../../properties/floating.ts';
+import type { PropertyId } from '../../properties/properties.ts';
+import { APART, layRing, type Ring, type RingQuestion } from './arc.ts';
+import { ringShows, type RingPart } from './shape.ts';
+
+/** Reads what looks say at rest in one band: of a slot of the ring, or of its piece's own. */
+export interface RingLooks {
+  readonly own: (slot: string, property: PropertyId, band: number) => Value | undefined;
+  readonly piece: (slot: string, property: PropertyId, band: number) => Value | undefined;
+}
+
+/** The smallest window that is reckoned with, and how low one may be on its side, in px. */
+export const SMALLEST = { width: 320, height: 480, low: 320 } as const;
+
+/** A label in sight beneath its link, in px: the height of its line, and how much wider than the link it may be. */
+export const LABEL = { line: 20, wider: 12 } as const;
+
+/** The diameter that a link with its label takes: whichever way two of them lie, neither covers the other. */
+const withLabel = (target: number) =>
+  Math.ceil(Math.hypot(target + LABEL.wider, target + LABEL.line)) - APART;
+
+/** How the links of a ring stand in a band. */
+export interface RingStand {
+  readonly form: RingForm;
+  readonly labels: RingLabels;
+  readonly comes: RingComing;
+  readonly place: FloatPlace;
+  /** Diameter of the opener and of a link, in px. */
+  readonly opener: number;
+  readonly target: number;
+  readonly gap: number;
+  /** Where the links stand in windows as high as they mostly are, and in low ones; null where no arc holds them. */
+  readonly ring: Ring | null;
+  readonly low: Ring | null;
+  /** The least width of the band's window, in px. */
+  readonly width: number;
+}
+
+const px = (value: Value | undefined): number => (isLength(value) ? toPixels(value, { fontSize: 16 }) : 0);
+
+const number = (value: Value | undefined): number => (typeof value === 'number' ? value : 0);
+
+/** Where the opener's middle stands in a window. */
+function centreOf(
+  looks: RingLooks,
+  band: number,
+  opener: number,
+  { width, height }: RingQuestion['window'],
+): RingQuestion['centre'] {
+  const say = (property: PropertyId) => looks.piece('floating', property, band);
+  const place = say('floatsAt') as FloatPlace;
+  const inline = px(say('floatInline'));
+  const block = px(say('floatBlock'));
+  const inward = {
+    x: inline + px(say('paddingInline')) + opener / 2,
+    y: block + px(say('paddingBlock')) + opener / 2,
+  };
+  const along = (side: 'start' | 'end', size: number, from: number) =>
+    side === 'start' ? from : size - from;
+  const isStart = place.endsWith('start');
+  const isEnd = place.endsWith('end');
+  const x = isStart
+    ? along('start', width, inward.x)
+    : isEnd
+      ? along('end', width, inward.x)
+      : width / 2 + inline;
+  const y = place.includes('top')
+    ? along('start', height, inward.y)
+    : place.includes('bottom')
+      ? along('end', height, inward.y)
+      : height / 2 + block;
+  return { x, y };
+}
+
+/** How many links stand in it. */
+export const ringCount = (site: Pick<Site, 'menus'>, part: RingPart): number =>
+  shownItems(site, ringShows(part)).length;
+
+/** How the links of a ring stand in one band. */
+export function ringIn(
+  site: Pick<Site, 'menus' | 'bands'>,
+  part: RingPart,
+  looks: RingLooks,
+  band: number,
+): RingStand {
+  const said = (property: PropertyId) => looks.own('ring', property, band);
+  const size = (slot: string) =>
+    Math.max(px(looks.own(slot, 'minWidth', band)), px(looks.own(slot, 'height', band)), 1);
+  const width = Math.max(SMALLEST.width, site.bands[band]?.min ?? 0);
+  const labels = said('ringLabels') as RingLabels;
+  const opener = size('ring-opener');
+  const target = size('ring-link');
+  const form = said('ringForm') as RingForm;
+  const lay = (height: number): Ring | null => {
+    if (form !== 'on an arc') return null;
+    const own = { width, height };
+    return layRing({
+      window: own,
+      centre: centreOf(looks, band, opener, own),
+      opener,
+      target: labels === 'in sight' ? withLabel(target) : target,
+      count: ringCount(site, part),
+      distance: px(said('ringDistance')),
+      turn: number(said('ringTurn')),
+      span: number(said('ringSpan')),
+    });
+  };
+  return {
+    form,
+    labels,
+    comes: said('ringComes') as RingComing,
+    place: looks.piece('floating', 'floatsAt', band) as FloatPlace,
+    opener,
+    target,
+    gap: px(said('gap')),
+    ring: lay(SMALLEST.height),
+    low: lay(SMALLEST.low),
+    width,
+  };
+}
