@@ -39,7 +39,15 @@ function writtenOut(isStoppable) {
   const sources = scripts.map((name) => `${mark}${name}=${sourceOf(name, isStoppable)};`);
   const { code } = minify_sync(sources.join('\n'), {
     ecma: 2020,
-    compress: { keep_fargs: false, passes: 3, unsafe_arrows: true, unsafe_methods: true },
+    compress: {
+      keep_fargs: false,
+      passes: 6,
+      pure_getters: true,
+      unsafe: true,
+      unsafe_arrows: true,
+      unsafe_comps: true,
+      unsafe_methods: true,
+    },
   });
   const [, ...pieces] = code.split(new RegExp(`[,;]?${mark}(\\w+)=`));
   return Object.fromEntries(

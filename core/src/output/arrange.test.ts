@@ -360,7 +360,9 @@ describe('parts of every kind', () => {
   });
   test('are what they are: a form, lists, links with names', () => {
     expect(markup).toContain('<form class="hm-search" role="search" action="/search">');
-    expect(markup).toContain('<details class="hm-unfold-2">');
+    expect(markup).toMatch(
+      /<div class="hm-unfold-2">\s*<button class="hm-submit-2" aria-label="Search" type="button" aria-expanded="false"/,
+    );
     expect(markup).toMatch(
       /<a class="hm-profile" href="https:\/\/heronet\.example\/marisma" aria-label="Heronet">/,
     );
@@ -379,8 +381,8 @@ describe('parts of every kind', () => {
     expect(stylesheet).toMatch(/border-block-start: 1px solid var\(--hm-line\)/);
   });
   test('bring along only the script they need', () => {
-    expect(script).toContain('querySelectorAll("details")');
-    expect(compile(DEMO).script).not.toContain('details');
+    expect(script).toContain('aria-controls');
+    expect(script).not.toContain('IntersectionObserver');
     // Everything a header can need, under 2 kB.
     expect(gzipSync(script, { level: 9 }).byteLength).toBeLessThan(2000);
   });

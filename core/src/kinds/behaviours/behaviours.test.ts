@@ -18,7 +18,7 @@ import { start as single } from './single/script.ts';
 import { start as summons } from './summons/script.ts';
 import { start as swipe } from './swipe/script.ts';
 import type { Start } from './tools.ts';
-import { start as unfolding } from './unfolding/script.ts';
+import { start as sight } from './sight/script.ts';
 
 const STARTS: Readonly<Record<string, Start>> = {
   current,
@@ -30,7 +30,7 @@ const STARTS: Readonly<Record<string, Start>> = {
   away: away as Start,
   swipe: swipe as Start,
   distance,
-  unfolding,
+  sight,
   fold: fold as Start,
   rest,
   hides,
@@ -47,7 +47,7 @@ const PAGE = `
         <li><a href="/index.html">Home</a></li>
       </ul>
     </nav>
-    <details><summary id="glass"></summary><input id="words"></details>
+    <div><button id="glass" aria-expanded="false" aria-controls="search"></button><form id="search"><input id="words"></form></div>
     <button id="opener" commandfor="panel"></button>
   </header>
   <dialog class="root" id="panel" data-hm-scrim="" data-hm-link=""><span id="berth"></span><a id="inside" href="#x">In</a></dialog>
@@ -116,10 +116,10 @@ test('every behaviour has a module, a purpose and its own attributes', () => {
 describe('starting', () => {
   test('twice changes nothing, and stopping gives the page back', () => {
     const before = page();
-    const stop = run('disclosure', 'panel', 'unfolding', 'current', 'scrolled', 'fold');
+    const stop = run('disclosure', 'panel', 'current', 'scrolled', 'fold');
     const started = page();
     expect(started).not.toBe(before);
-    const second = run('disclosure', 'panel', 'unfolding', 'current', 'scrolled', 'fold');
+    const second = run('disclosure', 'panel', 'current', 'scrolled', 'fold');
     expect(page()).toBe(started);
     second();
     expect(page()).toBe(started);
@@ -178,7 +178,7 @@ describe('submenus', () => {
     expect(isOpen()).toBe(true);
     send('elsewhere', 'focusin');
     expect(isOpen()).toBe(false);
-    for (const id of ['more', 'hours']) Object.defineProperty(at(id), 'offsetWidth', { value: 80 });
+    for (const id of ['more', 'hours']) Object.defineProperty(at(id), 'offsetHeight', { value: 80 });
     send('more', 'keydown', { key: 'ArrowDown' });
     expect(isOpen()).toBe(true);
     expect(document.activeElement?.id).toBe('hours');
@@ -409,7 +409,7 @@ test('scrolled is told late on the way down and taken back at the top', () => {
 });
 
 test('the way down is told beyond the bar, the way up at once, and a tremble is neither', () => {
-  Object.defineProperty(document.querySelector('header'), 'clientHeight', { value: 60 });
+  Object.defineProperty(document.querySelector('header'), 'offsetHeight', { value: 60 });
   const stop = run('hides');
   expect(marksAt('data-hm-down', [40, 100, 300, 298, 280, 500])).toEqual([
     false,
@@ -436,15 +436,63 @@ test('a bar that waits is told once the page is scrolled as far as its look says
   marksAt('data-hm-past', [0]);
 });
 
-test('a search that unfolds takes the focus, and closes elsewhere and by Escape', () => {
-  run('unfolding');
-  const box = document.querySelector('details') as HTMLDetailsElement;
-  box.open = true;
-  box.dispatchEvent(new Event('toggle'));
-  expect(document.activeElement?.id).toBe('words');
+test('a search that opens takes the focus, and closes elsewhere and by Escape', () => {
+  const styles = { position: 'absolute', direction: 'ltr' } as CSSStyleDeclaration;
+  jest.spyOn(window, 'getComputedStyle').mockImplementation(() => styles);
+  run('disclosure');
+  const isOpen = () => at('search').hasAttribute('data-hm-open');
+  send('glass', 'click');
+  expect([isOpen(), document.activeElement?.id]).toEqual([true, 'words']);
   send('words', 'keydown', { key: 'Escape' });
-  expect([box.open, document.activeElement?.id]).toEqual([false, 'glass']);
-  box.open = true;
+  expect([isOpen(), document.activeElement?.id]).toEqual([false, 'glass']);
+  send('glass', 'click');
   send('elsewhere', 'focusin');
-  expect(box.open).toBe(false);
+  expect(isOpen()).toBe(false);
+});
+
+test('a branch that unfolds in place is open from the start where it holds the page one is on', () => {
+  const styles = { position: 'static', direction: 'ltr' } as CSSStyleDeclaration;
+  jest.spyOn(window, 'getComputedStyle').mockImplementation(() => styles);
+  at('hours').setAttribute('aria-current', 'page');
+  const stop = run('disclosure');
+  expect(at('more').getAttribute('aria-expanded')).toBe('true');
+  stop();
+  expect(at('more').getAttribute('aria-expanded')).toBe('false');
+});
+
+test('the link to the section in sight is marked, the last one that came there', () => {
+  const watched = new Map<string, (isIntersecting: boolean) => void>();
+  class Observer {
+    private readonly tell: (entries: { isIntersecting: boolean }[]) => void;
+    constructor(tell: (entries: { isIntersecting: boolean }[]) => void, options: IntersectionObserverInit) {
+      this.tell = tell;
+      expect(options.rootMargin).toBe('-33% 0% -66%');
+    }
+    observe(element: Element) {
+      watched.set(element.id, (isIntersecting) => {
+        this.tell([{ isIntersecting }]);
+      });
+    }
+    disconnect() {
+      watched.clear();
+    }
+  }
+  Object.assign(globalThis, { IntersectionObserver: Observer });
+  const nav = document.querySelector('nav') as Element;
+  nav.setAttribute('data-hm-sight', '');
+  nav.innerHTML =
+    '<a id="to-a" href="#a">A</a><a id="to-b" href="#b">B</a><a id="to-gone" href="#gone">C</a><a href="/">D</a>';
+  document.body.insertAdjacentHTML('beforeend', '<section id="a"></section><section id="b"></section>');
+  const marked = () => [...nav.querySelectorAll('[aria-current=true]')].map(({ id }) => id);
+  const stop = run('sight');
+  expect([...watched.keys()]).toEqual(['a', 'b']);
+  watched.get('a')?.(true);
+  expect(marked()).toEqual(['to-a']);
+  watched.get('a')?.(false);
+  expect(marked()).toEqual(['to-a']);
+  watched.get('b')?.(true);
+  expect(marked()).toEqual(['to-b']);
+  stop();
+  expect(marked()).toEqual([]);
+  expect(watched.size).toBe(0);
 });

@@ -2,7 +2,8 @@ import type { Start } from '../tools.ts';
 
 /** Tells the stylesheet that the page is scrolled as far as a bar waits for. */
 export const start: Start = (root, at, on, undo) => {
-  if ('open' in root) return;
+  // Panels are not scrolled with the page.
+  if ('close' in root) return;
   const name = at('past');
   const after = () => getComputedStyle(root).getPropertyValue(`-${at('after').slice(4)}`);
   const look = () => root.toggleAttribute(name, scrollY > parseFloat(after()));

@@ -17,7 +17,7 @@ export const start: Start = (root, _at, on) => {
       target = button;
       if (button.ariaExpanded === 'false') button.click();
     }
-    const links = [...list.querySelectorAll<HTMLElement>('a, button')].filter((link) => link.offsetWidth);
+    const links = [...list.querySelectorAll<HTMLElement>('a, button')].filter((link) => link.offsetHeight);
     const here = links.indexOf(target);
     const steps: Readonly<Record<string, number>> = {
       Down: 1,

@@ -1,5 +1,10 @@
 import type { Start } from '../tools.ts';
 
+/** What a button opens: a list of links, a column, or a form, whose first field takes the focus. */
+interface Box extends Element {
+  readonly elements?: readonly [HTMLElement];
+}
+
 /**
  * Submenus open and close by their buttons, close with Escape and when attention goes elsewhere. Where asked they open
  * under a mouse too: at once, or after a moment where it may be crossing to another one, and close with a delay
@@ -9,14 +14,16 @@ export const start: Start = (root, at, on, undo) => {
   const buttons = [...root.querySelectorAll<HTMLElement>('[aria-expanded]')];
   const isOpen = (button: Element) => button.ariaExpanded === 'true';
   const boxOf = (button: Element) =>
-    document.getElementById(button.getAttribute('aria-controls') as string) as Element;
+    document.getElementById(button.getAttribute('aria-controls') as string) as Box;
   const itemOf = (button: Element) => boxOf(button).parentElement as Element;
   const styleOf = (button: Element) => getComputedStyle(boxOf(button));
   const floats = (button: Element) => styleOf(button).position === 'absolute';
   const set = (button: Element, open = false) => {
     const box = boxOf(button);
-    button.ariaExpanded = `${open}`;
+    button.ariaExpanded = open as unknown as string;
     box.toggleAttribute(at('open'), open);
+    // Who opens a search goes on to type.
+    if (open) box.elements?.[0].focus();
     box.removeAttribute(at('edge'));
     const { left, right } = box.getBoundingClientRect();
     const isOver = right > document.documentElement.clientWidth;

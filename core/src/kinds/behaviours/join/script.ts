@@ -11,7 +11,7 @@ export const start = (prefix: string, roots: string, starts: readonly Start[]): 
     // eslint-disable-next-line @typescript-eslint/no-confusing-void-expression -- every page gets these bytes
     target.addEventListener(type, listener, ...(controller ? [controller] : []));
   const ready = at('ready');
-  const found = [...document.querySelectorAll(`${roots}:not([${ready}])`)];
+  const found = document.querySelectorAll(`${roots}:not([${ready}])`);
   for (const root of found) root.toggleAttribute(ready);
   if (!controller) {
     for (const begin of starts) for (const root of found) begin(root, at, on);

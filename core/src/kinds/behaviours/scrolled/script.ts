@@ -5,7 +5,8 @@ import type { Start } from '../tools.ts';
  * shrinks does not bring itself back.
  */
 export const start: Start = (root, at, on, undo) => {
-  if ('open' in root) return;
+  // Panels are not scrolled with the page.
+  if ('close' in root) return;
   const name = at('scrolled');
   const look = () => root.toggleAttribute(name, scrollY > (root.hasAttribute(name) ? 0 : 40));
   on(window, 'scroll', look);

@@ -1,14 +1,18 @@
 import type { Start } from '../tools.ts';
 
+/** What an event of a finger tells: there always is one. */
+interface Touched {
+  readonly changedTouches: readonly [Touch];
+}
+
 /** A finger sweeps a panel out over the side of the window it stands at; one in the middle of its width goes to either side. */
 export const start: Start<HTMLDialogElement> = (root, at, on) => {
   if (!root.hasAttribute(at('swipe'))) return;
   let start: Touch;
-  on(root, 'touchstart', ({ changedTouches: [touch] }: TouchEvent) => {
-    start = touch as Touch;
+  on(root, 'touchstart', ({ changedTouches: [touch] }: Touched) => {
+    start = touch;
   });
-  on(root, 'touchend', ({ changedTouches: [touch] }: TouchEvent) => {
-    const end = touch as Touch;
+  on(root, 'touchend', ({ changedTouches: [end] }: Touched) => {
     const x = end.clientX - start.clientX;
     const y = end.clientY - start.clientY;
     const across = 2 * root.offsetLeft + root.offsetWidth - innerWidth;

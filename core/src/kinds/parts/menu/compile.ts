@@ -171,6 +171,7 @@ function markup(part: MenuPart, out: PartOut): HtmlElement {
       'aria-label': part.name,
       [out.attribute('hover')]: hover && '',
       [out.attribute('single')]: isSingle(part, out) && '',
+      [out.attribute('sight')]: part.sight === true && '',
     },
     ...lists.map((list) => element('ul', { class: out.class('list') }, ...list)),
   );
@@ -312,9 +313,10 @@ function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
 }
 
 function behaviours(part: MenuPart, out: PartOut): BehaviourId[] {
-  if (!hasSigns(part, out)) return ['current'];
+  const marks: readonly BehaviourId[] = part.sight ? ['current', 'sight'] : ['current'];
+  if (!hasSigns(part, out)) return [...marks];
   return [
-    'current',
+    ...marks,
     'disclosure',
     'arrows',
     ...(isSingle(part, out) ? (['single'] as const) : []),

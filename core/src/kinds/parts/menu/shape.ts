@@ -1,5 +1,13 @@
 import type { MenuForm } from '../../properties/placement.ts';
-import { choice, levels, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
+import {
+  choice,
+  flag,
+  levels,
+  optional,
+  reference,
+  referenceOrNone,
+  text,
+} from '../../../model/shape/fields.ts';
 import type { PartOf } from '../../kind.ts';
 
 /** Whether links there is no room for are under a last one, in any band. */
@@ -29,6 +37,12 @@ export const MENU_SHAPE = {
       drill: 'take the place of what is around, with a way back',
     },
     { label: 'in a column', hint: 'how submenus open in a panel or sidebar, unless they stand open' },
+  ),
+  sight: optional(
+    flag({
+      label: 'marks the section in sight',
+      hint: 'where its links lead to sections of the page, the one that is in sight counts as current',
+    }),
   ),
   moreWord: text({
     label: '“more”',

@@ -9,7 +9,7 @@ import {
 } from '../../../model/slot.ts';
 import { exact, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
-import { CLICKABLE, fragment, PRINT, type Fragment, type PartOut } from '../../out.ts';
+import { CLICKABLE, fragment, NO_SCRIPT, PRINT, type Fragment, type PartOut } from '../../out.ts';
 
 const SEARCH_SHAPE = {
   label: text({
@@ -101,13 +101,27 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
       ['inset-inline-end', '0'],
       ['z-index', '2'],
     ]),
-    styleRule(out.at('unfold', ':not([open])>form'), [['display', 'none']]),
+    styleRule(out.at('unfold', `>form:not([${out.attribute('open')}])`), [['display', 'none']]),
+    // Until the script runs pointing opens it, and without one it stands in its row.
+    styleRule(
+      `${out.unready} .${out.class('unfold')}:hover>form, ${out.unready} .${out.class('unfold')}:focus-within>form`,
+      [['display', 'flex']],
+    ),
+    styleRule(out.at('unfold', '>button'), [['display', 'none']], NO_SCRIPT),
+    styleRule(
+      out.at('unfold', '>form:not(:empty)'),
+      [
+        ['display', 'flex'],
+        ['position', 'static'],
+      ],
+      NO_SCRIPT,
+    ),
   ];
 }
 
 const box = (part: Search) => (part.open ? 'search' : 'unfold');
 
-/** A form that any browser sends by itself; behind an icon it unfolds without a script. */
+/** A form that any browser sends by itself; behind an icon it opens as submenus do. */
 function compile(part: Search, out: PartOut): Fragment {
   const submit = { class: out.class('submit'), 'aria-label': part.label };
   const form = (attributes: Readonly<Record<string, string>>) =>
@@ -125,13 +139,15 @@ function compile(part: Search, out: PartOut): Fragment {
     );
   const own = { class: out.classes(box(part)), ...out.attributes };
   if (part.open) return fragment([form(own)], rules(part, out));
+  const id = out.id(out.class('search'));
+  const button = { ...submit, type: 'button', 'aria-expanded': 'false', 'aria-controls': id };
   const unfolding = element(
-    'details',
+    'div',
     own,
-    element('summary', submit, out.icon('lens')),
-    form({ class: out.class('search') }),
+    element('button', button, out.icon('lens')),
+    form({ class: out.class('search'), id }),
   );
-  return fragment([unfolding], rules(part, out), ['unfolding']);
+  return fragment([unfolding], rules(part, out), ['disclosure']);
 }
 
 function extent(part: Search, at: PartExtents): Extent {

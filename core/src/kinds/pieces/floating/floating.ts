@@ -6,7 +6,7 @@ import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
 import { fragment, MAY_MOVE, NO_SCRIPT, PRINT, widely, type Fragment, type PieceOut } from '../../out.ts';
-import type { FloatPlace } from '../../properties/floating.ts';
+import type { FloatPlace, FLOATING_PROPERTIES } from '../../properties/floating.ts';
 import { RING_LOOK, RING_SHAPE, type RingPart } from '../../parts/ring/shape.ts';
 import { createBlock, type Block } from '../../sections/block/block.ts';
 import type { Part, Site } from '../../site.ts';
@@ -18,12 +18,14 @@ const FLOATING_SHAPE = {
 /** What stands fixed in the window, over the page: a corner's opener with links around it, a bar at the bottom, a jump menu. */
 export type Floating = PieceOf<'floating', typeof FLOATING_SHAPE>;
 
+type Appearing = keyof (typeof FLOATING_PROPERTIES)['appears']['choices'];
+
 /** How it stands in some bands. */
 interface Stand {
   readonly place: FloatPlace;
   readonly inline: string;
   readonly block: string;
-  readonly appears: string;
+  readonly appears: Appearing;
   /** The least height in px of a bar along the bottom. */
   readonly height: number;
 }
@@ -38,7 +40,7 @@ function standIn({ id }: Floating, band: number, out: PieceOut): Stand {
     place: out.valueIn(id, 'floating', 'floatsAt', band) as FloatPlace,
     inline: value('floatInline'),
     block: value('floatBlock'),
-    appears: String(out.valueIn(id, 'floating', 'appears', band)),
+    appears: out.valueIn(id, 'floating', 'appears', band) as Appearing,
     height: typeof height === 'number' ? height : 0,
   };
 }
