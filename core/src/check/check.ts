@@ -1,6 +1,6 @@
 import type { SingleEdit } from '../edit/operations.ts';
 import type { PlacedItem } from '../kinds/content.ts';
-import type { Site } from '../kinds/site.ts';
+import type { Piece, Site } from '../kinds/site.ts';
 import type { Owner, PlacedPart } from '../kinds/placed.ts';
 import type { Measurer } from '../text/measure.ts';
 import type { RowFit } from '../layout/fit.ts';
@@ -106,6 +106,7 @@ interface Places {
   readonly part: { readonly place: PlacedPart; readonly world: World };
   readonly look: { readonly place: LookPlace; readonly world: World };
   readonly row: { readonly place: RowFit; readonly world: RowWorld };
+  readonly piece: { readonly place: Piece; readonly world: World };
 }
 
 interface CheckOf<Sort extends keyof Places> {
@@ -131,4 +132,7 @@ export type LookCheck = CheckOf<'look'>;
 /** A check of how one row fits in one band. */
 export type RowCheck = CheckOf<'row'>;
 
-export type Check = LinkCheck | PartCheck | LookCheck | RowCheck;
+/** A check of one piece among the others of its pages. */
+export type PieceCheck = CheckOf<'piece'>;
+
+export type Check = LinkCheck | PartCheck | LookCheck | RowCheck | PieceCheck;

@@ -26,6 +26,10 @@ import { unanswered } from './links/unanswered.ts';
 import { textContrast } from './looks/text-contrast.ts';
 import { landmarkNames } from './parts/landmark-names.ts';
 import { placementEmpty } from './parts/placement-empty.ts';
+import { pieceEmpty } from './pieces/piece-empty.ts';
+import { pieceNowhere } from './pieces/piece-nowhere.ts';
+import { piecesCollide } from './pieces/pieces-collide.ts';
+import { ringFull } from './screens/ring-full.ts';
 import { rowBreaksCheck } from './rows/row-breaks.ts';
 import { barTall } from './screens/bar-tall.ts';
 import { fixedInBlur } from './screens/fixed-in-blur.ts';
@@ -64,6 +68,9 @@ export const CHECKS: readonly Check[] = [
   redirected,
   unanswered,
   panelEmpty,
+  pieceNowhere,
+  piecesCollide,
+  pieceEmpty,
   placementEmpty,
   landmarkNames,
   textContrast,
@@ -77,5 +84,6 @@ export const CHECKS: readonly Check[] = [
   barTall,
   fixedInBlur,
   fixedTogether,
+  ringFull,
   hiddenBetween,
 ];

@@ -318,6 +318,9 @@ describe('a site as a whole', () => {
       expect(new Set(CHECKS.map((check) => check[field])).size).toBe(CHECKS.length);
     expect(CHECKS.map((check) => check.id).filter((id) => !(id in SAMPLES))).toEqual([
       'panel-empty',
+      'piece-nowhere',
+      'pieces-collide',
+      'piece-empty',
       'placement-empty',
       'landmark-names',
       'text-contrast',
@@ -331,6 +334,7 @@ describe('a site as a whole', () => {
       'bar-tall',
       'fixed-in-blur',
       'fixed-together',
+      'ring-full',
       'hidden-between',
     ]);
   });

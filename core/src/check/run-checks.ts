@@ -3,7 +3,7 @@ import type { Edit } from '../edit/operations.ts';
 import { itemsOf, walkMenu, type PlacedItem } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
-import { hasSlot, ownersOf, placedParts } from '../kinds/placed.ts';
+import { hasSlot, ownersOf, placedParts, standingPieces } from '../kinds/placed.ts';
 import { rowFits } from '../layout/fit.ts';
 import type { Measurer } from '../text/measure.ts';
 import { partLinks, type PartLink } from '../links/part-links.ts';
@@ -59,6 +59,7 @@ const LINK_CHECKS = checksOf('link');
 const PART_CHECKS = checksOf('part');
 const LOOK_CHECKS = checksOf('look');
 const ROW_CHECKS = checksOf('row');
+const PIECE_CHECKS = checksOf('piece');
 
 function checkLink(placed: PlacedItem, world: LinkWorld, findings: Finding[] = []): Finding[] {
   for (const { id, check } of LINK_CHECKS) {
@@ -148,6 +149,13 @@ function checkRows(world: World, measure: Measurer | null): Finding[] {
   );
 }
 
+/** Every piece that stands in pages. */
+function checkPieces(world: World): Finding[] {
+  return standingPieces(world.site).flatMap((piece) =>
+    judge(PIECE_CHECKS, piece, world, { path: ownersOf(world.site).get(piece.id)?.path ?? '' }),
+  );
+}
+
 /** A value with something deep in it changed. */
 function changedAt(
   value: unknown,
@@ -219,6 +227,7 @@ function checkWith(
   const world = worldOf(site, fetched);
   const rest = [
     () => checkPartLinks(world),
+    () => checkPieces(world),
     () => checkParts(world),
     () => checkLooks(world),
     () => checkRows(world, measure),

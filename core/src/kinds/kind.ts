@@ -6,6 +6,9 @@ import type { RegionForm, Shape, Infer } from '../model/shape/field.ts';
 import type { SiteContent } from '../model/site-content.ts';
 import type { SlotKind } from '../model/slot.ts';
 import type { Level, State } from '../model/states.ts';
+import type { Value } from '../values/values.ts';
+import type { FloatPlace } from './properties/floating.ts';
+import type { PropertyId } from './properties/properties.ts';
 import type { Extent, PartExtents, SectionExtents } from './extent.ts';
 import type { Fragment, PartOut, PieceOut, SectionOut } from './out.ts';
 import type { Part, Piece, Section, Site } from './site.ts';
@@ -144,6 +147,22 @@ export interface PieceBase<Id extends string = string> extends OwnAttributes {
 
 export type PieceOf<Id extends string, S extends Shape> = PieceBase<Id> & Infer<S>;
 
+/** What a piece keeps of the window while the page scrolls. */
+export interface Keeping {
+  /** The whole top or bottom, a column beside the page, or a place at an edge. */
+  readonly at: 'top' | 'bottom' | 'column' | FloatPlace;
+  /** How high it is at least, or how far from the edge it begins, in px. */
+  readonly height: number;
+  /** The property of the piece's own slot that says so. */
+  readonly by: PropertyId;
+}
+
+/** Reads what looks say at rest: of a slot of something in a piece. */
+export interface LookReader {
+  readonly value: (owner: string, slot: string, property: PropertyId, band: number) => Value | undefined;
+  readonly pixels: (owner: string, slot: string, property: PropertyId, band: number) => number;
+}
+
 /** Where on a page a piece stands: before what the page says, beside it, after it, fixed in the window, or over it once opened. */
 export type PiecePlace = 'start' | 'beside' | 'end' | 'window' | 'over';
 
@@ -169,6 +188,8 @@ export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, 
   readonly stands: PiecePlace;
   /** Whether it stays in the window in a band while the page scrolls; left out, in every one in which it comes to be scrolled. */
   readonly staysIn?: (piece: PieceOf<Id, S>, site: Pick<SiteContent, 'bands'>, band: number) => boolean;
+  /** What it keeps of the window in a band while the page scrolls; null, or left out, where that is nothing. */
+  readonly keeps?: (piece: PieceOf<Id, S>, read: LookReader, band: number) => Keeping | null;
   /** Whether it lies over the page's content in a state, so that any of its colours may be behind. */
   readonly overContent: (piece: PieceOf<Id, S>, states: readonly State[]) => boolean;
   /** The slots that lie behind what stands in it, innermost first. */

@@ -233,6 +233,12 @@ export const FLOATING: PieceKind<'floating', typeof FLOATING_SHAPE> = {
     look: {},
   }),
   comesTo: () => true,
+  keeps: (floating, read, band) => {
+    const at = read.value(floating.id, 'floating', 'floatsAt', band) as FloatPlace;
+    return at === 'along the bottom'
+      ? { at: 'bottom', height: read.pixels(floating.id, 'floating', 'height', band), by: 'floatsAt' }
+      : { at, height: read.pixels(floating.id, 'floating', 'floatBlock', band), by: 'floatBlock' };
+  },
   overContent: () => true,
   grounds: ['floating'],
   behind: () => [],

@@ -254,6 +254,16 @@ export const HEADER: PieceKind<'header', typeof HEADER_SHAPE> = {
   }),
   comesTo: (header, state) => state !== 'scrolled' || sticks(header),
   staysIn,
+  keeps: (header, read, band) => {
+    const sticking = read.value(header.id, 'bar', 'sticks', band) as Sticking;
+    if (sticking === 'scrolls away') return null;
+    const staying = header.rows.filter(
+      ({ id }) => read.value(id, 'row', 'rowSticks', band) !== 'scrolls away',
+    );
+    const height = staying.reduce((sum, { id }) => sum + read.pixels(id, 'row', 'height', band), 0);
+    const at = sticking === 'stays at the bottom' ? 'bottom' : 'top';
+    return { at, height: height + read.pixels(header.id, 'bar', 'sticksAt', band), by: 'sticks' };
+  },
   overContent: (header, states) => header.over || (sticks(header) && states.includes('scrolled')),
   grounds: ['bar'],
   behind: () => [],

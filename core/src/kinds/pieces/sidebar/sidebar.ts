@@ -252,6 +252,10 @@ export const SIDEBAR: PieceKind<'sidebar', typeof SIDEBAR_SHAPE> = {
   hasSlot: (sidebar, slot) => slot !== 'sidebar-heading' || sidebar.heading !== '',
   texts: (sidebar) => [sidebar.heading],
   comesTo: (_sidebar, state) => state !== 'scrolled',
+  keeps: (sidebar, read, band) =>
+    read.value(sidebar.id, 'sidebar', 'columnSticks', band) === 'stays in sight'
+      ? { at: 'column', height: read.pixels(sidebar.id, 'sidebar', 'sticksAt', band), by: 'sticksAt' }
+      : null,
   overContent: () => false,
   grounds: ['sidebar'],
   behind: (slot) => (slot === 'sidebar-heading' ? ['sidebar'] : []),
