@@ -187,6 +187,7 @@ export { hasSameSingles, itemsWearing, singleItems } from './kinds/wearers.ts';
 export type { ElementEntry, ElementMap } from './output/elements.ts';
 export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED } from './output/names.ts';
 export type { Check, FetchedLink, Finding, Spot } from './check/check.ts';
+export { collisionsOf, type Collision } from './check/pieces/pieces-collide.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
 export {

@@ -22,6 +22,7 @@ createRoot(root).render(
           <Route path="/sites/:id" element={<SiteFrame />}>
             <Route index element={<Navigate to="bench/header" replace />} />
             <Route path="links" element={<PLACES.links />} />
+            <Route path="pages" element={<PLACES.pages />} />
             <Route path="bench/:piece" element={<PLACES.bench />} />
             <Route path="palette" element={<PLACES.palette />} />
             <Route path="checks" element={<PLACES.checks />} />

@@ -5,6 +5,7 @@ export const PLACES = {
   sites: later(async () => (await import('../places/sites/sites-place.tsx')).SitesPlace),
   new: later(async () => (await import('../places/new-site/new-site-place.tsx')).NewSitePlace),
   links: later(async () => (await import('../places/links/links-place.tsx')).LinksPlace),
+  pages: later(async () => (await import('../places/pages/pages-place.tsx')).PagesPlace),
   bench: later(async () => (await import('../places/bench/bench-place.tsx')).BenchPlace),
   palette: later(async () => (await import('../places/palette/palette-place.tsx')).PalettePlace),
   checks: later(async () => (await import('../places/checks/checks-place.tsx')).ChecksPlace),

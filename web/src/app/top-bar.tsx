@@ -12,6 +12,7 @@ import { Wordmark } from './wordmark.tsx';
 
 const PLACES = [
   ['links', 'Links'],
+  ['pages', 'Pages'],
   ['bench/header', 'Bench'],
   ['palette', 'Palette'],
   ['checks', 'Checks'],

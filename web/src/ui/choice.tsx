@@ -77,7 +77,12 @@ const sameOptions = (a: readonly Option[], b: readonly Option[]) =>
 
 const MemoisedField = memo(
   ChoiceField,
-  (a, b) => a.label === b.label && a.value === b.value && sameOptions(a.options, b.options),
+  (a, b) =>
+    a.label === b.label &&
+    a.value === b.value &&
+    // What is drawn follows from the value; words may say more.
+    (typeof b.shown !== 'string' || a.shown === b.shown) &&
+    sameOptions(a.options, b.options),
 );
 
 /** One of a few named values. */
