@@ -198,6 +198,7 @@ export {
   type HandOffOptions,
   type PieceFile,
 } from './formats/archive/hand-off.ts';
+export { printTriedPage, type TriedPage, type TriedPageOptions } from './formats/archive/tried-page.ts';
 export {
   BESIDE_COLUMN,
   GOES_WHERE,

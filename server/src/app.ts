@@ -16,6 +16,7 @@ import { healthRoutes } from './routes/health.ts';
 import { siteRoutes } from './routes/sites.ts';
 import { fontRoutes, uploadRoutes } from './routes/fonts.ts';
 import { iconRoutes } from './routes/icons.ts';
+import { triedRoutes } from './routes/tried.ts';
 import { assetRoutes, pageRoutes } from './routes/web.ts';
 import { isDatabaseAway, isStorageFull } from './store/database.ts';
 
@@ -103,6 +104,7 @@ export function createApp(deps: Deps): Hono {
   app.route('/api/fonts', uploadRoutes(deps));
   app.route('/api/icons', iconRoutes());
   app.route('/fonts', fontRoutes(deps));
+  app.route('/tried', triedRoutes(deps));
   if (webRoot !== null) {
     app.route('/assets', assetRoutes(webRoot));
     app.route('/', pageRoutes(webRoot, deps));

@@ -26,6 +26,7 @@ createRoot(root).render(
             <Route path="bench/:piece" element={<PLACES.bench />} />
             <Route path="palette" element={<PLACES.palette />} />
             <Route path="checks" element={<PLACES.checks />} />
+            <Route path="try/*" element={<PLACES.try />} />
             <Route path="hand-off" element={<HandOff />} />
           </Route>
           <Route path="*" element={<Navigate to="/" replace />} />

@@ -11,6 +11,8 @@ export interface CompileOptions {
   readonly prefix?: string;
   /** Where the stylesheet finds the font files. */
   readonly fontBase?: string;
+  /** Put before the paths of the site's own pages, where those do not lie at the root of their host. */
+  readonly pathBase?: string;
   /** Also answers to pinned states (`data-pin`), for the stage; never part of the hand-off. */
   readonly pinnable?: boolean;
   /** Measures of the bundled typefaces, for fallback faces that take the same room. */
@@ -31,6 +33,7 @@ export interface CompileContext {
    */
   readonly root: string;
   readonly fontBase: string;
+  readonly pathBase: string;
   readonly pinnable: boolean;
   readonly fonts: readonly FontMetrics[];
   /** For parts that leave only where their row has no room: the width in px below which they do. */
@@ -51,6 +54,7 @@ export function createContext(
     pieces: only ? site.pieces.filter((piece) => only.includes(piece.id)) : site.pieces,
     root: `.${names.root}:not(#${names.name('x')})`,
     fontBase: options.fontBase ?? 'fonts/',
+    pathBase: options.pathBase ?? '',
     pinnable: options.pinnable ?? false,
     fonts: options.fonts,
     givingWay: givingWay(site, measurerOf(options.fonts)),

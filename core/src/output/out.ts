@@ -81,6 +81,14 @@ function invoker(context: CompileContext, panel: string): HtmlElement['attribute
 const dialogId = ({ names }: CompileContext, piece: Piece) =>
   names.id(names.slotClass(piece.id, piece.kind).slice(names.prefix.length));
 
+/** An address, with what lies before the paths of the site's own pages. */
+function withBase({ pathBase, site }: CompileContext, href: string | null): string | null {
+  if (href === null || pathBase === '') return href;
+  const own = /^https?:\/\/[^/?#]+/i.exec(site.url)?.[0];
+  const path = own !== undefined && href.startsWith(`${own}/`) ? href.slice(own.length) : href;
+  return /^\/(?!\/)/.test(path) ? pathBase + path : href;
+}
+
 /** A link, or the button that opens a panel; without a target a placeholder link (HTML, section 4.5.1). */
 function linkElement(
   context: CompileContext,
@@ -93,7 +101,7 @@ function linkElement(
     const { class: className, href: _none, target: _tab, rel: _rel, ...rest } = attributes;
     return element('button', { class: className ?? null, ...opening, ...rest }, ...content);
   }
-  const href = hrefOf(context.site, target);
+  const href = withBase(context, hrefOf(context.site, target));
   return element('a', href === null ? attributes : { ...attributes, href }, ...content);
 }
 

@@ -3,9 +3,12 @@ import {
   findHalfCharacter,
   handOffFiles,
   loadSite,
+  printTriedPage,
   type FontMetrics,
   type Problem,
   type Result,
+  type TriedPage,
+  type TriedPageOptions,
 } from '@hamaca/core';
 import { loadFontMetrics } from '../fonts.ts';
 import { readFontFile } from '../read-font.ts';
@@ -43,14 +46,28 @@ export interface HandOffInput {
 
 let bundled: Promise<FontMetrics[]> | null = null;
 
+/** The measures of all typefaces there are for a site. */
+async function fontsWith(ownFonts: readonly FontMetrics[]): Promise<FontMetrics[]> {
+  bundled ??= loadFontMetrics();
+  return [...(await bundled), ...ownFonts];
+}
+
 async function makeHandOff({
   document,
   ownFonts,
   options,
 }: HandOffInput): Promise<ReturnType<typeof handOffFiles>> {
-  bundled ??= loadFontMetrics();
-  const fonts = [...(await bundled), ...ownFonts];
-  return handOffFiles(loadStored(document), fonts, options);
+  return handOffFiles(loadStored(document), await fontsWith(ownFonts), options);
+}
+
+/** A stored document, and which of its pages is tried where. */
+export interface TriedPageInput extends Omit<TriedPageOptions, 'fonts'> {
+  readonly document: string;
+  readonly ownFonts: readonly FontMetrics[];
+}
+
+async function makeTriedPage({ document, ownFonts, ...where }: TriedPageInput): Promise<TriedPage> {
+  return printTriedPage(loadStored(document), { ...where, fonts: await fontsWith(ownFonts) });
 }
 
 /** Work that may take long, by name: each gets what can be handed to a thread, and answers likewise. */
@@ -59,6 +76,7 @@ export const TASKS = {
   'read-font': async (bytes: Uint8Array): Promise<Result<StoredFont, string>> =>
     readFontFile(Buffer.from(bytes)),
   'hand-off': makeHandOff,
+  'tried-page': makeTriedPage,
 } as const;
 
 export type TaskName = keyof typeof TASKS;

@@ -6,15 +6,14 @@ import {
   PREFIX_ALLOWED,
   slugify,
   zipFiles,
-  type FontMetrics,
   type HandOffOptions,
 } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
 import { loadStored } from '../stored-site.ts';
-import { selectFont } from '../store/fonts.ts';
 import { selectSite } from '../store/sites.ts';
 import { fontFile } from './fonts.ts';
+import { ownFontsOf } from './tried.ts';
 
 /** What is asked of a hand-off: what all names begin with, and where pages find the pictures as files. */
 function readOptions({ prefix, pictures }: Readonly<Record<string, string>>): HandOffOptions {
@@ -34,9 +33,7 @@ export function handOffRoutes(deps: Deps): Hono {
     if (!stored) throw PROBLEMS.noSite(id);
     const { document } = stored;
     const site = loadStored(document);
-    const ownFonts = (
-      await Promise.all(site.typefaces.map(async ({ id: face }) => selectFont(deps.database, face)))
-    ).flatMap((font) => (font ? [JSON.parse(font.metrics) as FontMetrics] : []));
+    const ownFonts = await ownFontsOf(deps, document);
     const files = await deps.compute.run('hand-off', { document, ownFonts, options }, context.req.raw.signal);
     if (!files) throw PROBLEMS.noHeader();
     const contents = new Map<string, Uint8Array>();

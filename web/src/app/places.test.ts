@@ -7,6 +7,7 @@ test.each([
   ['/sites/marisma', 'marisma', 'bench'],
   ['/sites/marisma/', 'marisma', 'bench'],
   ['/sites/marisma/links', 'marisma', 'links'],
+  ['/sites/marisma/try/visit/hides', 'marisma', 'try'],
   ['/sites/marisma/pages', 'marisma', 'pages'],
   ['/sites/marisma/bench/panel-2', 'marisma', 'bench'],
   ['/sites/marisma/hand-off', 'marisma', 'hand-off'],

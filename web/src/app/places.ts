@@ -9,6 +9,7 @@ export const PLACES = {
   bench: later(async () => (await import('../places/bench/bench-place.tsx')).BenchPlace),
   palette: later(async () => (await import('../places/palette/palette-place.tsx')).PalettePlace),
   checks: later(async () => (await import('../places/checks/checks-place.tsx')).ChecksPlace),
+  try: later(async () => (await import('../places/try/try-place.tsx')).TryPlace),
   'hand-off': later(async () => (await import('../places/hand-off/hand-off-place.tsx')).HandOffPlace),
 } satisfies Record<string, Later<object>>;
 

@@ -1,16 +1,19 @@
-import { Outlet, useParams } from 'react-router';
+import { Outlet, useLocation, useParams } from 'react-router';
 import { OpenSite, useSiteState } from '../store/open-site.tsx';
 import { WORDS } from '../words/words.ts';
+import { readAddress } from './places.ts';
 import { PlainBar, SiteBar } from './top-bar.tsx';
 
 const MESSAGES = { loading: WORDS.loading, missing: WORDS.siteMissing, away: WORDS.serverAway } as const;
 
 function Opened() {
   const status = useSiteState((state) => state.status);
+  // A page that is tried has nothing of the interface around it.
+  const isTried = readAddress(useLocation().pathname).place === 'try';
   if (status === 'ready') {
     return (
       <div className="flex h-full flex-col">
-        <SiteBar />
+        {!isTried && <SiteBar />}
         <div className="min-h-0 grow">
           <Outlet />
         </div>

@@ -115,6 +115,7 @@ export function SiteBar() {
         <CommandButton id="undo" />
         <CommandButton id="redo" />
         <CommandButton id="find" label="Find" />
+        <CommandButton id="go-try" label="Try it" />
       </span>
       {details && (
         <SiteDetails

@@ -17,6 +17,7 @@ import {
 } from '@hamaca/core';
 import { useMemo } from 'react';
 import type { Fonts } from '../media/load-fonts.ts';
+import { stageBase } from './stage-base.ts';
 
 /** A page as the stage shows it: the whole site's output, and the markup of the pieces that stand in this page. */
 export interface StagePage {
@@ -25,10 +26,6 @@ export interface StagePage {
   /** Whether the piece that is looked at stands at its end. */
   readonly atEnd: boolean;
 }
-
-/** How addresses begin that the stage reads from: its frame sends no cookies, so that the server may tell a way of its own. */
-const stageBase = () =>
-  document.querySelector<HTMLMetaElement>('meta[name="hamaca-stage-base"]')?.content ?? '';
 
 /** One compiler for all fonts that are known, so that an edit is compiled from what was made before it. */
 const compilerOf = memoise((fonts: Fonts) =>

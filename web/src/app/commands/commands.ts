@@ -72,6 +72,7 @@ export const COMMANDS: readonly Command[] = [
   place('go-palette', 'Go to Palette', 'palette', ['alt+3']),
   place('go-checks', 'Go to Checks', 'checks', ['alt+4']),
   place('go-hand-off', 'Go to Hand-off', 'hand-off', ['alt+5']),
+  place('go-try', 'Try the site', 'try/', ['alt+t']),
   {
     id: 'go-sites',
     label: 'Go to all sites',

@@ -29,6 +29,7 @@ export interface Find {
 /** What people call things besides their names here: by id of a command, kind, slot, setting or property. */
 const OTHER_WORDS: Readonly<Record<string, string>> = {
   'go-links': 'navigation menu structure sitemap pages',
+  'go-try': 'preview walk through real page phone tablet live',
   'go-pages': 'which page gets which piece rules exclude include shop table',
   'go-bench': 'edit design style preview header',
   'go-palette': 'colors colours fonts typefaces swatches theme',
