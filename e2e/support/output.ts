@@ -36,8 +36,15 @@ function readSite(path: string): Site {
 /** The reserve's site as the tests start from it. */
 export const demoSite = (): Site => readSite('core/test/plain.hamaca.json');
 
-/** The demo as everybody finds it: icons, a menu across the row, fly-outs, a link with a look of its own. */
-export const marisma = (): Site => readSite('demo/marisma.hamaca.json');
+/** The demo as everybody finds it, with every piece; and the string quartet's one page. */
+export const wholeMarisma = (): Site => readSite('demo/marisma.hamaca.json');
+export const orilla = (): Site => readSite('demo/orilla.hamaca.json');
+
+/** The demo's header and its panel alone: icons, a menu across the row, fly-outs, a link with a look of its own. */
+export function marisma(): Site {
+  const site = wholeMarisma();
+  return { ...site, pieces: site.pieces.filter(({ kind }) => kind === 'header' || kind === 'panel') };
+}
 
 /** The demo with its document changed. */
 export function changedDemo(change: (raw: unknown) => unknown): Site {

@@ -36,10 +36,11 @@ afterAll(async () => {
 });
 
 describe('sites', () => {
-  test('a new database holds the demo, and is seeded once', async () => {
+  test('a new database holds the demos, and is seeded once', async () => {
     await seedDemo(database, new Date());
     expect((await ask('/api/sites')).body['sites']).toMatchObject([
       { id: 'marisma', name: 'Marisma Laguna Reserve', revision: 1 },
+      { id: 'orilla', name: 'Cuarteto Orilla', revision: 1 },
     ]);
     const site = await ask('/api/sites/marisma');
     expect(site.body).toEqual(rawDemo());
@@ -255,6 +256,23 @@ describe('the rest', () => {
     const first = await zip();
     expect(Object.keys(unzipSync(first))).toContain('menu.css');
     expect(await zip()).toEqual(first);
+  });
+  test('every page can be tried, with its pieces and links that lead on, and reaches nothing else', async () => {
+    const learn = await app.request('/tried/marisma/learn/');
+    expect(learn.status).toBe(200);
+    const policy = learn.headers.get('content-security-policy') ?? '';
+    expect(policy).toContain('sandbox allow-scripts');
+    expect(policy).not.toMatch(/allow-same-origin|connect-src|\*/);
+    const html = await learn.text();
+    expect(html).toContain('<h1>Learn</h1>');
+    expect(html).toContain('href="/tried/marisma/learn/school-days/"');
+    expect(html).not.toMatch(/href="\/(?!tried\/)/);
+    expect(html).toContain('class="hm-site-marisma hm-sidebar"');
+    expect(await (await app.request('/tried/marisma/news/')).text()).not.toContain('hm-sidebar"');
+    const unknown = await app.request('/tried/marisma/no%3Cb%3Esuch/');
+    expect(unknown.status).toBe(404);
+    expect(await unknown.text()).toContain('/no&lt;b&gt;such/');
+    expect((await app.request('/tried/nobody/')).status).toBe(404);
   });
   test('fonts may be loaded by the stage', async () => {
     const response = await app.request('/fonts/figtree.woff2');

@@ -5,9 +5,9 @@ import type { Database } from './store/database.ts';
 import { hasSites, insertSite } from './store/sites.ts';
 
 /** The demo sites a new database starts with, by id. */
-const DEMOS = { marisma: 'demo/marisma.hamaca.json' } as const;
+const DEMOS = { marisma: 'demo/marisma.hamaca.json', orilla: 'demo/orilla.hamaca.json' } as const;
 
-/** Fills an empty database with the demo; one that ever held a site is left alone. */
+/** Fills an empty database with the demos; one that ever held a site is left alone. */
 export async function seedDemo(database: Database, now: Date): Promise<void> {
   if (await hasSites(database)) return;
   for (const [id, path] of Object.entries(DEMOS)) {

@@ -129,8 +129,10 @@ function groundsOf(
   if (!owner || !standing) return colours.slice(0, 1);
   const { states } = situation;
   const { piece } = standing;
+  const kind = pieceKind(piece);
   const overContent =
-    pieceKind(piece).overContent(piece as never, states) || within(owner, situation).overPage;
+    kind.overContent(piece as never, states) ||
+    (kind.stands !== 'beside' && within(owner, situation).overPage);
   if (!overContent) return colours.slice(0, 1);
   // A picture fills the top of the page: its plain ground is not there, unless the page has moved.
   return colours.length > 1 && !states.includes('scrolled') ? colours.slice(1) : colours;

@@ -155,12 +155,14 @@ test('no wrong key is the key', () => {
   expect(isKey(first.key, first.access)).toBe(true);
 });
 
-test('a pass leads to fonts and scripts alone, for a time', async () => {
+test('a pass leads to fonts, scripts and pages that are tried alone, for a time', async () => {
   const { secret } = first.access;
   const pass = passPath(secret, clock);
   expect(passPath(secret, new Date(clock.getTime() + 3_600_000))).toBe(pass);
   expect((await ask(`${pass}/fonts/figtree.woff2`)).status).toBe(200);
   expect((await ask(`${pass}/fonts/nothing.woff2`)).status).toBe(404);
+  expect((await ask('/tried/marisma/visit/')).status).toBe(401);
+  expect((await ask(`${pass}/tried/nobody/visit/`)).status).toBe(404);
   for (const path of ['/api/sites', '/fonts/../api/sites', '/', '/sites/marisma'])
     expect((await ask(`${pass}${path}`)).status).toBe(401);
   expect((await ask(`${pass.slice(0, -1)}x/fonts/figtree.woff2`)).status).toBe(401);

@@ -22,9 +22,11 @@ export const targetSmall: LookCheck = {
     const ref = { owner: owner.id, slot };
     const sideIn = (band: number) => {
       const size = pixelsIn(site, ref, 'size', band);
+      const least = (property: 'minWidth' | 'height') =>
+        kind.properties.includes(property) ? pixelsIn(site, ref, property, band) : 0;
       const along = size + 2 * pixelsIn(site, ref, 'paddingInline', band);
       const across = size + 2 * pixelsIn(site, ref, 'paddingBlock', band);
-      return Math.min(along, across);
+      return Math.min(Math.max(along, least('minWidth')), Math.max(across, least('height')));
     };
     const small = [...site.bands.keys()]
       .filter((band) => isOwnerShownIn(owner, site, band))

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react';
 import { Button } from '../../ui/button.tsx';
 import { findCommand, keysLabel } from './commands.ts';
 import { useCommands } from './use-commands.tsx';
@@ -11,7 +12,8 @@ export function CommandButton({
   className = '',
 }: {
   readonly id: string;
-  readonly label?: string;
+  /** What is on the button in place of the command’s name: words, or a drawing that the name then is read out for. */
+  readonly label?: ReactNode;
   readonly pressed?: boolean;
   readonly className?: string;
   readonly tone?: 'quiet' | 'plain' | 'strong';
@@ -25,6 +27,7 @@ export function CommandButton({
       className={className}
       {...(pressed === undefined ? {} : { pressed })}
       disabled={!command.when(context)}
+      {...(typeof label === 'object' ? { 'aria-label': command.label } : {})}
       title={keys === undefined ? command.label : `${command.label} (${keysLabel(keys)})`}
       onClick={() => {
         command.run(context);

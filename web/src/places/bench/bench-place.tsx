@@ -7,6 +7,7 @@ import {
   ownersOf,
   panelsFrom,
   slotKind,
+  standingPieces,
   type Piece,
   type Scene,
   type Site,
@@ -68,6 +69,16 @@ function TurnDrawing({ turn }: { readonly turn: Turn }) {
   );
 }
 
+/** A page with one piece in full ink. */
+function FaintDrawing() {
+  return (
+    <svg viewBox="0 0 18 14" className="h-3.5 w-[18px]" aria-hidden="true">
+      <path d="M2 2h14v3H2z" className="fill-ink" />
+      <path d="M2 7h4v5H2zM8 10h8v2H8z" className="fill-rope" opacity="0.5" />
+    </svg>
+  );
+}
+
 interface PieceBarProps {
   readonly site: Site;
   readonly piece: Piece;
@@ -90,6 +101,8 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const compare = useBench((state) => state.compare);
   const measuring = useBench((state) => state.measuring);
   const faint = useBench((state) => state.faint);
+  // Alone on its page a piece has nothing around it to choose.
+  const hasOthers = standingPieces(site).length > 1;
   const band =
     site.bands[
       bandAt(
@@ -104,18 +117,22 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench whitespace-nowrap slim:gap-2">
       <PieceTabs site={site} piece={piece} />
-      <span className="min-w-0 truncate text-ink-faint slim:hidden">
+      <span className={`min-w-0 truncate text-ink-faint slim:hidden ${hasOthers ? 'max-2xl:sr-only' : ''}`}>
         at <span data-testid="band">{band?.name}</span>
       </span>
       {kind && <Pins site={site} kind={kind} />}
-      <span className="ml-auto flex items-center gap-2 slim:gap-1">
+      <span className="ml-auto flex shrink-0 items-center gap-2 slim:gap-1">
         <Starters piece={piece} />
         <CommandButton id="bench-spread" label="Spread" pressed={spread} />
         <CommandButton id="bench-measures" label="Measures" pressed={measuring} />
         <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
         {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
-        <CommandButton id="bench-faint" label="Others faint" pressed={faint} />
-        <PageChoice site={site} piece={piece} />
+        {hasOthers && (
+          <>
+            <CommandButton id="bench-faint" label={<FaintDrawing />} pressed={faint} />
+            <PageChoice site={site} piece={piece} />
+          </>
+        )}
         <Choice
           label="Scene"
           value={chosen?.id ?? ''}

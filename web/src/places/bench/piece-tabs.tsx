@@ -54,11 +54,19 @@ export function usePieces(site: Site) {
   };
 }
 
+/** Of more pieces than there is room for, the one at work is in sight. */
+const showTab = (tab: HTMLElement | null) => {
+  tab?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
+};
+
 /** The pieces of the site: each leads to itself on the bench. */
 export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
   const { open, add, duplicate, remove } = usePieces(site);
   return (
-    <nav aria-label="Pieces" className="flex items-center gap-1">
+    <nav
+      aria-label="Pieces"
+      className="flex min-w-24 items-center gap-1 overflow-x-auto [scrollbar-width:none]"
+    >
       {site.pieces.map((other) => {
         const current = other.id === piece.id;
         return (
@@ -69,7 +77,8 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
               onClick={() => {
                 open(other.id);
               }}
-              className={`h-7 rounded-[3px] px-2 ${current ? 'font-semibold' : 'text-ink-soft hover:bg-linen'}`}
+              ref={current ? showTab : null}
+              className={`h-7 shrink-0 rounded-[3px] px-2 ${current ? 'font-semibold' : 'text-ink-soft hover:bg-linen'}`}
             >
               {other.name}
             </button>

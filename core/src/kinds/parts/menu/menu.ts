@@ -2,14 +2,19 @@ import { shownLinks } from '../../content.ts';
 import type { Behind, PartKind } from '../../kind.ts';
 import { compileMenu } from './compile.ts';
 import { menuExtent } from './extent.ts';
+import { everFloats } from './opening.ts';
 import { MENU_SHAPE, type MenuPart } from './shape.ts';
 import { boxedSlots, MENU_SLOTS, menuHasLevel, menuHasSlot, signIcons } from './slots.ts';
 
-/** An unfolded submenu lies over the page, not over what the menu stands on. */
-function behind(_part: MenuPart, slot: string, level: number | null): Behind {
-  if (slot === 'submenu') return { boxes: [], overPage: true };
-  if (level !== null && level > 1) return { boxes: [{ slot: 'submenu', level: 2 }], overPage: true };
-  return { boxes: slot === 'list' ? [] : [{ slot: 'list', level: null }], overPage: false };
+/** A submenu that hangs from its link lies over the page, one that stands in the flow on what the menu stands on. */
+function behind(part: MenuPart, slot: string, level: number | null): Behind {
+  const list = { slot: 'list', level: null } as const;
+  const box = { slot: 'submenu', level: 2 } as const;
+  const overPage = everFloats(part, level === 3 ? 3 : 2);
+  const beneath = overPage ? [] : [list];
+  if (slot === 'submenu') return { boxes: beneath, overPage };
+  if (level !== null && level > 1) return { boxes: [box, ...beneath], overPage };
+  return { boxes: slot === 'list' ? [] : [list], overPage: false };
 }
 
 export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {

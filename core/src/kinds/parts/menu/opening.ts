@@ -29,6 +29,10 @@ function openingsOf({ look }: MenuPart, level: BoxLevel, item?: string): Opening
   return item === undefined ? ofLevel : saidIn(own?.[itemKey(item)]?.rest ?? {}, ofLevel);
 }
 
+/** Whether the submenus of a level, or of one above it, ever lie over what is beneath them where the menu is in a row. */
+export const everFloats = (part: MenuPart, level: BoxLevel): boolean =>
+  openingsOf(part, 2).some(floats) || (level === 3 && openingsOf(part, 3).some(floats));
+
 /** Whether a link's submenu has a button that opens it, in any band. */
 export const isDisclosed = (part: MenuPart, level: BoxLevel, item: string): boolean =>
   openingsOf(part, level, item).some(isOpened);

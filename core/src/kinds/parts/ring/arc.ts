@@ -112,6 +112,9 @@ interface Circle {
   readonly holds: number;
 }
 
+/** How wide links may stand in a stretch: the last keeps its distance from the first, all around. */
+const widthOf = ({ from, to }: Stretch, step: number) => Math.max(0, Math.min(to - from, WHOLE - step));
+
 function circleAt(question: RingQuestion, radius: number): Circle | null {
   const middle = middleOf(question, radius, facingOf(question) + question.turn);
   const room = middle === null ? null : stretchAround(question, radius, middle);
@@ -119,8 +122,9 @@ function circleAt(question: RingQuestion, radius: number): Circle | null {
   const half = question.span === 0 ? WHOLE : question.span / 2;
   const stretch = { from: Math.max(room.from, middle - half), to: Math.min(room.to, middle + half) };
   const step = stepOn(question, radius);
-  const width = stretch.to - stretch.from;
-  const holds = isWhole(stretch) ? Math.floor(WHOLE / step) : Math.floor(width / step + 1e-6) + 1;
+  const holds = isWhole(stretch)
+    ? Math.floor(WHOLE / step)
+    : Math.floor(widthOf(stretch, step) / step + 1e-6) + 1;
   return { radius, stretch, holds };
 }
 
@@ -187,7 +191,7 @@ function anglesOn(question: RingQuestion, { stretch, radius }: Circle, count: nu
   const middle = (stretch.from + stretch.to) / 2;
   if (isWhole(stretch) && span === 0)
     return Array.from({ length: count }, (_, index) => middle + (index * WHOLE) / count);
-  const width = Math.min(stretch.to - stretch.from, isWhole(stretch) ? WHOLE - WHOLE / count : WHOLE);
+  const width = isWhole(stretch) ? WHOLE - WHOLE / count : widthOf(stretch, stepOn(question, radius));
   const even = count > 1 ? width / (count - 1) : 0;
   const step = span === 0 ? Math.min(even, Math.max(WIDEST_STEP, stepOn(question, radius))) : even;
   return Array.from({ length: count }, (_, index) => middle + (index - (count - 1) / 2) * step);

@@ -12,7 +12,7 @@ import { labelSlot } from '../../controls/labelled.ts';
 import { exact } from '../../extent.ts';
 import type { PartKind } from '../../kind.ts';
 import { compileRing } from './compile.ts';
-import { hasLabel, RING_LOOK, RING_SHAPE, ringShows } from './shape.ts';
+import { hasLabel, RING_LOOK, RING_SHAPE, ringShows, type RingPart } from './shape.ts';
 
 const OPENER_STATES: readonly State[] = ['rest', 'scrolled', 'open', 'hover', 'focus', 'pressed'];
 const TARGET_STATES: readonly State[] = ['rest', 'current', 'hover', 'focus', 'pressed'];
@@ -22,6 +22,15 @@ const TEXT_ONLY: readonly string[] = TEXT_PROPERTIES.filter((id) => id !== 'colo
 const MARGINS: readonly string[] = ['marginInline', 'marginBlock'];
 
 const ROUND = { paddingInline: 0, paddingBlock: 0 } as const;
+
+/** Whether labels stand within their links: in a column or row with labels in sight. */
+function isWithinLink({ look }: RingPart): boolean {
+  const said = Object.values(look['ring']?.all?.rest ?? {});
+  return (
+    said.some(({ ringLabels }) => ringLabels === 'in sight') &&
+    said.some(({ ringForm }) => ringForm !== undefined && ringForm !== 'on an arc')
+  );
+}
 
 export const RING: PartKind<'ring', typeof RING_SHAPE> = {
   id: 'ring',
@@ -131,8 +140,9 @@ export const RING: PartKind<'ring', typeof RING_SHAPE> = {
     }
   },
   box: () => 'fan',
-  behind: (_part, slot) => {
-    if (slot === 'ring-icon') return { boxes: [{ slot: 'ring-link', level: null }], overPage: true };
+  behind: (part, slot) => {
+    if (slot === 'ring-icon' || (slot === 'ring-label' && isWithinLink(part)))
+      return { boxes: [{ slot: 'ring-link', level: null }], overPage: true };
     return { boxes: [], overPage: true };
   },
   compile: compileRing,

@@ -5,10 +5,15 @@ import { useBench } from '../../../store/bench-store.ts';
 import { useSite } from '../../../store/open-site.tsx';
 import { later } from '../../../ui/later.tsx';
 import type { PanelStartersDialog as PanelDialog } from './panel-starters-dialog.tsx';
+import type { PieceStartersDialog as PieceDialog } from './piece-starters-dialog.tsx';
 import type { StartersDialog as Dialog } from './starters-dialog.tsx';
 
 const StartersDialog = later<ComponentProps<typeof Dialog>>(
   async () => (await import('./starters-dialog.tsx')).StartersDialog,
+);
+
+const PieceStartersDialog = later<ComponentProps<typeof PieceDialog>>(
+  async () => (await import('./piece-starters-dialog.tsx')).PieceStartersDialog,
 );
 
 const PanelStartersDialog = later<ComponentProps<typeof PanelDialog>>(
@@ -18,8 +23,6 @@ const PanelStartersDialog = later<ComponentProps<typeof PanelDialog>>(
 /** The way to the starting designs; they come only when they are asked for. */
 export function Starters({ piece }: { readonly piece: Piece }) {
   const shown = useBench((state) => state.starters);
-  // A new footer starts with the site's own links.
-  if (piece.kind === 'footer') return null;
   return (
     <>
       <CommandButton id="bench-starters" label="Designs" />
@@ -37,7 +40,7 @@ function ShownStarters({ id }: { readonly id: string }) {
       return <PanelStartersDialog site={site} panel={piece} />;
     case 'header':
       return <StartersDialog site={site} header={piece} />;
-    case 'footer':
-      return null;
+    default:
+      return <PieceStartersDialog site={site} piece={piece} />;
   }
 }

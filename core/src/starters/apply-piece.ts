@@ -1,0 +1,221 @@
+import type { Design } from '../edit/operations/design.ts';
+import { makePart, newPartWorld } from '../kinds/create.ts';
+import type { NewPartWorld } from '../kinds/kind.ts';
+import { opensOver, panelsOf, partsOf, placedParts } from '../kinds/placed.ts';
+import type { Floating } from '../kinds/pieces/floating/floating.ts';
+import type { Footer } from '../kinds/pieces/footer/footer.ts';
+import type { Sidebar } from '../kinds/pieces/sidebar/sidebar.ts';
+import { createBlock } from '../kinds/sections/block/block.ts';
+import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
+import type { Part, PartKindId, Site } from '../kinds/site.ts';
+import type { Look, SlotLook, Values } from '../model/look.ts';
+import type { Menu } from '../model/site-content.ts';
+import { FLOATS } from './floats.ts';
+import { FOOTERS } from './footers.ts';
+import { NARROWEST, type ColumnStarter, type PieceStarter, type PieceStarterPart } from './piece-starter.ts';
+import { SIDEBARS } from './sidebars.ts';
+
+/** A piece that such designs are for. */
+export type StartedPiece = Footer | Sidebar | Floating;
+
+export const PIECE_STARTERS: readonly PieceStarter[] = [...FOOTERS, ...SIDEBARS, ...FLOATS];
+
+/** The designs for a piece. */
+export const startersFor = ({ kind }: { readonly kind: string }): readonly PieceStarter[] =>
+  PIECE_STARTERS.filter((starter) => starter.kind === kind);
+
+const KINDS: Readonly<Record<PieceStarterPart['holds'], PartKindId>> = {
+  links: 'menu',
+  'more links': 'menu',
+  ring: 'ring',
+  logo: 'logo',
+  social: 'social',
+  owner: 'text',
+  rule: 'rule',
+  more: 'opener',
+};
+
+/** Most links that stand beside one another along the bottom of a phone. */
+const MOST_IN_BAR = 5;
+
+interface Making {
+  readonly site: Site;
+  readonly world: NewPartWorld;
+  /** Takes one of the piece's own parts of a kind. */
+  readonly take: (kind: PartKindId) => Part | null;
+  readonly left: () => readonly Part[];
+  readonly isBar: boolean;
+}
+
+function making(site: Site, piece: StartedPiece, isBar: boolean): Making {
+  const left = [...partsOf(site, piece)];
+  return {
+    site,
+    world: newPartWorld(site),
+    take: (kind) => {
+      const index = left.findIndex((part) => part.kind === kind);
+      return index === -1 ? null : (left.splice(index, 1)[0] ?? null);
+    },
+    left: () => left,
+    isBar,
+  };
+}
+
+/** A look with the site's own narrowest band in place of the one that is named; where there is but one, without it. */
+function fitted(site: Site, look: Look): Look {
+  const narrowest = site.bands.length > 1 ? site.bands.at(-1)?.id : undefined;
+  const fitBands = (bands: Readonly<Record<string, Values>>) =>
+    Object.fromEntries(
+      Object.entries(bands).flatMap(([band, values]) => {
+        if (Object.keys(values).length === 0) return [];
+        if (band !== NARROWEST) return [[band, values]];
+        return narrowest === undefined ? [] : [[narrowest, values]];
+      }),
+    );
+  const fitSlot = (slot: SlotLook) =>
+    Object.fromEntries(
+      Object.entries(slot).map(([level, states]) => [
+        level,
+        Object.fromEntries(
+          Object.entries(states as Readonly<Record<string, Readonly<Record<string, Values>>>>).map(
+            ([state, bands]) => [state, fitBands(bands)],
+          ),
+        ),
+      ]),
+    );
+  return Object.fromEntries(Object.entries(look).map(([slot, own]) => [slot, fitSlot(own)]));
+}
+
+/** The menu that a new placement shows: the first, or for a bar the first that is short enough. */
+function menuFor({ site, isBar }: Making, used: ReadonlySet<string>): Menu | null {
+  const filled = site.menus.filter(({ id, items }) => items.length > 0 && !used.has(id));
+  const short = filled.find(({ items }) => items.length > 1 && items.length <= MOST_IN_BAR);
+  return (isBar ? short : undefined) ?? filled[0] ?? null;
+}
+
+/** A copy of what the site has of a kind elsewhere. */
+function copyOf({ site, world }: Making, kind: 'logo' | 'social'): Part | null {
+  const found = placedParts(site).find(({ part, piece }) => part.kind === kind && !opensOver(piece));
+  if (!found) return null;
+  const { bands: _bands, folds: _folds, ...part } = found.part;
+  return { ...part, id: world.freshId(kind) };
+}
+
+function newPart(make: Making, { holds }: PieceStarterPart, used: ReadonlySet<string>): Part | null {
+  const { site, world } = make;
+  const menu = menuFor(make, used);
+  switch (holds) {
+    case 'logo':
+    case 'social':
+      return copyOf(make, holds);
+    case 'links':
+      return menu && makePart('menu', world.freshId('menu'), { menu: menu.id, name: menu.name });
+    case 'more links':
+      return menu && makePart('menu', world.freshId('menu'), { menu: menu.id, name: menu.name });
+    case 'ring':
+      return menu && makePart('ring', world.freshId('ring'), { menu: menu.id });
+    case 'owner': {
+      const entry = {
+        id: world.freshId('text-entry'),
+        text: `© ${site.name}`,
+        target: { kind: 'none' },
+        icon: null,
+      } as const;
+      return makePart('text', world.freshId('text'), { entries: [entry] });
+    }
+    case 'rule':
+      return makePart('rule', world.freshId('rule'));
+    case 'more': {
+      const [panel] = panelsOf(site);
+      return panel
+        ? makePart('opener', world.freshId('opener'), { panel: panel.id, shows: 'always', label: 'More' })
+        : null;
+    }
+  }
+}
+
+/** The links of a ring as a menu, or those of a menu as a ring: what the piece has, in the form of the design. */
+function converted(make: Making, { holds }: PieceStarterPart): Part | null {
+  const part = holds === 'links' ? make.take('ring') : holds === 'ring' ? make.take('menu') : null;
+  if (part?.kind === 'ring')
+    return makePart('menu', part.id, { menu: part.menu, branch: part.branch, name: part.label });
+  if (part?.kind === 'menu')
+    return makePart('ring', part.id, { menu: part.menu, branch: part.branch, label: part.name });
+  return null;
+}
+
+/** The parts of a list of a design, filled with what the piece and the site have. */
+function fill(make: Making, wanted: readonly PieceStarterPart[], used: Set<string>): Part[] {
+  return wanted.flatMap((entry): Part[] => {
+    const part = make.take(KINDS[entry.holds]) ?? converted(make, entry) ?? newPart(make, entry, used);
+    if (!part) return [];
+    if (part.kind === 'menu') used.add(part.menu);
+    const levels = part.kind === 'menu' && entry.levels !== undefined ? { levels: entry.levels } : {};
+    return [{ ...part, ...levels, ...entry.settings, look: fitted(make.site, entry.look ?? {}) } as Part];
+  });
+}
+
+const valuesLook = (site: Site, slot: string, values: Values, narrow: Values = {}): Look =>
+  fitted(site, { [slot]: { all: { rest: { all: values, [NARROWEST]: narrow } } } });
+
+function blocksOf(make: Making, piece: Sidebar | Floating, starter: ColumnStarter) {
+  const used = new Set<string>();
+  const blocks = starter.blocks.map((block, index) => ({
+    ...createBlock(
+      piece.blocks[index]?.id ?? make.world.freshId(`${piece.id}-block`),
+      block.name,
+      fill(make, block.parts, used),
+    ),
+    flow: block.flow ?? ('stack' as const),
+    align: block.align ?? ('wide' as const),
+    look: block.look ? valuesLook(make.site, 'block', block.look) : {},
+  }));
+  // What the design has no place for goes on behind the rest.
+  return blocks.map((block, index) =>
+    index === blocks.length - 1 ? { ...block, parts: [...block.parts, ...make.left()] } : block,
+  );
+}
+
+function rowsOf(make: Making, piece: Footer, rows: Extract<PieceStarter, { kind: 'footer' }>['rows']): Row[] {
+  const used = new Set<string>();
+  const made = rows.map((row, index): Row => {
+    const fresh = createRow(piece.rows[index]?.id ?? make.world.freshId(`${piece.id}-row`), row.name);
+    const zones = Object.fromEntries(ZONES.map((zone) => [zone, fill(make, row.zones[zone] ?? [], used)]));
+    return {
+      ...fresh,
+      arrangement: row.arrangement ?? 'between',
+      zones: zones as unknown as Row['zones'],
+      look: valuesLook(make.site, 'row', row.look),
+    };
+  });
+  const last = made.at(-1);
+  if (!last || make.left().length === 0) return made;
+  return [
+    ...made.slice(0, -1),
+    { ...last, zones: { ...last.zones, end: [...last.zones.end, ...make.left()] } },
+  ];
+}
+
+/** What a piece says by itself in a design, and which of its fields hold what stands in it. */
+function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter): StartedPiece {
+  const make = making(site, piece, starter.kind === 'floating' && starter.bar === true);
+  const look = valuesLook(site, piece.kind, starter.look, starter.narrow);
+  if (piece.kind === 'footer')
+    return starter.kind === 'footer' ? { ...piece, look, rows: rowsOf(make, piece, starter.rows) } : piece;
+  if (starter.kind === 'footer') return piece;
+  const blocks = blocksOf(make, piece, starter);
+  if (piece.kind === 'sidebar') return { ...piece, ...starter.settings, look, blocks };
+  // A bar is for phones, anything else for every width.
+  const { bands: _bands, ...anywhere } = piece;
+  const narrowest = site.bands.length > 1 ? site.bands.at(-1)?.id : undefined;
+  const bands = starter.bar && narrowest !== undefined ? { bands: [narrowest] } : {};
+  return { ...anywhere, ...bands, look, blocks };
+}
+
+/**
+ * A starting design for a footer, sidebar or floating menu: the piece keeps its name, its pages and what stands in it; what
+ * the design shows besides comes from elsewhere in the site.
+ */
+export function applyPieceStarter(site: Site, piece: StartedPiece, starter: PieceStarter): Design {
+  return { pieces: [madeOf(site, piece, starter)], icons: [], typeStyles: {} };
+}
