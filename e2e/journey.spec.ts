@@ -115,16 +115,16 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   const outline = page.getByRole('treegrid');
   const row = (label: string) =>
     outline.getByRole('row').filter({ has: page.locator(`input[value="${label}"]`) });
-  await row('News').getByLabel('Label').fill('Latest');
+  await row('News').getByLabel('Label', { exact: true }).fill('Latest');
   await page.keyboard.press('Enter');
   await page.keyboard.type('Contact');
   await page.keyboard.press('ArrowRight');
   await page.keyboard.type('mailto:hello@marisma.example');
   await page.keyboard.press('Tab');
   await expect(outline.getByRole('row')).toHaveCount(7);
-  await row('Contact').getByLabel('Label').click();
+  await row('Contact').getByLabel('Label', { exact: true }).click();
   await page.keyboard.press('Alt+ArrowUp');
-  await expect(outline.getByRole('row').nth(5).getByLabel('Label')).toHaveValue('Contact');
+  await expect(outline.getByRole('row').nth(5).getByLabel('Label', { exact: true })).toHaveValue('Contact');
   await page.keyboard.press('Tab');
   await expect(outline.getByRole('row').nth(5)).toHaveAttribute('aria-level', '2');
   await page.keyboard.press('Shift+Tab');

@@ -190,6 +190,7 @@ export type { Check, FetchedLink, Finding, Spot } from './check/check.ts';
 export { collisionsOf, type Collision } from './check/pieces/pieces-collide.ts';
 export { applyPieceStarter, PIECE_STARTERS, startersFor, type StartedPiece } from './starters/apply-piece.ts';
 export type { PieceStarter } from './starters/piece-starter.ts';
+export { usesOf } from './kinds/uses.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
 export {

@@ -67,6 +67,8 @@ export interface Out {
   readonly stands: PiecePlace;
   /** An element's id: like no other on the page, also where another site's output stands on it. */
   readonly id: (word: string) => string;
+  /** An address of the site’s own as this output has it. */
+  readonly address: (href: string) => string;
   /** A selector below the roots. */
   readonly within: (selector: string) => string;
   /** The class of a slot of the thing, or of something else in it. */

@@ -53,6 +53,7 @@ function outFor(context: CompileContext, piece: Piece, owner: string): Out {
     variable: names.variable,
     attribute: names.attribute,
     id: (word) => names.id(word.startsWith(names.prefix) ? word.slice(names.prefix.length) : word),
+    address: (href) => withBase(context, href),
     within: (selector) => within(context, selector),
     class: classOf,
     at: (slot, rest = '') => within(context, `.${classOf(slot)}${rest}`),
@@ -82,8 +83,8 @@ const dialogId = ({ names }: CompileContext, piece: Piece) =>
   names.id(names.slotClass(piece.id, piece.kind).slice(names.prefix.length));
 
 /** An address, with what lies before the paths of the site's own pages. */
-function withBase({ pathBase, site }: CompileContext, href: string | null): string | null {
-  if (href === null || pathBase === '') return href;
+function withBase({ pathBase, site }: CompileContext, href: string): string {
+  if (pathBase === '') return href;
   const own = /^https?:\/\/[^/?#]+/i.exec(site.url)?.[0];
   const path = own !== undefined && href.startsWith(`${own}/`) ? href.slice(own.length) : href;
   return /^\/(?!\/)/.test(path) ? pathBase + path : href;
@@ -101,8 +102,9 @@ function linkElement(
     const { class: className, href: _none, target: _tab, rel: _rel, ...rest } = attributes;
     return element('button', { class: className ?? null, ...opening, ...rest }, ...content);
   }
-  const href = withBase(context, hrefOf(context.site, target));
-  return element('a', href === null ? attributes : { ...attributes, href }, ...content);
+  const href = hrefOf(context.site, target);
+  const led = href === null ? attributes : { ...attributes, href: withBase(context, href) };
+  return element('a', led, ...content);
 }
 
 /** The selector of the section a part stands in. */

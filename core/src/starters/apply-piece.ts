@@ -1,3 +1,4 @@
+import { uniqueTitle } from '../base/ids.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { makePart, newPartWorld } from '../kinds/create.ts';
 import type { NewPartWorld } from '../kinds/kind.ts';
@@ -40,6 +41,7 @@ const MOST_IN_BAR = 5;
 
 interface Making {
   readonly site: Site;
+  readonly piece: StartedPiece;
   readonly world: NewPartWorld;
   /** Takes one of the piece's own parts of a kind. */
   readonly take: (kind: PartKindId) => Part | null;
@@ -51,6 +53,7 @@ function making(site: Site, piece: StartedPiece, isBar: boolean): Making {
   const left = [...partsOf(site, piece)];
   return {
     site,
+    piece,
     world: newPartWorld(site),
     take: (kind) => {
       const index = left.findIndex((part) => part.kind === kind);
@@ -101,6 +104,12 @@ function copyOf({ site, world }: Making, kind: 'logo' | 'social'): Part | null {
   return { ...part, id: world.freshId(kind) };
 }
 
+/** What a navigation of a menu is called: like no other of the site. */
+function navName({ site, piece }: Making, { name }: Menu): string {
+  const taken = new Set(placedParts(site).flatMap(({ part }) => (part.kind === 'menu' ? [part.name] : [])));
+  return uniqueTitle(taken.has(name) ? `${name}, ${piece.name}` : name, taken);
+}
+
 function newPart(make: Making, { holds }: PieceStarterPart, used: ReadonlySet<string>): Part | null {
   const { site, world } = make;
   const menu = menuFor(make, used);
@@ -109,9 +118,8 @@ function newPart(make: Making, { holds }: PieceStarterPart, used: ReadonlySet<st
     case 'social':
       return copyOf(make, holds);
     case 'links':
-      return menu && makePart('menu', world.freshId('menu'), { menu: menu.id, name: menu.name });
     case 'more links':
-      return menu && makePart('menu', world.freshId('menu'), { menu: menu.id, name: menu.name });
+      return menu && makePart('menu', world.freshId('menu'), { menu: menu.id, name: navName(make, menu) });
     case 'ring':
       return menu && makePart('ring', world.freshId('ring'), { menu: menu.id });
     case 'owner': {

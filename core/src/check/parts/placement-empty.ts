@@ -8,7 +8,7 @@ export const placementEmpty: PartCheck = {
   label: 'A placement without links',
   why: 'Visitors see an empty place.',
   check: ({ part, piece }, { site }) => {
-    if (part.kind !== 'menu' || part.branch === null) return null;
+    if ((part.kind !== 'menu' && part.kind !== 'ring') || part.branch === null) return null;
     const start = itemsOf(site).get(part.branch);
     const isOfMenu = start?.menu.id === part.menu;
     if (isOfMenu && start.item.children.length > 0) return null;

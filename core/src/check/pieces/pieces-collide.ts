@@ -41,6 +41,8 @@ function between(own: Keeping, other: Keeping, names: readonly [string, string])
     return own.at === 'bottom'
       ? `${name} and ${otherName} both keep the window’s bottom`
       : `${name} and ${otherName} both stand ${own.at} of the window`;
+  if (other.at === 'top' && own.at.startsWith('at the top') && own.height < other.height)
+    return `${name} stands over ${otherName}, which stays on top, ${Math.round(other.height)} px high`;
   if (other.at === 'bottom' && own.at.startsWith('at the bottom') && own.height < other.height)
     return `${name} stands over ${otherName}, which is ${Math.round(other.height)} px high at the bottom`;
   return null;

@@ -105,7 +105,7 @@ describe('a ring', () => {
         items: Array.from({ length: count }, (_, index) => ({
           id: `more-${index}`,
           label: `Hide ${index + 1}`,
-          target: { kind: 'none' },
+          target: { kind: 'url', url: `https://marisma.example/${index}/` },
           children: [],
         })),
       },

@@ -6,6 +6,7 @@ import {
   PIECES,
   uniqueName,
   uniqueTitle,
+  usesOf,
   type Piece,
   type PieceKindId,
   type Site,
@@ -54,6 +55,12 @@ export function usePieces(site: Site) {
   };
 }
 
+/** What goes or is freed along with a piece that is removed. */
+function usedWords(site: Site, { id }: Piece): { hint?: string } {
+  const uses = usesOf(site, id);
+  return uses.length === 0 ? {} : { hint: `used by ${uses.join(', ')}` };
+}
+
 /** Of more pieces than there is room for, the one at work is in sight. */
 const showTab = (tab: HTMLElement | null) => {
   tab?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
@@ -95,6 +102,7 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
                   },
                   {
                     label: 'Remove with all in it',
+                    ...usedWords(site, other),
                     run: () => {
                       remove(other);
                     },

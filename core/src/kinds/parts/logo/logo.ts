@@ -113,7 +113,7 @@ function compile(part: Logo, out: PartOut): Fragment {
   const attributes = {
     class: out.classes('logo'),
     ...out.attributes,
-    href: homePath(out.site.url),
+    href: out.address(homePath(out.site.url)),
     'aria-label': showsText(part) ? null : part.text,
   };
   const link = element('a', attributes, ...drawn, showsText(part) ? text(part.text) : null);

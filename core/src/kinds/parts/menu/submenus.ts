@@ -210,6 +210,7 @@ function openingRules(
           ]),
           conditions,
         ),
+        ...widely(out.inRow([[box, [['display', 'grid']]]]), [...conditions, NO_SCRIPT]),
         ...widely(out.inPanel(unfoldingRules(boxes, out)), conditions),
       ];
     default:

@@ -9,7 +9,6 @@ import {
   type HtmlNode,
 } from '../../../print/trees.ts';
 import { openerDrawing, turnRules } from '../../controls/opener-drawings.ts';
-import { shownItems } from '../../content.ts';
 import {
   CLICKABLE,
   DRAWN_AS_TYPE,
@@ -24,7 +23,7 @@ import {
 } from '../../out.ts';
 import { accessibleName, itemAttributes } from '../menu/item.ts';
 import { APART, EDGE, type Ring, type RingPoint } from './arc.ts';
-import { hasDrawing, hasLabel, ringShows, type RingPart } from './shape.ts';
+import { hasLabel, ringItems, type RingPart } from './shape.ts';
 import { LABEL, ringIn, SMALLEST, type RingStand } from './standing.ts';
 
 /** The first letter of a label stands where a link has no icon. */
@@ -74,9 +73,7 @@ function openerElement(part: RingPart, id: string, out: PartOut): HtmlElement {
 
 function markup(part: RingPart, out: PartOut): HtmlElement {
   const id = out.id(out.class('ring'));
-  const items = shownItems(out.site, ringShows(part)).filter(
-    ({ role }) => role !== 'divider' && role !== 'heading',
-  );
+  const items = ringItems(out.site, part);
   return element(
     'nav',
     {
@@ -444,7 +441,7 @@ const plainRules = (out: PartOut): ConditionalRule[] =>
 
 function rules(part: RingPart, out: PartOut): ConditionalRule[] {
   const looks = { own: out.valueIn, piece: out.pieceValueIn };
-  const count = shownItems(out.site, ringShows(part)).length;
+  const count = ringItems(out.site, part).length;
   const opener = out.at('ring-opener');
   const drawing = out.at('ring-drawing');
   const shown = `[${out.attribute('open')}]`;
@@ -497,5 +494,3 @@ function rules(part: RingPart, out: PartOut): ConditionalRule[] {
 export function compileRing(part: RingPart, out: PartOut): Fragment {
   return fragment([markup(part, out)], rules(part, out), ['current', 'disclosure', 'arrows']);
 }
-
-export { hasDrawing, hasLabel };

@@ -7,12 +7,11 @@ import {
   TEXT_PROPERTIES,
 } from '../../../model/slot.ts';
 import type { State } from '../../../model/states.ts';
-import { shownItems } from '../../content.ts';
 import { labelSlot } from '../../controls/labelled.ts';
 import { exact } from '../../extent.ts';
 import type { PartKind } from '../../kind.ts';
 import { compileRing } from './compile.ts';
-import { hasLabel, RING_LOOK, RING_SHAPE, ringShows, type RingPart } from './shape.ts';
+import { hasLabel, RING_LOOK, RING_SHAPE, ringItems, type RingPart } from './shape.ts';
 
 const OPENER_STATES: readonly State[] = ['rest', 'scrolled', 'open', 'hover', 'focus', 'pressed'];
 const TARGET_STATES: readonly State[] = ['rest', 'current', 'hover', 'focus', 'pressed'];
@@ -150,10 +149,10 @@ export const RING: PartKind<'ring', typeof RING_SHAPE> = {
   extent: () => exact(0),
   texts: (part, site) => [
     ...(hasLabel(part) ? [part.label] : []),
-    ...shownItems(site, ringShows(part)).map(({ label }) => label),
+    ...ringItems(site, part).map(({ label }) => label),
   ],
   drawn: (part, site) => [
     ...(part.icon === null ? [] : [part.icon]),
-    ...shownItems(site, ringShows(part)).flatMap(({ icon }) => icon ?? []),
+    ...ringItems(site, part).flatMap(({ icon }) => icon ?? []),
   ],
 };

@@ -1,5 +1,8 @@
 import { choice, flag, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
 import { OPENER_DRAWINGS, TURNS } from '../../controls/opener-drawings.ts';
+import type { MenuItem } from '../../../model/menu-item.ts';
+import type { SiteContent } from '../../../model/site-content.ts';
+import { shownItems } from '../../content.ts';
 import type { PartOf } from '../../kind.ts';
 import type { Look } from '../../../model/look.ts';
 
@@ -54,5 +57,11 @@ export type RingPart = PartOf<'ring', typeof RING_SHAPE>;
 export const hasDrawing = (part: RingPart) => part.icon !== null || part.drawing !== 'none';
 export const hasLabel = (part: RingPart) => part.labelShown || !hasDrawing(part);
 
-/** What it shows of its menu: the first level. */
-export const ringShows = ({ menu, branch }: RingPart) => ({ menu, branch, levels: 1 }) as const;
+/** What it shows of its menu: the first level, */
+const ringShows = ({ menu, branch }: RingPart) => ({ menu, branch, levels: 1 }) as const;
+
+/** and of that the links that lead somewhere: what only holds others, or parts them, has no place around an opener. */
+export const ringItems = (site: Pick<SiteContent, 'menus'>, part: RingPart): readonly MenuItem[] =>
+  shownItems(site, ringShows(part)).filter(
+    ({ role, target }) => role !== 'divider' && role !== 'heading' && target.kind !== 'none',
+  );

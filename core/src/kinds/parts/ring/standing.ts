@@ -1,11 +1,10 @@
 import type { Site } from '../../site.ts';
-import { shownItems } from '../../content.ts';
 import { isLength, toPixels } from '../../../values/length.ts';
 import type { Value } from '../../../values/values.ts';
 import type { FloatPlace, RingComing, RingForm, RingLabels } from '../../properties/floating.ts';
 import type { PropertyId } from '../../properties/properties.ts';
 import { APART, layRing, type Ring, type RingQuestion } from './arc.ts';
-import { ringShows, type RingPart } from './shape.ts';
+import { ringItems, type RingPart } from './shape.ts';
 
 /** Reads what looks say at rest in one band: of a slot of the ring, or of its piece's own. */
 export interface RingLooks {
@@ -77,8 +76,7 @@ function centreOf(
 }
 
 /** How many links stand in it. */
-export const ringCount = (site: Pick<Site, 'menus'>, part: RingPart): number =>
-  shownItems(site, ringShows(part)).length;
+export const ringCount = (site: Pick<Site, 'menus'>, part: RingPart): number => ringItems(site, part).length;
 
 /** How the links of a ring stand in one band. */
 export function ringIn(

@@ -140,7 +140,7 @@ function standRules(stand: Stand, menus: readonly string[], out: PieceOut): read
   const isBar = stand.place === 'along the bottom';
   const room = `calc(${stand.height}px + ${INSET('bottom')})`;
   return [
-    styleRule(out.own, [['display', 'block'], ['position', 'fixed'], ['z-index', '90'], ...placed(stand)]),
+    styleRule(out.own, [['display', 'block'], ['position', 'fixed'], ['z-index', '110'], ...placed(stand)]),
     // The end of the page is not hidden beneath a bar, and what opens from it opens upward.
     ...(isBar ? [styleRule(`body:has(.${out.class('floating')})`, [['padding-block-end', room]])] : []),
     ...(isBar

@@ -37,10 +37,11 @@ const SIDEBAR_SHAPE = {
 /** What stands beside what a page says, in a column of its own. */
 export type Sidebar = PieceOf<'sidebar', typeof SIDEBAR_SHAPE>;
 
-/** Parts that are navigation or belong to it: a column of nothing else is no complementary landmark. */
+/** Parts that are navigation or belong to it: a column of nothing else, without a heading, is no complementary landmark. */
 const NAVIGATION = ['menu', 'berth', 'rule', 'search', 'opener'];
 
 const isAside = (sidebar: Sidebar): boolean =>
+  sidebar.heading !== '' ||
   sidebar.blocks.some((block) => block.parts.some((part) => !NAVIGATION.includes(part.kind)));
 
 /** The width in px below which it is a box that its heading opens; null where it is none. */
