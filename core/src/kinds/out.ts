@@ -188,6 +188,8 @@ export interface PieceOut extends Out {
   readonly glyph: (className: string, icon: string) => HtmlNode | null;
   /** The openers of this piece, with the piece each stands in. */
   readonly openers: readonly OpenerPlace[];
+  /** Whether it is shown in a band at all. */
+  readonly isShownIn: (band: number) => boolean;
   /** The piece as a root: its classes. */
   readonly rootClass: string;
   /** The designer's own data attributes on it. */

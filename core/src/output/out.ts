@@ -214,6 +214,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     atOf: (owner, slot, rest = '') => within(context, `.${names.slotClass(owner, slot)}${rest}`),
     glyph: (className, id) => glyph(context, piece, counts, className, id),
     openers: openersOf(context, piece),
+    isShownIn: (band) => isShownIn(piece, site, band),
     rootClass: withOwnClass(rootClasses(context, piece), piece),
     rootData: dataAttributes(piece),
     own: ownRoot(context, piece),

@@ -159,7 +159,7 @@ function fill(make: Making, wanted: readonly PieceStarterPart[], used: Set<strin
     if (!part) return [];
     if (part.kind === 'menu') used.add(part.menu);
     const levels = part.kind === 'menu' && entry.levels !== undefined ? { levels: entry.levels } : {};
-    return [{ ...part, ...levels, ...entry.settings, look: fitted(make.site, entry.look ?? {}) } as Part];
+    return [{ ...part, ...levels, ...entry.settings, look: fitted(make.site, entry.look ?? {}) }];
   });
 }
 

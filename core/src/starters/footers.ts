@@ -25,6 +25,7 @@ function columns(colours: { readonly heading?: Values; readonly link?: Values } 
       },
       all: { rest: { all: { paddingBlock: 4 } } },
     },
+    glyph: { all: { rest: { all: { iconShows: 'not at all' } } } },
     ...(folds ? { marker: { 1: { rest: { all: { ...colours.heading } } } } } : {}),
     submenu: {
       2: {

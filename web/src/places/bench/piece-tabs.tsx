@@ -13,6 +13,7 @@ import {
 } from '@hamaca/core';
 import { useNavigate } from 'react-router';
 import { Actions } from '../../ui/actions.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { selectMade, selectSlot } from '../../store/bench-store.ts';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
 
@@ -61,20 +62,60 @@ function usedWords(site: Site, { id }: Piece): { hint?: string } {
   return uses.length === 0 ? {} : { hint: `used by ${uses.join(', ')}` };
 }
 
-/** Of more pieces than there is room for, the one at work is in sight. */
-const showTab = (tab: HTMLElement | null) => {
-  tab?.scrollIntoView({ block: 'nearest', inline: 'nearest' });
-};
+/** What can be done with a piece as a whole. */
+function MoreAbout({
+  site,
+  piece,
+  onDuplicate,
+  onRemove,
+}: {
+  readonly site: Site;
+  readonly piece: Piece;
+  readonly onDuplicate: () => void;
+  readonly onRemove: () => void;
+}) {
+  return (
+    <Actions
+      label={`More about ${piece.name}`}
+      sign="⋯"
+      actions={() => [
+        { label: 'Duplicate with all in it', run: onDuplicate },
+        { label: 'Remove with all in it', ...usedWords(site, piece), run: onRemove },
+      ]}
+    />
+  );
+}
+
+/** So many pieces stand beside one another; more are a list. */
+const MOST_TABS = 4;
 
 /** The pieces of the site: each leads to itself on the bench. */
 export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
   const { open, add, duplicate, remove } = usePieces(site);
+  const isListed = site.pieces.length <= MOST_TABS;
   return (
-    <nav
-      aria-label="Pieces"
-      className="flex min-w-24 items-center gap-1 overflow-x-auto [scrollbar-width:none]"
-    >
-      {site.pieces.map((other) => {
+    <nav aria-label="Pieces" className="flex items-center gap-1">
+      {!isListed && (
+        <>
+          <Choice
+            label="Piece"
+            value={piece.id}
+            options={site.pieces.map((other) => ({ value: other.id, label: other.name }))}
+            onChange={open}
+          />
+          <MoreAbout
+            piece={piece}
+            site={site}
+            onDuplicate={() => {
+              duplicate(piece);
+            }}
+            onRemove={() => {
+              remove(piece);
+            }}
+          />
+        </>
+      )}
+      {(isListed ? site.pieces : []).map((other) => {
         const current = other.id === piece.id;
         return (
           <span key={other.id} className="flex items-center">
@@ -84,30 +125,20 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
               onClick={() => {
                 open(other.id);
               }}
-              ref={current ? showTab : null}
-              className={`h-7 shrink-0 rounded-[3px] px-2 ${current ? 'font-semibold' : 'text-ink-soft hover:bg-linen'}`}
+              className={`h-7 rounded-[3px] px-2 ${current ? 'font-semibold' : 'text-ink-soft hover:bg-linen'}`}
             >
               {other.name}
             </button>
             {current && (
-              <Actions
-                label={`More about ${other.name}`}
-                sign="⋯"
-                actions={() => [
-                  {
-                    label: 'Duplicate with all in it',
-                    run: () => {
-                      duplicate(other);
-                    },
-                  },
-                  {
-                    label: 'Remove with all in it',
-                    ...usedWords(site, other),
-                    run: () => {
-                      remove(other);
-                    },
-                  },
-                ]}
+              <MoreAbout
+                piece={other}
+                site={site}
+                onDuplicate={() => {
+                  duplicate(other);
+                }}
+                onRemove={() => {
+                  remove(other);
+                }}
               />
             )}
           </span>

@@ -116,6 +116,11 @@ function tellPainted(): void {
   });
 }
 
+/** Shows what stands at the end of the page. */
+function showEnd(): void {
+  places.after.firstElementChild?.scrollIntoView({ block: 'start', behavior: 'instant' });
+}
+
 function render({ changed }: RenderMessage): void {
   const before = rendered;
   const page = { ...before, ...changed } as ShownPage;
@@ -127,6 +132,7 @@ function render({ changed }: RenderMessage): void {
   if (changed.atEnd !== undefined) {
     // The end of a page is in sight beneath what little is left of the page.
     scene.style.cssText = page.column;
+    if (page.atEnd) requestAnimationFrame(showEnd);
     scene.style.maxHeight = page.atEnd ? '30vh' : '';
     scene.style.overflow = page.atEnd ? 'hidden' : '';
   }

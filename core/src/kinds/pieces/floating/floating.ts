@@ -5,7 +5,16 @@ import { element, styleRule, type ConditionalRule, type Declaration } from '../.
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
-import { fragment, MAY_MOVE, NO_SCRIPT, PRINT, widely, type Fragment, type PieceOut } from '../../out.ts';
+import {
+  fragment,
+  MAY_MOVE,
+  NO_SCRIPT,
+  PRINT,
+  widely,
+  type Fragment,
+  type PieceOut,
+  type Said,
+} from '../../out.ts';
 import type { FloatPlace, FLOATING_PROPERTIES } from '../../properties/floating.ts';
 import { RING_LOOK, RING_SHAPE, type RingPart } from '../../parts/ring/shape.ts';
 import { createBlock, type Block } from '../../sections/block/block.ts';
@@ -161,7 +170,9 @@ function compile(floating: Floating, out: PieceOut): Fragment {
   const parts: readonly Part[] = floating.blocks.flatMap((block) => block.parts);
   const menus = parts.filter(({ kind }) => kind === 'menu').map(({ id }) => id);
   const hasRing = parts.some(({ kind }) => kind === 'ring');
-  const stands = out.inBands((band) => standIn(floating, band, out));
+  const stands = out
+    .inBands((band) => (out.isShownIn(band) ? standIn(floating, band, out) : null))
+    .filter((stand) => stand.value !== null) as readonly Said<Stand>[];
   const node = element(
     'div',
     { ...out.rootData, class: out.rootClass },

@@ -12,7 +12,7 @@ import type { PieceKind, PieceOf } from '../../kind.ts';
 import { isLength } from '../../../values/length.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
-import { fragment, MAY_MOVE, widely, type Fragment, type PieceOut } from '../../out.ts';
+import { fragment, MAY_MOVE, widely, type Fragment, type PieceOut, type Said } from '../../out.ts';
 import type { Sticking } from '../../properties/sticky.ts';
 import { createRow, type Row } from '../../sections/row/shape.ts';
 
@@ -172,8 +172,10 @@ function standRules(header: Header, stand: Stand, out: PieceOut): ConditionalRul
 }
 
 /** The bands in which a bar stands alike, each with the widths they have. */
-function stands(header: Header, out: PieceOut) {
-  return out.inBands((band) => standIn(header, band, out));
+function stands(header: Header, out: PieceOut): readonly Said<Stand>[] {
+  return out
+    .inBands((band) => (out.isShownIn(band) ? standIn(header, band, out) : null))
+    .filter((stand) => stand.value !== null) as readonly Said<Stand>[];
 }
 
 function rules(header: Header, out: PieceOut): ConditionalRule[] {

@@ -25,11 +25,14 @@ interface Drawn {
   readonly width: number;
   readonly height: number;
   readonly scale: number;
+  /** Width in px of what is seen of it; left out, all is. */
+  readonly cut?: number;
 }
 
 const WIDE: Drawn = { label: 'wide', width: 1240, height: 640, scale: 0.29 };
 const NARROW: Drawn = { label: 'narrow', width: 390, height: 740, scale: 0.25 };
-const SIDE: Drawn = { label: 'wide', width: 1000, height: 700, scale: 0.264 };
+/** Of a wide page the side with the column in it. */
+const SIDE: Drawn = { label: 'wide', width: 1240, height: 440, scale: 0.42, cut: 264 };
 const PHONE: Drawn = { label: 'phone', width: 390, height: 640, scale: 0.44 };
 
 const DRAWN: Readonly<Record<StartedPiece['kind'], readonly Drawn[]>> = {
@@ -50,6 +53,9 @@ const ROOM: Readonly<Record<StartedPiece['kind'], { readonly room: string; reado
   sidebar: { room: 'h-[186px]', columns: 'grid-cols-[repeat(auto-fill,minmax(380px,1fr))]' },
   floating: { room: 'h-[282px]', columns: 'grid-cols-[repeat(auto-fill,minmax(200px,1fr))]' },
 };
+
+/** A branch is seen open. */
+const OPENED = { panel: null, submenu: true } as const;
 
 /** The links of a ring, which are seen while they are open. */
 function ringOf(site: Site, piece: string, page: StagePage): StageElement | null {
@@ -80,18 +86,20 @@ function Drawing({
   if (!page || !scene) return <span className={`block bg-linen ${ROOM[piece.kind].room}`} />;
   return (
     <span className="flex items-start justify-center gap-1.5">
-      {DRAWN[piece.kind].map(({ label, ...size }, index) => (
-        <Stage
-          key={label}
-          site={changed}
-          page={page}
-          scene={scene}
-          label={`${starter.name}, ${label}`}
-          selected={selected}
-          outlined={false}
-          {...(index === 0 ? { onPainted: onDrawn } : {})}
-          {...size}
-        />
+      {DRAWN[piece.kind].map(({ label, cut, ...size }, index) => (
+        <span key={label} className="block overflow-hidden" style={cut === undefined ? {} : { width: cut }}>
+          <Stage
+            site={changed}
+            page={page}
+            scene={scene}
+            label={`${starter.name}, ${label}`}
+            selected={selected}
+            outlined={false}
+            reveal={OPENED}
+            {...(index === 0 ? { onPainted: onDrawn } : {})}
+            {...size}
+          />
+        </span>
       ))}
     </span>
   );

@@ -9,7 +9,9 @@ import {
   type Fit,
   type FitLine,
   foldsBelow,
+  pieceKind,
   type Piece,
+  type PiecePlace,
   type Measurer,
   type Site,
 } from '@hamaca/core';
@@ -129,7 +131,8 @@ export const WidthLine = memo(function WidthLine(props: Props) {
   const moveKnot = (id: string, min: number) => {
     store.edit({ name: 'set-band-start', args: { id, min } }, 'Breakpoint');
   };
-  const unfolding = foldKnot(site, piece);
+  // Only what stands at the start of pages folds into a panel for want of room.
+  const unfolding = pieceKind(piece).stands === 'start' ? foldKnot(site, piece) : undefined;
   const naming = useBench((state) => state.naming);
   const tie = (at: number) => {
     tieKnot(site, store.edit, at);
@@ -354,6 +357,22 @@ interface NumbersProps {
   readonly onMove: (id: string, min: number) => void;
 }
 
+/** What is told of how a piece fits, by where it stands. */
+const FITS: Readonly<Record<PiecePlace, string>> = {
+  start: 'row needs',
+  end: 'row needs',
+  beside: 'column',
+  window: 'floats',
+  over: 'panel',
+};
+const NEEDS: Readonly<Record<PiecePlace, string>> = {
+  start: 'nothing: it takes as many lines as it needs',
+  end: 'nothing: it takes as many lines as it needs',
+  beside: 'as wide as its look says, beside the page',
+  window: 'where its look says, over the page',
+  over: 'as its look says, over the page once opened',
+};
+
 /** The same in numbers: the breakpoint to type, what the row needs, what is left at this width. */
 function Numbers({
   piece,
@@ -405,7 +424,7 @@ function Numbers({
           </dd>
         </>
       )}
-      <dt className="self-center text-ink-faint">row needs</dt>
+      <dt className="self-center text-ink-faint">{FITS[pieceKind(piece).stands]}</dt>
       <dd className="flex items-center gap-1.5">
         <span
           data-testid="row-needs"
@@ -413,7 +432,7 @@ function Numbers({
           className={left < 0 ? 'font-semibold text-brick' : ''}
         >
           {needed === 0
-            ? 'nothing: it takes as many lines as it needs'
+            ? NEEDS[pieceKind(piece).stands]
             : needed === Infinity
               ? 'more than its content may take'
               : `${extent?.certain === false ? 'about ' : ''}${needed} px · ${left < 0 ? `${-left} px missing` : `${left} px left`}`}
