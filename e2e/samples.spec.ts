@@ -509,7 +509,9 @@ test(`what resolve says is what the browser computes, on at least ${LEAST_SAMPLE
             ...(slotKind(site, drawn)?.opens && width < FOLD ? (['open'] as const) : []),
             ...drawn.states.filter((state) =>
               state === 'scrolled'
-                ? staysAt(width) && !folded.includes(drawn.owner)
+                ? staysAt(width) &&
+                  !folded.includes(drawn.owner) &&
+                  ownersOf(site).get(drawn.owner)?.piece.kind === 'header'
                 : state !== 'open' || slotKind(site, drawn)?.opens !== true,
             ),
           ],

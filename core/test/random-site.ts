@@ -1,3 +1,4 @@
+import { countingIds } from '../src/base/ids.ts';
 import { wornAt } from '../src/kinds/wears.ts';
 import { itemKey } from '../src/model/states.ts';
 import { kindLabel, pieceKind, pieceKindById, slotsOf } from '../src/kinds/catalogue.ts';
@@ -166,12 +167,22 @@ export function randomSite(random: Random): Site {
   visit.children.push(...dressed(2));
   visit.children[2].children.push(...dressed(3));
   const filled = JSON.parse(JSON.stringify(raw)) as Site;
+  for (const [kind, id] of STANDING) {
+    const freshId = countingIds(`${id}-`);
+    const made = pieceKindById(kind).create({ id, name: kindLabel(kind), freshId, site: filled });
+    raw.pieces.push(JSON.parse(JSON.stringify(made)));
+  }
+  // The opener’s label is there to be styled.
+  raw.pieces.at(-1).blocks[0].parts[0].labelShown = true;
   const owners = [
     header,
     ...header.rows,
     ...header.rows.flatMap((row: { zones: object }) => Object.values(row.zones).flat()),
     raw.pieces[1],
     ...raw.pieces[1].blocks,
+    // What stands in a footer is what stands in a header.
+    ...raw.pieces.slice(2),
+    ...raw.pieces.at(-1).blocks.flatMap((block: { parts: object[] }) => block.parts),
   ];
   for (const owner of owners) {
     const kinds = slotsOf(owner.kind ?? (owner.zones ? 'row' : 'block')) as Record<string, SlotKind>;

@@ -13,7 +13,7 @@ import type { Part, Piece, Site } from '../kinds/site.ts';
 import { findPlaced, ownersOf, slotKind, type PlacedSection } from '../kinds/placed.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemKey, type Level, type State } from '../model/states.ts';
-import { baseText } from '../resolve/base-text.ts';
+import { baseText } from '../resolve/resolve.ts';
 import { effectiveLook, resolve } from '../resolve/resolve.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Measurer } from '../text/measure.ts';

@@ -103,14 +103,35 @@ const arrangedSlots = memoise((slots: Readonly<Record<string, SlotKind>>): reado
   ),
 );
 
+/** What kinds read of the looks of whole pieces and parts, by kind and slot, besides what they are arranged by. */
+const READ_OF: Readonly<Record<string, Readonly<Record<string, readonly PropertyId[]>>>> = {
+  ring: { 'ring-opener': ['minWidth', 'height'], 'ring-link': ['minWidth', 'height'], ring: ['gap'] },
+  floating: { floating: ['height', 'paddingInline', 'paddingBlock'] },
+};
+
+/** These, band by band, as text. */
+const readOf = ({ site }: CompileContext, { id, kind }: Owner): string =>
+  Object.entries(READ_OF[kind] ?? {})
+    .flatMap(([slot, ids]) =>
+      ids.flatMap((property) =>
+        site.bands.map((_, band) =>
+          JSON.stringify(
+            resolve(site, { owner: id, slot, level: null, property, states: [], band })?.value ?? null,
+          ),
+        ),
+      ),
+    )
+    .join();
+
 /** Everything that markup and arrangement read of looks this way. */
 export const arrangedBy = (context: CompileContext): string =>
   outputOwners(context)
-    .flatMap(({ id, kind }) =>
-      arrangedSlots(slotsOf(kind)).map((slot) =>
-        arrangedIn(effectiveLook(context.site, { owner: id, slot })),
+    .flatMap((owner) => [
+      readOf(context, owner),
+      ...arrangedSlots(slotsOf(owner.kind)).map((slot) =>
+        arrangedIn(effectiveLook(context.site, { owner: owner.id, slot })),
       ),
-    )
+    ])
     .join(';');
 
 /** Whether kinds read what a look says of a property, not only that it says something. */

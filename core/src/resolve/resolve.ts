@@ -1,11 +1,12 @@
 import { memoise } from '../base/memo.ts';
 import type { SlotLook, SlotRef, Values } from '../model/look.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
-import type { Site } from '../kinds/site.ts';
+import type { Piece, Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemKey, levelKey, STATES, type Level, type LevelKey, type State } from '../model/states.ts';
 import { isTypeLink, type Value } from '../values/values.ts';
-import { ownersOf, slotKind } from '../kinds/placed.ts';
+import { ownersOf, partsOf, slotKind } from '../kinds/placed.ts';
+import { MENU_SLOTS } from '../kinds/parts/menu/slots.ts';
 
 /**
  * Where a value comes from: a cell of the look (`as`: of the slot it looks the same as), the slot it stands in, the
@@ -186,6 +187,27 @@ export function holderOf(kind: SlotKind, id: PropertyId): string | null {
     : null;
 }
 
+const INITIAL: Origin = { kind: 'initial' };
+
+/** The properties of text that everything in our pieces inherits. */
+export const BASE_TEXT = ['colour', 'family', 'size', 'weight', 'tracking'] as const;
+type BaseText = (typeof BASE_TEXT)[number];
+
+/** What all text in some pieces inherits of a property: that of the first menu's links at rest, as they are the most. */
+export function baseText(site: Site, pieces: readonly Piece[], id: BaseText): Value {
+  const fallback = fallbackValue(site, MENU_SLOTS.link, id).value;
+  const menu = pieces.flatMap((piece) => partsOf(site, piece)).find((part) => part.kind === 'menu');
+  if (!menu) return fallback;
+  const question = { owner: menu.id, slot: 'link', property: id, level: null, states: [], band: 0 };
+  return resolve(site, question)?.value ?? fallback;
+}
+
+/** Whether the slot around one says nothing of a property, so that what all text inherits is handed on. */
+function isHandedOn(site: Site, { owner, property: id }: Question, holder: string): boolean {
+  const around = slotKind(site, { owner, slot: holder });
+  return BASE_TEXT.some((one) => one === id) && around?.properties.includes(id) === false;
+}
+
 /**
  * The single answer to "what applies here". Candidates are ordered by state (pressed before focus, hover, open,
  * current, scrolled, rest), then level (this one before all), then band (this one, then the next wider); without
@@ -206,7 +228,9 @@ export function resolve(site: Site, question: Question): Resolved | null {
     // A slot within another one has its states only where it stands inside the control itself.
     const states =
       kind.inside === undefined ? question.states.filter((state) => state === 'scrolled') : question.states;
-    const inherited = resolve(site, { ...question, slot: holder, states });
+    const inherited = isHandedOn(site, question, holder)
+      ? { value: baseText(site, site.pieces, question.property as BaseText), origin: INITIAL }
+      : resolve(site, { ...question, slot: holder, states });
     if (inherited) return { ...inherited, origin: { kind: 'holder', slot: holder, from: inherited.origin } };
   }
   return fallbackValue(site, kind, question.property, question.level);

@@ -270,7 +270,11 @@ function panelRules(out: PartOut): ConditionalRule[] {
         ],
       ],
     ]),
-    ...(isBeside ? widely(out.inPanel([[items, [touched]]]), ['@media (pointer: coarse)']) : []),
+    ...(isBeside
+      ? widely(out.inPanel([[`${items}, ${out.within(`.${out.class('parent')}`)}`, [touched]]]), [
+          '@media (pointer: coarse)',
+        ])
+      : []),
   ];
 }
 

@@ -132,7 +132,10 @@ export function signColumn(part: MenuPart, out: PartOut): Rules {
     ...[...new Set(openingItems(part, out.site).map(controlSlot))]
       .filter((slot) => !boxed.includes(slot))
       .map((slot) => [out.at(slot), [['position', 'relative']]] as const),
-    [out.within(parent), [['min-block-size', `${TOUCH_TARGET}px`]]],
+    // Beside the page they are so high only where a finger points.
+    ...(out.stands === 'beside'
+      ? []
+      : [[out.within(parent), [['min-block-size', `${TOUCH_TARGET}px`]]] as const]),
     [
       out.within(`${parent}::before`),
       [

@@ -183,7 +183,7 @@ const beneathRules = (stand: RingStand, out: PartOut): ConditionalRule[] => [
     ['inset-block-start', '100%'],
     ['inset-inline', `-${LABEL.wider / 2}px`],
     ['text-align', 'center'],
-    ['line-height', `${LABEL.line}px`],
+    ['max-block-size', `${LABEL.line}px`],
     ...CUT,
   ]),
 ];
@@ -214,14 +214,7 @@ function comingRules(stand: RingStand, count: number, out: PartOut): Conditional
       ],
       MAY_MOVE,
     ),
-    styleRule(
-      out.at('ring'),
-      [
-        ['transition-property', 'visibility'],
-        ['transition-duration', '160ms'],
-      ],
-      MAY_MOVE,
-    ),
+    styleRule(out.at('ring'), [['transition-property', 'visibility']], MAY_MOVE),
     ...(stand.comes === 'one after the other'
       ? Array.from({ length: last - 1 }, (_, index) =>
           styleRule(

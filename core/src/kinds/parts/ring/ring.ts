@@ -18,7 +18,8 @@ const TARGET_STATES: readonly State[] = ['rest', 'current', 'hover', 'focus', 'p
 
 /** Words of the opener have a slot of their own. */
 const TEXT_ONLY: readonly string[] = TEXT_PROPERTIES.filter((id) => id !== 'colour' && id !== 'size');
-const MARGINS: readonly string[] = ['marginInline', 'marginBlock'];
+/** Links stand where the ring puts them, and what is in them in their middle. */
+const NOT_OF_LINKS: readonly string[] = ['marginInline', 'marginBlock', 'align'];
 
 const ROUND = { paddingInline: 0, paddingBlock: 0 } as const;
 
@@ -80,14 +81,14 @@ export const RING: PartKind<'ring', typeof RING_SHAPE> = {
         'motionTime',
         'motionCurve',
       ],
-      defaults: { gap: 8 },
+      defaults: { gap: 8, motionTime: 160 },
     },
     'ring-link': {
       label: 'Link',
       levels: [],
       states: TARGET_STATES,
       text: 'none',
-      properties: CONTROL_PROPERTIES.filter((id) => !MARGINS.includes(id)),
+      properties: CONTROL_PROPERTIES.filter((id) => !NOT_OF_LINKS.includes(id)),
       defaults: {
         colour: { role: 'ink' },
         fill: { role: 'paper' },

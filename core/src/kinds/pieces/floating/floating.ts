@@ -1,6 +1,6 @@
 import { initialOf } from '../../../model/shape/field.ts';
 import { sections } from '../../../model/shape/fields.ts';
-import { BOX_PROPERTIES, BOX_STATES, MOTION_PROPERTIES } from '../../../model/slot.ts';
+import { BOX_PROPERTIES, BOX_STATES } from '../../../model/slot.ts';
 import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
@@ -227,10 +227,8 @@ export const FLOATING: PieceKind<'floating', typeof FLOATING_SHAPE> = {
         'floatBlock',
         'appears',
         'sticksAfter',
-        'width',
         'height',
         ...BOX_PROPERTIES,
-        ...MOTION_PROPERTIES,
       ],
       defaults: {},
     },

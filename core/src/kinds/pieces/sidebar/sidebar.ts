@@ -224,7 +224,12 @@ export const SIDEBAR: PieceKind<'sidebar', typeof SIDEBAR_SHAPE> = {
       states: BOX_STATES,
       text: 'label',
       typeStyle: 'menu',
-      properties: [...TEXT_PROPERTIES, ...BOX_PROPERTIES, ...MARGIN_PROPERTIES],
+      // Its sign stands at the far end of its line, so that nothing else lines it up.
+      properties: [
+        ...TEXT_PROPERTIES.filter((id) => id !== 'align'),
+        ...BOX_PROPERTIES,
+        ...MARGIN_PROPERTIES,
+      ],
       defaults: { colour: { role: 'ink' }, paddingInline: 8, paddingBlock: 8 },
     },
   },
