@@ -238,8 +238,10 @@ test('a ring is opened by keys, gone through by arrows, and closed with the focu
   await page.keyboard.press('ArrowDown');
   await expect(links.first()).toBeFocused();
   // What is only pointed at is heard always, and seen while it has the focus.
-  await expect(links.first().getByText('Visit')).toBeVisible();
-  await expect(links.nth(1).getByText('Birds')).toBeHidden();
+  await expect(links.first().getByText('Visit')).toHaveCSS('opacity', '1');
+  await expect(links.nth(1).getByText('Birds')).toHaveCSS('opacity', '0');
+  await expect(links.nth(1)).toHaveAccessibleName('Birds');
+  expect(await axe(page)).toEqual([]);
   await page.keyboard.press('ArrowDown');
   await expect(links.nth(1)).toBeFocused();
   await page.keyboard.press('Escape');

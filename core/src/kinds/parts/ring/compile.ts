@@ -166,12 +166,14 @@ function pointedRules(out: PartOut): ConditionalRule[] {
     styleRule(label, [
       ['position', 'absolute'],
       ['inline-size', 'max-content'],
-      ['visibility', 'hidden'],
+      // Out of sight it is still what the link is called.
+      ['opacity', '0'],
+      ['pointer-events', 'none'],
       ...CUT,
     ]),
     styleRule(
       `${out.within(`${link}:focus-visible>.${out.class('ring-label')}`)}, ${out.within(`${link}:hover>.${out.class('ring-label')}`)}`,
-      [['visibility', 'visible']],
+      [['opacity', '1']],
     ),
   ];
 }
@@ -422,7 +424,7 @@ const plainRules = (out: PartOut): ConditionalRule[] =>
         `${out.root} .${out.class('ring-link')} span.${out.class('ring-label')}`,
         [
           ['position', 'static'],
-          ['visibility', 'visible'],
+          ['opacity', '1'],
           ['clip-path', 'none'],
           ['inline-size', 'auto'],
           ['block-size', 'auto'],
