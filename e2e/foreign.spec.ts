@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { DRESSED, FURNISHED, open, opener, OUTPUT, test, visitSubmenu } from './support/pasted.ts';
-import { demoSite, edited, handOff, marisma, saying } from './support/output.ts';
+import { demoSite, edited, handOff, marisma, ringed, saying, wholeMarisma } from './support/output.ts';
 import { differences, OURS, snapshot, type Snapshot } from './support/snapshot.ts';
 
 /** Opens what opens and answers how everything of ours looks before and after. */
@@ -109,3 +109,49 @@ for (const [name, css] of Object.entries(FOREIGN)) {
     });
   }
 }
+
+/** Every piece of a page at once: header, footer, column, a ring in the corner and a bar along the bottom. */
+const ALL = handOff(ringed(wholeMarisma()));
+const WHOLE = new Map([
+  ...ALL,
+  [
+    'menu.html',
+    [...ALL].flatMap(([name, text]) => (/^menu.*\.html$/.test(name) ? [String(text)] : [])).join(''),
+  ],
+]);
+
+/** How every piece looks before and after what can be opened of them is open. */
+async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapshot }> {
+  await page.evaluate(() => document.fonts.ready);
+  await page.addStyleTag({
+    content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
+  });
+  const closed = await snapshot(page, OURS);
+  const heading = page.locator('.hm-unfolds');
+  if (await heading.isVisible()) await heading.click();
+  await page.locator('.hm-ring-opener').click();
+  await page.mouse.move(5, 5);
+  await page.waitForTimeout(500);
+  return { closed, open: await snapshot(page, OURS) };
+}
+
+const wholeAlone = new Map<number, Promise<{ closed: Snapshot; open: Snapshot }>>();
+
+for (const name of LARGE)
+  for (const where of ['before', 'after'] as const)
+    test(`${name} loaded ${where} every kind of piece changes nothing of ours`, async ({ page, host }) => {
+      await page.emulateMedia({ reducedMotion: 'reduce' });
+      for (const width of [390, 1280]) {
+        if (!wholeAlone.has(width)) {
+          await open(page, host, width, {}, WHOLE);
+          wholeAlone.set(width, wholeStates(page));
+        }
+        const before = await wholeAlone.get(width);
+        await open(page, host, width, { [where]: FOREIGN[name] ?? '' }, WHOLE);
+        const among = await wholeStates(page);
+        if (!before) throw new Error('There is nothing to compare with.');
+        expect(differences(before.closed, among.closed)).toEqual([]);
+        expect(differences(before.open, among.open)).toEqual([]);
+        expect(before.open.length).toBeGreaterThan(100);
+      }
+    });

@@ -3,12 +3,16 @@ import { createServer, type Server } from 'node:http';
 import { extname } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import {
+  countingIds,
   handOffFiles,
+  idsOf,
   loadSite,
   parseSiteFile,
+  pieceKindById,
   TYPEFACES,
   type FontMetrics,
   type HandOffOptions,
+  type Piece,
   type Site,
   applyStarter,
   isHeader,
@@ -44,6 +48,13 @@ export const orilla = (): Site => readSite('demo/orilla.hamaca.json');
 export function marisma(): Site {
   const site = wholeMarisma();
   return { ...site, pieces: site.pieces.filter(({ kind }) => kind === 'header' || kind === 'panel') };
+}
+
+/** A site with one more floating menu as a new one is: an opener in the corner with the site’s links around it. */
+export function ringed(site: Site): Site {
+  const freshId = countingIds('corner-', idsOf(site));
+  const piece = pieceKindById('floating').create({ id: 'corner', name: 'Corner', freshId, site });
+  return edited(site, { name: 'add-piece', args: { piece: piece as unknown as Piece } });
 }
 
 /** The demo with its document changed. */

@@ -13,28 +13,6 @@ Birds /birds/
 --------
 Contact javascript:contact()`;
 
-const PAGE = `<header>
-  <nav aria-label="Main">
-    <ul>
-      <li><a href="/visit/">Visit</a>
-        <ul>
-          <li><a href="/visit/boats/">Boat trips</a></li>
-          <li><a href="/visit/access/">Access for all</a></li>
-        </ul>
-      </li>
-      <li><a href="/birds/">Birds</a></li>
-      <li><a href="/shop/">Shop</a></li>
-    </ul>
-  </nav>
-</header>
-<nav aria-label="Breadcrumb"><a href="/">Home</a> › <a href="/visit/">Visit</a></nav>
-<footer>
-  <ul>
-    <li><a href="/privacy/">Privacy</a></li>
-    <li><a href="/imprint/">Imprint</a></li>
-  </ul>
-</footer>`;
-
 const narrow = async (page: Page) => {
   await page.getByRole('slider', { name: 'Width of the stage' }).focus();
   await page.keyboard.press('Home');
@@ -60,14 +38,6 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
         .filter({ has: page.locator('input[value="Gift shop"]') })
         .getByRole('button', { name: /Details/ })
         .click();
-    },
-  },
-  'links-import': {
-    path: '/sites/marisma/links',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Import…' }).click();
-      await page.getByLabel('Links as text').fill(PAGE);
-      await page.getByText('5 links, 0 remarks').waitFor();
     },
   },
   checks: {
@@ -114,18 +84,6 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page.locator('[data-cell="opens rest"]').click();
     },
   },
-  'bench-link': {
-    path: '/sites/marisma/bench/header',
-    prepare: async (page) => {
-      await stageFrame(page);
-      await page
-        .getByRole('navigation', { name: 'Parts' })
-        .getByRole('button', { name: '“Contact” alone' })
-        .first()
-        .click();
-      await page.locator('[data-cell="fill hover"]').click();
-    },
-  },
   'icon-picker': {
     path: '/sites/marisma/links',
     prepare: async (page) => {
@@ -164,18 +122,6 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page.waitForTimeout(3500);
     },
   },
-  'bench-arrange': {
-    path: '/sites/marisma/bench/header',
-    prepare: async (page) => {
-      await stageFrame(page);
-      await page
-        .getByRole('navigation', { name: 'Parts' })
-        .getByRole('button', { name: 'Row Main', exact: true })
-        .click();
-      await page.getByRole('button', { name: 'Arrangement of the row' }).click();
-      await page.waitForTimeout(2500);
-    },
-  },
   'bench-spread': {
     path: '/sites/marisma/bench/header',
     prepare: async (page) => {
@@ -196,14 +142,6 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page.mouse.move(640, 790);
     },
   },
-  'palette-type': {
-    path: '/sites/marisma/palette',
-    prepare: async (page) => {
-      await page.getByRole('region', { name: 'Type' }).scrollIntoViewIfNeeded();
-      await page.mouse.move(640, 500);
-      await page.mouse.wheel(0, 2000);
-    },
-  },
   'hand-off': {
     path: '/sites/marisma/hand-off',
     prepare: async (page) => {
@@ -211,6 +149,41 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
         .getByText(/B gzip/)
         .first()
         .waitFor();
+    },
+  },
+  'bench-footer': {
+    path: '/sites/marisma/bench/page-footer',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Link, level 2' })
+        .first()
+        .click();
+    },
+  },
+  'bench-ring': {
+    path: '/sites/orilla/bench/ring',
+    prepare: async (page) => {
+      await stageFrame(page);
+      await page
+        .getByRole('navigation', { name: 'Parts' })
+        .getByRole('button', { name: 'Links around it' })
+        .click();
+      await page.locator('[data-cell="ringForm rest"]').click();
+    },
+  },
+  pages: {
+    path: '/sites/marisma/pages',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: /^\/learn\/school-days\// }).click();
+      await page.waitForTimeout(1500);
+    },
+  },
+  try: {
+    path: '/sites/marisma/try/learn/guided-walks/',
+    prepare: async (page) => {
+      await page.frameLocator('iframe[title="Page"]').getByRole('heading', { level: 1 }).waitFor();
     },
   },
   // Last, as it changes the demo.

@@ -20,6 +20,8 @@ import { sceneMarkup } from './scenes.ts';
 
 /** A part that is carried over the stage. */
 export type Carried = Extract<FromFrame, { type: 'carry' }>;
+/** A ring whose link is dragged. */
+export type DraggedArc = Extract<FromFrame, { type: 'arc' }>;
 /** An edge of a panel that is dragged. */
 export type DraggedEdge = Extract<FromFrame, { type: 'edge' }>;
 
@@ -55,6 +57,7 @@ interface Props {
   readonly lit?: readonly string[];
   readonly onCarry?: (carried: Carried) => void;
   readonly onEdge?: (dragged: DraggedEdge) => void;
+  readonly onArc?: (dragged: DraggedArc) => void;
   /** A key was pressed on the stage that is no shortcut. */
   readonly onTyped?: (key: string) => void;
   /** Told where everything stands, whenever that may have changed; nothing is measured without. */
@@ -135,6 +138,7 @@ export function Stage({
   lit = NONE,
   onCarry,
   onEdge,
+  onArc,
   onTyped,
   onClosed,
   onMeasures,
@@ -164,6 +168,7 @@ export function Stage({
     onPick,
     onCarry,
     onEdge,
+    onArc,
     onTyped,
     onClosed,
     onMeasures,
@@ -179,6 +184,7 @@ export function Stage({
     onPick,
     onCarry,
     onEdge,
+    onArc,
     onTyped,
     onClosed,
     onMeasures,
@@ -240,6 +246,7 @@ export function Stage({
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
       else if (data.type === 'edge') latest.current.onEdge?.(data);
+      else if (data.type === 'arc') latest.current.onArc?.(data);
       else if (data.type === 'hanging') setHanging(data.boxes);
       else if (data.type === 'measures') latest.current.onMeasures?.(data.boxes);
       else if (data.type === 'closed') latest.current.onClosed?.();

@@ -359,6 +359,9 @@ tell({ type: 'ready' });
 void import('./carry.ts').then(({ listenToCarrying }) => {
   listenToCarrying(holder, entries, tell);
 });
+void import('./arcs.ts').then(({ listenToArcs }) => {
+  listenToArcs(holder, entries, tell);
+});
 void import('./edges.ts').then(({ listenToEdges }) => {
   listenToEdges(holder, entries, tell);
 });

@@ -131,6 +131,18 @@ export type FromFrame =
       readonly axis: 'inline' | 'block';
       readonly size: number;
     }
+  /** A link of an open ring is dragged: how far the arc is turned, how wide and how far away it is to be; null is as it was. */
+  | {
+      readonly type: 'arc';
+      readonly phase: 'move' | 'end' | 'cancel';
+      readonly owner: string;
+      /** Degrees onward. */
+      readonly turned: number;
+      /** Degrees. */
+      readonly span: number | null;
+      /** In px. */
+      readonly distance: number | null;
+    }
   /** Where everything stands: the boxes of what is seen of each owner. */
   | { readonly type: 'measures'; readonly boxes: readonly StageBox[] }
   /** The submenus that stand open, which may reach further down than the stage does. */

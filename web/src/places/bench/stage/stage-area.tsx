@@ -22,6 +22,7 @@ import { useRoom } from '../../../ui/use-room.ts';
 import { carriedPart, dropAt, type Drop } from '../outline/part-moves.ts';
 import { setCells } from '../sheet/sheet-edits.ts';
 import { Measures } from './measures.tsx';
+import { useArcs } from './use-arcs.ts';
 import type { Spread as SpreadStages } from './spread.tsx';
 import { useSelection } from './use-selection.ts';
 
@@ -164,6 +165,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const { selected, pinned, reveal } = useSelection(site, piece, elements);
   const { drop, onCarry } = useCarrying(site);
   const onEdge = useEdges(site);
+  const onArc = useArcs(site);
   const follow = useFollowing(piece.id, fonts, scene, besides);
   useFoldedWidth(site, piece);
   const litSelectors = useMemo(
@@ -232,6 +234,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             lit={litSelectors}
             onCarry={onCarry}
             onEdge={onEdge}
+            onArc={onArc}
             onTyped={typeIntoCell}
             inked={
               faint
