@@ -454,7 +454,7 @@ test.describe('on the demo', () => {
     await add('Search');
     await expect(stage.getByRole('searchbox', { name: 'Search' })).toBeVisible();
     await page.getByRole('button', { name: 'always in sight' }).click();
-    await expect(stage.getByRole('button', { name: 'Search', exact: true })).toBeVisible();
+    await expect(stage.locator('.hm-unfold > button')).toBeVisible();
     await add('Social links');
     await page.getByRole('button', { name: '+ social link' }).click();
     await page.getByLabel('address', { exact: true }).fill('https://www.youtube.com/@marisma');

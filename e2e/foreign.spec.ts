@@ -131,7 +131,7 @@ async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapsh
   if (await heading.isVisible()) await heading.click();
   await page.locator('.hm-ring-opener').click();
   await page.mouse.move(5, 5);
-  await page.waitForTimeout(500);
+  await page.waitForTimeout(700);
   return { closed, open: await snapshot(page, OURS) };
 }
 
@@ -140,7 +140,6 @@ const wholeAlone = new Map<number, Promise<{ closed: Snapshot; open: Snapshot }>
 for (const name of LARGE)
   for (const where of ['before', 'after'] as const)
     test(`${name} loaded ${where} every kind of piece changes nothing of ours`, async ({ page, host }) => {
-      await page.emulateMedia({ reducedMotion: 'reduce' });
       for (const width of [390, 1280]) {
         if (!wholeAlone.has(width)) {
           await open(page, host, width, {}, WHOLE);

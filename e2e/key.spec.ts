@@ -31,7 +31,7 @@ test('who comes from elsewhere comes in with the key, and the stage shows its fo
     await expect(page).toHaveURL(/\/sites\/marisma(?:\/bench\/header)?$/);
     const frame = page.locator('iframe[title="Stage"]');
     await frame.and(page.locator('[data-painted]')).waitFor();
-    const link = frame.contentFrame().getByRole('link', { name: 'News' });
+    const link = frame.contentFrame().getByRole('link', { name: 'News' }).first();
     await expect
       .poll(() =>
         link.evaluate(async () => {

@@ -115,7 +115,8 @@ test('a site is drawn once a revision: then a still picture of it stands there, 
           }),
         revision,
       );
-    await expect.poll(async () => kept(1)).toBe(2);
+    // Two pictures of each of the two sites.
+    await expect.poll(async () => kept(1)).toBe(4);
 
     await page.reload();
     await expect(stills).toHaveCount(2);
@@ -134,7 +135,7 @@ test('a site is drawn once a revision: then a still picture of it stands there, 
     await expect(frames.and(page.locator('[data-painted]'))).toHaveCount(2);
     await expect(stills).toHaveCount(0);
     await expect.poll(async () => kept(2)).toBe(2);
-    expect(await kept(1)).toBe(0);
+    expect(await kept(1)).toBe(2);
     await page.reload();
     await expect(stills).toHaveCount(2);
     expect(await difference(page, live, await card.screenshot())).toBeGreaterThan(0.3);

@@ -27,7 +27,7 @@ export function withIcon(
 }
 
 /** Takes something out of sight that is still read out. */
-const UNSEEN = [
+export const UNSEEN = [
   ['position', 'absolute'],
   ['inline-size', '1px'],
   ['block-size', '1px'],

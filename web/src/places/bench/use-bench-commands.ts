@@ -1,6 +1,6 @@
 import type { Site } from '@hamaca/core';
 import { useEffect, useMemo } from 'react';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
 import { benchStore, selectSlot, showStarters } from '../../store/bench-store.ts';
@@ -18,12 +18,12 @@ export function useBenchCommands(site: Site): void {
     if (benchStore.getState().keptOf !== id)
       benchStore.setState({ kept: site, keptOf: id, compare: 'off', spread: false });
   }, [site, id]);
-  const { piece: shown } = useParams();
   const navigate = useNavigate();
   const actions = useMemo(() => {
     const goBy = (step: number) => {
       const { pieces } = site;
-      const at = pieces.findIndex((piece) => piece.id === shown);
+      // What the address says is newer than what is drawn.
+      const at = pieces.findIndex(({ id: own }) => window.location.pathname.endsWith(`/bench/${own}`));
       const next = pieces[(Math.max(0, at) + step + pieces.length) % pieces.length];
       if (!next) return;
       selectSlot(next.id, '', null);
@@ -70,7 +70,7 @@ export function useBenchCommands(site: Site): void {
         document.querySelector<HTMLElement>('[aria-label="Find a property"]')?.focus();
       },
     };
-  }, [site, edit, id, shown, navigate]);
+  }, [site, edit, id, navigate]);
   useCommandActions(actions);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

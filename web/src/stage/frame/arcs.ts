@@ -73,9 +73,11 @@ export function listenToArcs(
     'pointerdown',
     (event) => {
       held = event.button === 0 ? heldAt(holder, entries(), event) : null;
-      // A link would be carried away as a link otherwise.
-      if (held) event.preventDefault();
-      if (held) event.stopPropagation();
+      if (!held) return;
+      // A link would be carried away as a link otherwise; the keys belong to the page all the same.
+      event.preventDefault();
+      event.stopPropagation();
+      window.focus();
     },
     true,
   );

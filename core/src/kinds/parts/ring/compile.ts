@@ -21,6 +21,7 @@ import {
   type Fragment,
   type PartOut,
 } from '../../out.ts';
+import { UNSEEN } from '../../with-icon.ts';
 import { accessibleName, itemAttributes } from '../menu/item.ts';
 import { APART, EDGE, type Ring, type RingPoint } from './arc.ts';
 import { hasLabel, ringItems, type RingPart } from './shape.ts';
@@ -188,16 +189,6 @@ const beneathRules = (stand: RingStand, out: PartOut): ConditionalRule[] => [
     ['max-block-size', `${LABEL.line}px`],
     ...CUT,
   ]),
-];
-
-/** Takes labels out of sight that are still read out. */
-const UNSEEN: readonly Declaration[] = [
-  ['position', 'absolute'],
-  ['inline-size', '1px'],
-  ['block-size', '1px'],
-  ['overflow', 'hidden'],
-  ['clip-path', 'inset(50%)'],
-  ['white-space', 'nowrap'],
 ];
 
 /** Links that come one after the other: the time between two in ms, and how many come apart. */
