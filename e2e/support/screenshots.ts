@@ -51,7 +51,7 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
     path: '/sites/marisma/bench/header',
     prepare: async (page) => {
       const stage = await stageFrame(page);
-      await stage.getByRole('link', { name: 'Birds' }).click();
+      await stage.getByRole('banner').getByRole('link', { name: 'Birds' }).click();
       await page.mouse.move(600, 790);
       await page.getByLabel('For', { exact: true }).click();
       await page.getByRole('option', { name: 'all levels' }).click();
