@@ -25,6 +25,8 @@ export interface StagePage {
   readonly markup: PageMarkup;
   /** Whether the piece that is looked at stands at its end. */
   readonly atEnd: boolean;
+  /** Whether little of the page’s own is shown; left out, where the piece stands at its end. */
+  readonly isLow?: boolean;
 }
 
 /** One compiler for all fonts that are known, so that an edit is compiled from what was made before it. */

@@ -89,10 +89,15 @@ const NO_BOXES: readonly Box[] = [];
 const NOTHING_REVEALED: Reveal = { panel: null, submenu: false };
 
 /** What a stage shows of a page over a scene. */
-export function shownPage(site: Site, { compiled, markup, atEnd }: StagePage, scene: Scene): ShownPage {
+export function shownPage(
+  site: Site,
+  { compiled, markup, atEnd, isLow = atEnd }: StagePage,
+  scene: Scene,
+): ShownPage {
   return {
     ...markup,
     atEnd,
+    isLow,
     root: compiled.root,
     columns: SIDE_BY_SIDE,
     column: BESIDE_COLUMN,

@@ -18,7 +18,7 @@ export function PagePreview({ site, page }: { readonly site: Site; readonly page
   const scene = site.scenes.at(-1);
   // What stands at its end is in sight too.
   const isEnded = pieces.some((piece) => pieceKind(piece).stands === 'end');
-  const whole = useMemo(() => shown && { ...shown, atEnd: isEnded }, [shown, isEnded]);
+  const whole = useMemo(() => shown && { ...shown, atEnd: false, isLow: isEnded }, [shown, isEnded]);
   return (
     <section aria-label={`The page ${page.path}`} className="grid content-start gap-3 p-4">
       <h2 className="flex items-baseline gap-3 text-bench">

@@ -129,12 +129,12 @@ function render({ changed }: RenderMessage): void {
   if (changed.direction !== undefined) document.documentElement.dir = page.direction;
   if (changed.stylesheet !== undefined) showStylesheet(before?.stylesheet ?? '', page.stylesheet);
   if (changed.scene !== undefined) scene.innerHTML = page.scene;
-  if (changed.atEnd !== undefined) {
+  if (changed.atEnd !== undefined || changed.isLow !== undefined) {
     // The end of a page is in sight beneath what little is left of the page.
     scene.style.cssText = page.column;
     if (page.atEnd) requestAnimationFrame(showEnd);
-    scene.style.maxHeight = page.atEnd ? '30vh' : '';
-    scene.style.overflow = page.atEnd ? 'hidden' : '';
+    scene.style.maxHeight = page.isLow ? '30vh' : '';
+    scene.style.overflow = page.isLow ? 'hidden' : '';
   }
   if (changed.script !== undefined || PLACES.some((place) => changed[place] !== undefined)) {
     buildAnew(page);
@@ -177,7 +177,9 @@ function boxesToOpen({ reveal, pinned: frozen }: PinMessage, chosen: Element | n
   const open = new Set<Element>(boxes.filter((box) => chosen !== null && box.contains(chosen)));
   const own = boxes.find((box) => box.parentElement === chosen?.closest('li'));
   if (own && frozen?.states.includes('open')) open.add(own);
-  const first = own ?? boxes.find((box) => box.closest('nav'));
+  // What is chosen in one piece opens nothing in another.
+  const root = chosen?.closest(`.${rendered?.root ?? 'none'}`);
+  const first = own ?? boxes.find((box) => box.closest('nav') && (!root || root.contains(box)));
   if (reveal.submenu && open.size === 0 && first) open.add(first);
   return open;
 }

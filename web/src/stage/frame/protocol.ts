@@ -29,6 +29,8 @@ export interface ShownPage extends PageMarkup {
   readonly entries: readonly ElementEntry[];
   /** Whether the piece that is looked at stands at the page's end. */
   readonly atEnd: boolean;
+  /** Whether little of the page’s own is shown, so that its end is in sight. */
+  readonly isLow: boolean;
   /** Start of the output's names, and the class of every root. */
   readonly prefix: string;
   readonly root: string;
