@@ -17,6 +17,13 @@ const GOES: Readonly<Record<keyof PageMarkup, readonly PiecePlace[]>> = {
   after: ['end', 'window', 'over'],
 };
 
+/** Pieces in the order in which a page has them. */
+export const inPageOrder = (pieces: readonly Piece[]): Piece[] =>
+  Object.values(GOES).flatMap((places) => standingAt(places, pieces));
+
+const standingAt = (places: readonly PiecePlace[], pieces: readonly Piece[]): Piece[] =>
+  places.flatMap((place) => pieces.filter((piece) => pieceKind(piece).stands === place));
+
 /** Where a piece's markup goes in a page, in words. */
 export const GOES_WHERE: Readonly<Record<PiecePlace, string>> = {
   start: 'as the first thing in the page’s body',
@@ -34,8 +41,7 @@ export function pageMarkup(
 ): PageMarkup {
   const all = withPanels(site, pieces);
   const goes = (where: keyof PageMarkup) =>
-    GOES[where]
-      .flatMap((place) => all.filter((piece) => pieceKind(piece).stands === place))
+    standingAt(GOES[where], all)
       .map(({ id }) => markup.get(id) ?? '')
       .join('');
   return { before: goes('before'), beside: goes('beside'), after: goes('after') };

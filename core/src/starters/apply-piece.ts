@@ -9,11 +9,13 @@ import type { Sidebar } from '../kinds/pieces/sidebar/sidebar.ts';
 import { createBlock } from '../kinds/sections/block/block.ts';
 import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
 import type { Part, PartKindId, Site } from '../kinds/site.ts';
-import type { Look, SlotLook, Values } from '../model/look.ts';
+import type { Look, Values } from '../model/look.ts';
 import type { Menu } from '../model/site-content.ts';
 import { FLOATS } from './floats.ts';
 import { FOOTERS } from './footers.ts';
-import { NARROWEST, type ColumnStarter, type PieceStarter, type PieceStarterPart } from './piece-starter.ts';
+import { fitLook } from './fit-look.ts';
+import type { ColumnStarter, PieceStarter, PieceStarterPart } from './piece-starter.ts';
+import { NARROW } from './starter.ts';
 import { SIDEBARS } from './sidebars.ts';
 
 /** A piece that such designs are for. */
@@ -32,7 +34,6 @@ const KINDS: Readonly<Record<PieceStarterPart['holds'], PartKindId>> = {
   logo: 'logo',
   social: 'social',
   owner: 'text',
-  rule: 'rule',
   more: 'opener',
 };
 
@@ -64,30 +65,9 @@ function making(site: Site, piece: StartedPiece, isBar: boolean): Making {
   };
 }
 
-/** A look with the site's own narrowest band in place of the one that is named; where there is but one, without it. */
-function fitted(site: Site, look: Look): Look {
-  const narrowest = site.bands.length > 1 ? site.bands.at(-1)?.id : undefined;
-  const fitBands = (bands: Readonly<Record<string, Values>>) =>
-    Object.fromEntries(
-      Object.entries(bands).flatMap(([band, values]) => {
-        if (Object.keys(values).length === 0) return [];
-        if (band !== NARROWEST) return [[band, values]];
-        return narrowest === undefined ? [] : [[narrowest, values]];
-      }),
-    );
-  const fitSlot = (slot: SlotLook) =>
-    Object.fromEntries(
-      Object.entries(slot).map(([level, states]) => [
-        level,
-        Object.fromEntries(
-          Object.entries(states as Readonly<Record<string, Readonly<Record<string, Values>>>>).map(
-            ([state, bands]) => [state, fitBands(bands)],
-          ),
-        ),
-      ]),
-    );
-  return Object.fromEntries(Object.entries(look).map(([slot, own]) => [slot, fitSlot(own)]));
-}
+/** The site's narrowest band, null where there is but one. */
+const narrowestOf = ({ bands }: Site): string | null =>
+  bands.length > 1 ? (bands.at(-1)?.id ?? null) : null;
 
 /** The menu that a new placement shows: the first, or for a bar the first that is short enough. */
 function menuFor({ site, isBar }: Making, used: ReadonlySet<string>): Menu | null {
@@ -131,8 +111,6 @@ function newPart(make: Making, { holds }: PieceStarterPart, used: ReadonlySet<st
       } as const;
       return makePart('text', world.freshId('text'), { entries: [entry] });
     }
-    case 'rule':
-      return makePart('rule', world.freshId('rule'));
     case 'more': {
       const [panel] = panelsOf(site);
       return panel
@@ -159,12 +137,14 @@ function fill(make: Making, wanted: readonly PieceStarterPart[], used: Set<strin
     if (!part) return [];
     if (part.kind === 'menu') used.add(part.menu);
     const levels = part.kind === 'menu' && entry.levels !== undefined ? { levels: entry.levels } : {};
-    return [{ ...part, ...levels, ...entry.settings, look: fitted(make.site, entry.look ?? {}) }];
+    return [
+      { ...part, ...levels, ...entry.settings, look: fitLook(entry.look ?? {}, narrowestOf(make.site)) },
+    ];
   });
 }
 
 const valuesLook = (site: Site, slot: string, values: Values, narrow: Values = {}): Look =>
-  fitted(site, { [slot]: { all: { rest: { all: values, [NARROWEST]: narrow } } } });
+  fitLook({ [slot]: { all: { rest: { all: values, [NARROW]: narrow } } } }, narrowestOf(site));
 
 function blocksOf(make: Making, piece: Sidebar | Floating, starter: ColumnStarter) {
   const used = new Set<string>();
@@ -212,11 +192,11 @@ function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter): Started
     return starter.kind === 'footer' ? { ...piece, look, rows: rowsOf(make, piece, starter.rows) } : piece;
   if (starter.kind === 'footer') return piece;
   const blocks = blocksOf(make, piece, starter);
-  if (piece.kind === 'sidebar') return { ...piece, ...starter.settings, look, blocks };
+  if (piece.kind === 'sidebar') return { ...piece, look, blocks };
   // A bar is for phones, anything else for every width.
   const { bands: _bands, ...anywhere } = piece;
-  const narrowest = site.bands.length > 1 ? site.bands.at(-1)?.id : undefined;
-  const bands = starter.bar && narrowest !== undefined ? { bands: [narrowest] } : {};
+  const narrowest = narrowestOf(site);
+  const bands = starter.bar && narrowest !== null ? { bands: [narrowest] } : {};
   return { ...anywhere, ...bands, look, blocks };
 }
 

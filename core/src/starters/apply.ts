@@ -11,10 +11,11 @@ import type { PropertyId } from '../kinds/properties/properties.ts';
 import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
 import type { Part, PartKindId, Site } from '../kinds/site.ts';
 import { idsOf, panelsFrom, panelsOf, partsOf } from '../kinds/placed.ts';
-import type { Look, SlotLook, Values } from '../model/look.ts';
+import type { Look, Values } from '../model/look.ts';
 import type { Icon } from '../model/site-content.ts';
 import type { Design } from '../edit/operations/design.ts';
-import { NARROW, type Starter, type StarterPart, type StarterRow } from './starter.ts';
+import { fitLook } from './fit-look.ts';
+import type { Starter, StarterPart, StarterRow } from './starter.ts';
 
 /** Drawings that icon links of a design start with, drawn for Hamaca. */
 const DRAWINGS = {
@@ -71,27 +72,6 @@ function bandsOf(site: Site, foldBand: string | null, only: 'wide' | undefined):
   const fold = site.bands.findIndex((band) => band.id === foldBand);
   if (only === undefined || fold <= 0) return null;
   return site.bands.slice(0, fold).map((band) => band.id);
-}
-
-/** A design's look with the site's own band in place of the narrow one; without one its exceptions are left out. */
-function fitLook(look: Look, foldBand: string | null): Look {
-  const fitSlot = (slotLook: SlotLook): SlotLook =>
-    Object.fromEntries(
-      Object.entries(slotLook).map(([level, states]) => [
-        level,
-        Object.fromEntries(
-          Object.entries(states).map(([state, bands]) => [
-            state,
-            Object.fromEntries(
-              Object.entries(bands).flatMap(([band, values]) =>
-                band !== NARROW ? [[band, values]] : foldBand === null ? [] : [[foldBand, values]],
-              ),
-            ),
-          ]),
-        ),
-      ]),
-    );
-  return Object.fromEntries(Object.entries(look).map(([slot, slotLook]) => [slot, fitSlot(slotLook)]));
 }
 
 function makePart(making: Making, given: StarterPart, foldBand: string | null): Part {

@@ -1,5 +1,6 @@
 import type { Look, Values } from '../model/look.ts';
 import type { FooterStarter, PieceStarterPart } from './piece-starter.ts';
+import { NARROW } from './starter.ts';
 
 const SEE_THROUGH = { literal: '#00000000' } as const;
 
@@ -31,7 +32,7 @@ function columns(colours: { readonly heading?: Values; readonly link?: Values } 
       2: {
         rest: {
           all: { opens: 'always open', indent: 0, fill: SEE_THROUGH, minWidth: 0, paddingBlock: 4 },
-          ...(folds ? { narrowest: narrow } : {}),
+          ...(folds ? { [NARROW]: narrow } : {}),
         },
       },
     },

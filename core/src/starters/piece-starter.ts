@@ -8,14 +8,11 @@ import type { Arrangement, Zone } from '../kinds/sections/row/shape.ts';
  * elsewhere in the site, else made anew. Links are the site's first menu, `more links` the next one that has any.
  */
 export interface PieceStarterPart {
-  readonly holds: 'links' | 'more links' | 'ring' | 'logo' | 'social' | 'owner' | 'rule' | 'more';
+  readonly holds: 'links' | 'more links' | 'ring' | 'logo' | 'social' | 'owner' | 'more';
   readonly levels?: ShownLevels;
   readonly settings?: Readonly<Record<string, unknown>>;
   readonly look?: Look;
 }
-
-/** A band of the site, by what it is: its narrowest one. */
-export const NARROWEST = 'narrowest';
 
 interface StarterBase {
   readonly id: string;
@@ -24,7 +21,6 @@ interface StarterBase {
   /** Values of the piece itself, and what it says where the page is narrowest. */
   readonly look: Values;
   readonly narrow?: Values;
-  readonly settings?: Readonly<Record<string, unknown>>;
 }
 
 /** A row of a starting footer. */

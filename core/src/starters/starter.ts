@@ -61,7 +61,7 @@ export interface Starter {
   readonly panel: { readonly look: Look };
 }
 
-/** The band key that stands for the widths at which the menu is folded. */
+/** The band key that stands for the widths at which the menu is folded, or for the narrowest band. */
 export const NARROW = 'narrow';
 
 type States = { readonly [S in State]?: Values };

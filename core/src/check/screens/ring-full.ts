@@ -2,6 +2,7 @@ import type { RingPart } from '../../kinds/parts/ring/shape.ts';
 import { ringCount, ringIn, SMALLEST } from '../../kinds/parts/ring/standing.ts';
 import { isOwnerShownIn } from '../../kinds/folds.ts';
 import { ownersOf } from '../../kinds/placed.ts';
+import type { PropertyId } from '../../kinds/properties/properties.ts';
 import type { PartCheck } from '../check.ts';
 import { cellIn, valueIn } from './values.ts';
 
@@ -16,9 +17,9 @@ export const ringFull: PartCheck = {
     if (part.kind !== 'ring' || !owner) return null;
     const ring: RingPart = part;
     const looks = {
-      own: (slot: string, property: Parameters<typeof valueIn>[2], band: number) =>
+      own: (slot: string, property: PropertyId, band: number) =>
         valueIn(site, { owner: ring.id, slot }, property, band),
-      piece: (slot: string, property: Parameters<typeof valueIn>[2], band: number) =>
+      piece: (slot: string, property: PropertyId, band: number) =>
         valueIn(site, { owner: piece.id, slot }, property, band),
     };
     for (const band of site.bands.keys()) {

@@ -1,6 +1,5 @@
 import { memoise } from '../../base/memo.ts';
 import { pieceKind } from '../../kinds/catalogue.ts';
-import type { PiecePlace } from '../../kinds/kind.ts';
 import { pageSets, withPanels, type PageSet } from '../../kinds/page-rules.ts';
 import { opensOver, panelsFrom, standingPieces } from '../../kinds/placed.ts';
 import type { Piece, Site } from '../../kinds/site.ts';
@@ -8,6 +7,7 @@ import type { Page } from '../../model/site-content.ts';
 import {
   BESIDE_COLUMN,
   GOES_WHERE,
+  inPageOrder,
   pageMarkup,
   SIDE_BY_SIDE,
   type PageMarkup,
@@ -46,15 +46,9 @@ export interface PieceFile {
   readonly holds: readonly Piece[];
 }
 
-/** In which order pieces are listed: as they stand on a page. */
-const LISTED: readonly PiecePlace[] = ['start', 'beside', 'end', 'window', 'over'];
-
-const inOrder = (pieces: readonly Piece[]): Piece[] =>
-  LISTED.flatMap((place) => pieces.filter((piece) => pieceKind(piece).stands === place));
-
 /** One file for each piece that stands in pages, the first with the shortest name, and for each panel that several of them open. */
 export const pieceFiles = memoise((site: Site): readonly PieceFile[] => {
-  const standing = inOrder(standingPieces(site));
+  const standing = inPageOrder(standingPieces(site));
   const openers = (panel: Piece) => standing.filter((piece) => panelsFrom(site, piece).includes(panel));
   const shared = site.pieces.filter((piece) => opensOver(piece) && openers(piece).length > 1);
   const taken = new Set<string>();

@@ -86,7 +86,7 @@ export function printTriedPage(site: Site, { path, base, fontBase, fonts }: Trie
 <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
 <title>${escapeText(title)} · ${escapeText(site.name)}</title>
 <style>${styleOf(site.scenes.at(-1)?.ground ?? '#ffffff')}</style>
-<style>${compiled.stylesheet.replaceAll('</', '<\\/')}</style>
+<style>${inside(compiled.stylesheet)}</style>
 </head>
 <body>
 ${before}${beside === '' ? main : `<div class="columns">${beside}${main}</div>`}

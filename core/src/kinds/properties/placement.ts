@@ -6,10 +6,11 @@ export const OPENINGS = ['below', 'beside', 'across', 'in place', 'always open',
 
 export type Opening = (typeof OPENINGS)[number];
 
-const INSET = (edge: string) => `env(safe-area-inset-${edge}, 0px)`;
+/** What the device keeps for itself along an edge. */
+export const INSET = (edge: string) => `env(safe-area-inset-${edge}, 0px)`;
 
 /** The device's own edges are told as left and right: the wider one is kept on both sides. */
-const ASIDE = `max(${INSET('left')}, ${INSET('right')})`;
+export const ASIDE = `max(${INSET('left')}, ${INSET('right')})`;
 
 /** Places of a window where something stands fixed, with what keeps it there; null in its row. */
 export const FIXED_PLACES = {

@@ -37,11 +37,10 @@ export interface Ring {
   readonly points: readonly RingPoint[];
   /** How many links stand on each circle, the innermost first. */
   readonly circles: readonly number[];
-  /** The innermost circle's radius, where its first and last link stand, and the middle it faces. */
+  /** The innermost circle's radius, and where its first and last link stand. */
   readonly radius: number;
   readonly from: number;
   readonly to: number;
-  readonly facing: number;
   /** Whether turn and width are those that were wished. */
   readonly asWished: boolean;
 }
@@ -215,7 +214,6 @@ function layOut(question: RingQuestion, asWished: boolean): Ring | null {
     radius: first.radius,
     from: angles[0]?.[0] ?? 0,
     to: angles[0]?.at(-1) ?? 0,
-    facing: facingOf(question),
     asWished,
   };
 }

@@ -16,6 +16,7 @@ import {
   type Said,
 } from '../../out.ts';
 import type { FloatPlace, FLOATING_PROPERTIES } from '../../properties/floating.ts';
+import { ASIDE, INSET } from '../../properties/placement.ts';
 import { RING_LOOK, RING_SHAPE, type RingPart } from '../../parts/ring/shape.ts';
 import { createBlock, type Block } from '../../sections/block/block.ts';
 import type { Part, Site } from '../../site.ts';
@@ -53,10 +54,6 @@ function standIn({ id }: Floating, band: number, out: PieceOut): Stand {
     height: typeof height === 'number' ? height : 0,
   };
 }
-
-const INSET = (edge: string) => `env(safe-area-inset-${edge}, 0px)`;
-/** The device's own edges are told as left and right: the wider one is kept on both sides. */
-const ASIDE = `max(${INSET('left')}, ${INSET('right')})`;
 
 const plus = (offset: string, inset: string) => (offset === '0' ? inset : `calc(${offset} + ${inset})`);
 

@@ -46,6 +46,10 @@ import { cellOf, type SheetCell } from './sheet-model.ts';
 /** What is seen only while something comes or goes. */
 const seenOnTheWay: readonly PropertyId[] = [...ARRIVAL_PROPERTIES, ...COMING_PROPERTIES];
 
+/** The band that a reach says something in: all of them where it is the widest, or none. */
+export const reachKey = ({ bands }: Site, reach: string): string =>
+  bands.findIndex(({ id }) => id === reach) <= 0 ? 'all' : reach;
+
 /** Sets or clears cells as far as the reach that is chosen goes. */
 export function setCells(cells: readonly CellValue[]): Edit {
   const { extent } = benchStore.getState();

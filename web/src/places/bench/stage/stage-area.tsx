@@ -20,7 +20,7 @@ import { useEdit, useSiteState, useSiteStore } from '../../../store/open-site.ts
 import { later } from '../../../ui/later.tsx';
 import { useRoom } from '../../../ui/use-room.ts';
 import { carriedPart, dropAt, type Drop } from '../outline/part-moves.ts';
-import { setCells } from '../sheet/sheet-edits.ts';
+import { reachKey, setCells } from '../sheet/sheet-edits.ts';
 import { Measures } from './measures.tsx';
 import { useArcs } from './use-arcs.ts';
 import type { Spread as SpreadStages } from './spread.tsx';
@@ -55,7 +55,7 @@ function useEdges(site: Site) {
       return;
     }
     const { reach } = benchStore.getState();
-    const band = site.bands.findIndex(({ id }) => id === reach) <= 0 ? 'all' : reach;
+    const band = reachKey(site, reach);
     const edit = setCells([
       {
         owner,
@@ -183,8 +183,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
     benchStore.setState({ opened });
     // Who clicks another piece goes on with that one.
     const picked = ownersOf(site).get(owner)?.piece;
-    if (picked && picked !== hostOf(site, piece) && !opensOver(picked))
-      void navigate(`/sites/${id}/bench/${picked.id}`);
+    if (picked && picked !== host && !opensOver(picked)) void navigate(`/sites/${id}/bench/${picked.id}`);
   };
   const onClosed = () => {
     benchStore.setState({ opened: null });

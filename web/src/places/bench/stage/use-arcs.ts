@@ -3,7 +3,7 @@ import { useRef } from 'react';
 import { benchStore } from '../../../store/bench-store.ts';
 import { useSiteStore } from '../../../store/open-site.tsx';
 import type { DraggedArc } from '../../../stage/stage.tsx';
-import { setCells } from '../sheet/sheet-edits.ts';
+import { reachKey, setCells } from '../sheet/sheet-edits.ts';
 
 const STEP = { angle: 5, distance: 4 } as const;
 
@@ -29,7 +29,7 @@ export function useArcs(site: Site) {
         ? []
         : [['ringDistance', Math.min(400, rounded(distance, STEP.distance))] as const]),
     ];
-    const band = site.bands.findIndex(({ id }) => id === reach) <= 0 ? 'all' : reach;
+    const band = reachKey(site, reach);
     const cells = wished.map(([property, value]) => ({
       owner,
       slot: 'ring',
