@@ -174,6 +174,7 @@ test('two blocks meet from both sides, each by itself, and part again', async ({
     kind: 'text',
     id: 'words',
     entries: [{ id: 'words-1', text: 'Open all year', target: { kind: 'none' }, icon: null }],
+    yearKept: false,
     look: {},
   };
   site = edited(site, {

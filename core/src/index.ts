@@ -68,6 +68,7 @@ export {
   partKindById,
   pieceKind,
   pieceKindById,
+  sectionKind,
   shapeOf,
   slotsOf,
 } from './kinds/catalogue.ts';
@@ -89,7 +90,7 @@ export {
   createRow,
   type Row,
 } from './kinds/sections/row/shape.ts';
-export type { Part, PartKindId, Piece, PieceKindId, Section, Site } from './kinds/site.ts';
+export type { Part, PartKindId, Piece, PieceKindId, Section, SectionKindId, Site } from './kinds/site.ts';
 export {
   findPart,
   findPiece,
@@ -105,6 +106,7 @@ export {
   type PlacedSection,
   placementsOf,
   regionsOf,
+  sectionKindsIn,
   sectionsOf,
   slotKind,
   standingPieces,

@@ -1,14 +1,16 @@
 import { countingIds } from '../src/base/ids.ts';
 import { wornAt } from '../src/kinds/wears.ts';
 import { itemKey } from '../src/model/states.ts';
-import { kindLabel, pieceKind, pieceKindById, slotsOf } from '../src/kinds/catalogue.ts';
-import { createPart, newPartWorld } from '../src/kinds/create.ts';
+import { kindLabel, pieceKind, pieceKindById, sectionKind, slotsOf } from '../src/kinds/catalogue.ts';
+import { createPart, makePart, newPartWorld } from '../src/kinds/create.ts';
 import { property, PROPERTIES, type PropertyId } from '../src/kinds/properties/properties.ts';
 import { PARTS } from '../src/kinds/parts/parts.ts';
-import type { Part, Piece, Site } from '../src/kinds/site.ts';
-import { regionsOf } from '../src/kinds/placed.ts';
+import type { Part, Piece, Section, Site } from '../src/kinds/site.ts';
+import { regionsOf, sectionKindsIn } from '../src/kinds/placed.ts';
+import { createColumn } from '../src/kinds/sections/column/column.ts';
 import { runEdit, type SingleEdit } from '../src/edit/operations.ts';
 import { loadSite } from '../src/load/load-site.ts';
+import { NO_TARGET } from '../src/model/target.ts';
 import type { SlotKind } from '../src/model/slot.ts';
 import { ROLES, type ColourValue, type Value } from '../src/values/values.ts';
 import { rawDemo } from './demo.ts';
@@ -142,6 +144,18 @@ const dressed = (level: number) => [
   { id: `divider-${level}`, label: '', target: { kind: 'none' }, role: 'divider', children: [] },
 ];
 
+/** Columns of a footer, one under a heading. */
+const columns = () => [
+  { ...createColumn('column-a', 'First'), heading: 'Under a heading', parts: [columnText('column-text')] },
+  createColumn('column-b', 'Second', [columnText('column-more')]),
+];
+
+const columnText = (id: string) =>
+  makePart('text', id, {
+    entries: [{ id: `${id}-entry`, text: '© 2019–2024 Marisma', target: NO_TARGET, icon: null }],
+    yearKept: true,
+  });
+
 /** Links that have looks of their own: of every role, at every level. */
 const SINGLE = ['link1', 'dressed-1', 'dressed-2', 'dressed-3', 'action-2', 'heading-1', 'divider-2'];
 
@@ -172,6 +186,8 @@ export function randomSite(random: Random): Site {
     const made = pieceKindById(kind).create({ id, name: kindLabel(kind), freshId, site: filled });
     raw.pieces.push(JSON.parse(JSON.stringify(made)));
   }
+  const foot = raw.pieces.find(({ kind }: Piece) => kind === 'footer');
+  foot.sections.unshift(...columns());
   // The opener’s label is there to be styled.
   raw.pieces.at(-1).blocks[0].parts[0].labelShown = true;
   const owners = [
@@ -182,6 +198,7 @@ export function randomSite(random: Random): Site {
     ...raw.pieces[1].blocks,
     // What stands in a footer is what stands in a header.
     ...raw.pieces.slice(2),
+    ...foot.sections.slice(0, 2),
     ...raw.pieces.at(-1).blocks.flatMap((block: { parts: object[] }) => block.parts),
   ];
   for (const owner of owners) {
@@ -254,6 +271,11 @@ export function wholeSite(): Site {
   for (const [kind, id] of STANDING) {
     const piece = pieceKindById(kind).create({ id, name: kindLabel(kind), freshId: () => freshId(id), site });
     make({ name: 'add-piece', args: { piece: piece as never } });
+    // A section of every kind it may hold.
+    for (const held of sectionKindsIn(piece as never)) {
+      const section = sectionKind(held).create(`${id}-${held}`, held) as unknown as Section;
+      make({ name: 'add-section', args: { piece: id, section, index: 99 } });
+    }
   }
   const [page] = site.pages;
   make({

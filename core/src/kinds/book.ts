@@ -2,7 +2,7 @@ import { isRecord } from '../base/json.ts';
 import type { Violation } from '../model/violation.ts';
 import { ITEM_SHAPE } from '../model/menu-item.ts';
 import type { KindBook } from '../model/shape/violations.ts';
-import type { Shape } from '../model/shape/field.ts';
+import { sectionIn, type Shape } from '../model/shape/field.ts';
 import { isState, itemOf, LEVEL_KEYS } from '../model/states.ts';
 import { acceptsValue, allowedValue } from '../values/accepts.ts';
 import { ID } from '../values/url.ts';
@@ -86,12 +86,14 @@ export const BOOK: KindBook = {
   variants: (spec) => {
     if (spec.of === 'items') return LINKS;
     const all = THING_SHAPES[spec.of];
-    const only = spec.section;
-    return only === undefined ? all : Object.fromEntries(Object.entries(all).filter(([key]) => key === only));
+    const only = spec.sections;
+    return only === undefined
+      ? all
+      : Object.fromEntries(Object.entries(all).filter(([key]) => only.includes(key)));
   },
   shapeOf: (spec, value) => {
     if (spec.of === 'items') return ITEM_SHAPE;
-    const kind = spec.of === 'sections' ? (spec.section ?? '') : value['kind'];
+    const kind = spec.of === 'sections' ? sectionIn(spec, value) : value['kind'];
     const all: Readonly<Record<string, Shape>> = THING_SHAPES[spec.of];
     return typeof kind === 'string' && Object.hasOwn(all, kind) ? (all[kind] ?? null) : null;
   },

@@ -57,7 +57,9 @@ export const isSectionKind = (kind: string): kind is SectionKindId => sections.h
 /** Every kind that carries a look, in the order of the outline and the stylesheet. */
 export const OWNER_KINDS: readonly OwnerKind[] = [...PIECES, ...SECTIONS, ...PARTS].map((kind) => kind.id);
 
-const anyKind = (id: OwnerKind) => piecesById.get(id) ?? sections.get(id) ?? known(parts, id);
+/** What the kind of any owner says of itself. */
+export const kindOf = (id: OwnerKind): Kind<string, Shape> =>
+  piecesById.get(id) ?? sections.get(id) ?? known(parts, id);
 
 /** Every slot takes declarations of the designer's own behind all else it says. */
 const withOwn = memoise((slots: Readonly<Record<string, SlotKind>>) =>
@@ -71,10 +73,10 @@ const withOwn = memoise((slots: Readonly<Record<string, SlotKind>>) =>
 
 /** The slots of one kind of owner, by id. */
 export function slotsOf(kind: OwnerKind): Readonly<Record<string, SlotKind>> {
-  return withOwn(anyKind(kind).slots);
+  return withOwn(kindOf(kind).slots);
 }
 
-export const kindLabel = (kind: OwnerKind): string => anyKind(kind).label;
+export const kindLabel = (kind: OwnerKind): string => kindOf(kind).label;
 
 /** Where a part that folds away arrives, and from which band down it is away. */
 const FOLDS = optional(

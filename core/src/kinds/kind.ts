@@ -22,6 +22,8 @@ export interface Kind<Id extends string, S extends Shape> {
   /** Its own fields, besides those that all of its sort have. */
   readonly shape: S;
   readonly slots: Readonly<Record<string, SlotKind>>;
+  /** What it reads of the looks of its slots at rest, by slot, besides what they are arranged by. */
+  readonly reads?: Readonly<Record<string, readonly PropertyId[]>>;
 }
 
 /** In which bands a part leaves its place, and where it arrives: at a berth, or nowhere. */
@@ -124,6 +126,8 @@ export type SectionOf<S extends Shape> = SectionBase & Infer<S>;
 
 /** A sort of section: a row of a header, a block of a panel. It holds regions, and regions hold parts. */
 export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id, S> {
+  /** One to stand beside others of its piece. */
+  readonly create: (id: string, name: string) => SectionOf<S>;
   readonly compile: (section: SectionOf<S>, out: SectionOut) => Fragment;
   /** The least width it takes on one line, in px, Infinity where it never does; left out where it is not to stand on one. */
   readonly extent?: (section: SectionOf<S>, at: SectionExtents) => Extent;
@@ -131,6 +135,10 @@ export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id
   readonly contained?: (section: SectionOf<S>) => number | null;
   /** The slot that lies behind what stands in it. */
   readonly ground: string;
+  /** Whether a slot of its own is there at all. */
+  readonly hasSlot?: (section: SectionOf<S>, slot: string) => boolean;
+  /** The words it shows itself, besides those of its parts. */
+  readonly texts?: (section: SectionOf<S>) => readonly string[];
 }
 
 /** What every piece has besides its own fields. */
@@ -184,6 +192,8 @@ export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, 
   readonly drawn?: (piece: PieceOf<Id, S>) => readonly string[];
   /** The states anything in it can come to. */
   readonly comesTo: (piece: PieceOf<Id, S>, state: State) => boolean;
+  /** The width in px that a slot of its own keeps its content to; null, or left out, where that grows. */
+  readonly contained?: (piece: PieceOf<Id, S>, slot: string) => number | null;
   /** Where on a page it stands. */
   readonly stands: PiecePlace;
   /** Whether it stays in the window in a band while the page scrolls; left out, in every one in which it comes to be scrolled. */

@@ -200,6 +200,8 @@ export interface PieceOut extends Out {
   readonly openedFrom: 'start' | 'end';
   /** The width in px below which anything of it folds away; null where nothing does. */
   readonly foldsBelow: number | null;
+  /** A value as the declarations of its property. */
+  readonly declared: (id: PropertyId, value: Value) => readonly Declaration[];
   /** Least height of a section in px in a band; nothing where it is not shown there. */
   readonly leastHeight: (section: Section, band: number, states?: readonly State[]) => number;
   /** What the look of a slot says of a property at rest in one band. */
@@ -207,6 +209,10 @@ export interface PieceOut extends Out {
   /** What something comes to in each band: what is alike once, with the widths of its bands. */
   readonly inBands: <Told>(read: (band: number) => Told) => readonly Said<Told>[];
 }
+
+/** The padding of a box whose content keeps to a width in px: it grows, and the box's fill goes on to the edges. */
+export const containedPadding = (padding: string, contained: number): string =>
+  `max(${padding === '0' ? '0px' : padding}, calc(50% - ${contained / 2}px))`;
 
 /** What the page's own rules for drawings cannot change. The drawing's own colours are attributes, so it is not reset as a whole. */
 export const DRAWN: readonly Declaration[] = [

@@ -1,11 +1,19 @@
 import { memoise } from '../base/memo.ts';
 import { isRecord } from '../base/json.ts';
 import type { Look, SlotRef } from '../model/look.ts';
-import type { Field, FieldSpec, Shape } from '../model/shape/field.ts';
+import { sectionIn, type Field, type FieldSpec, type Shape } from '../model/shape/field.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemOf, levelKey, levelOf, type Level, type LevelKey } from '../model/states.ts';
 import { BOOK } from './book.ts';
-import { partKind, pieceKind, shapeOf, SITE_SHAPE, slotsOf, type OwnerKind } from './catalogue.ts';
+import {
+  partKind,
+  pieceKind,
+  sectionKind,
+  shapeOf,
+  SITE_SHAPE,
+  slotsOf,
+  type OwnerKind,
+} from './catalogue.ts';
 import { itemLevels, itemsOf, shownLinks } from './content.ts';
 import type { MenuPart } from './parts/menu/shape.ts';
 import type { Part, Piece, Region, Section, SectionKindId, Site } from './site.ts';
@@ -70,12 +78,21 @@ function placeSection(piece: Piece, kind: SectionKindId, section: Section, path:
   return { section, kind, piece, regions, path };
 }
 
+/** The kinds of sections that a piece may hold. */
+export const sectionKindsIn = (piece: Piece): readonly SectionKindId[] =>
+  listFields(shapeOf(piece.kind)).flatMap(({ spec }) => (spec.sections ?? []) as SectionKindId[]);
+
 /** Every section of every piece in document order. */
 export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>
   site.pieces.flatMap((piece, index) =>
     listsIn(shapeOf(piece.kind), piece, `/pieces/${index}`).flatMap(({ spec, list, path }) =>
       (list as readonly Section[]).map((section, place) =>
-        placeSection(piece, spec.section as SectionKindId, section, `${path}/${place}`),
+        placeSection(
+          piece,
+          sectionIn(spec, section as { kind?: string }) as SectionKindId,
+          section,
+          `${path}/${place}`,
+        ),
       ),
     ),
   ),
@@ -201,7 +218,8 @@ export function slotKind(site: Site, ref: SlotRef): SlotKind | null {
 /** Whether an owner shows a slot: nothing is styled that is not there. */
 export function hasSlot(site: Site, owner: Owner, slot: string): boolean {
   if (owner.sort === 'piece') return pieceKind(owner.piece).hasSlot?.(owner.piece as never, slot) ?? true;
-  if (owner.sort !== 'part') return true;
+  if (owner.sort === 'section')
+    return sectionKind(owner.kind as SectionKindId).hasSlot?.(owner.thing as never, slot) ?? true;
   const part = owner.thing as Part;
   return partKind(part).hasSlot?.(part as never, slot, site) ?? true;
 }

@@ -1,11 +1,14 @@
-import { partKind, pieceKind } from './catalogue.ts';
-import { partsOf } from './placed.ts';
+import { partKind, pieceKind, sectionKind } from './catalogue.ts';
+import { partsOf, sectionsOf } from './placed.ts';
 import type { Piece, Site } from './site.ts';
 
 /** The words of some pieces, one after another. */
 export function wordsOf(site: Site, pieces: readonly Piece[]): string {
   const texts = pieces.flatMap((piece) => [
     ...(pieceKind(piece).texts?.(piece as never) ?? []),
+    ...sectionsOf(site).flatMap(({ section, kind, piece: host }) =>
+      host === piece ? (sectionKind(kind).texts?.(section as never) ?? []) : [],
+    ),
     ...partsOf(site, piece).flatMap((part) => partKind(part).texts(part as never, site)),
   ]);
   return texts.join(' ');

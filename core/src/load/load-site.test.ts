@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { describe, expect, test } from '@jest/globals';
-import { DEMO, rawDemo } from '../../test/demo.ts';
+import { compilePage, DEMO, rawDemo } from '../../test/demo.ts';
 import { migrate, FORMAT_VERSION, MIGRATIONS } from '../migrate/migrate.ts';
 import { loadSite, parseSiteFile } from './load-site.ts';
 import { placedParts } from '../kinds/placed.ts';
@@ -345,6 +345,7 @@ describe('loading a site', () => {
           id: 't',
           look: {},
           entries: [{ id: 'e', text: 'x', target: { kind: 'page', page: 'gone' }, icon: null }],
+          yearKept: false,
         });
       },
     ],
@@ -510,6 +511,18 @@ describe('migrating', () => {
     expect(loaded.value.pieces[1]).toMatchObject({
       blocks: [{ id: 'panel-block', parts: [{ kind: 'berth', id: 'panel-berth' }] }],
     });
+  });
+  test('a site of version 6 has footers of sections, and texts whose year stays as it is written', () => {
+    const loaded = parseSiteFile(
+      readFileSync(new URL('../../test/old/version-6.hamaca.json', import.meta.url), 'utf8'),
+    );
+    if (!loaded.ok) throw new Error(loaded.error[0]?.message);
+    const footer = loaded.value.pieces.find((piece) => piece.kind === 'footer');
+    expect(footer).toMatchObject({ contained: null, sections: [{ zones: {} }, { zones: {} }] });
+    const texts = placedParts(loaded.value).flatMap(({ part }) => (part.kind === 'text' ? [part] : []));
+    expect(texts.length).toBeGreaterThan(0);
+    expect(texts.every((part) => !part.yearKept)).toBe(true);
+    expect(compilePage(loaded.value).pieces.get(footer?.id ?? '')).toContain('<footer');
   });
   test.each([2, 3, 4, 5])('a site of version %i loads as today’s and compiles', (version) => {
     const loaded = parseSiteFile(

@@ -6,9 +6,10 @@ import { BENCH_STEP } from './steps/2-bench.ts';
 import { PIECES_STEP } from './steps/3-pieces.ts';
 import { SUBMENUS_STEP } from './steps/4-submenus.ts';
 import { ICONS_STEP } from './steps/5-icons.ts';
+import { COLUMNS_STEP } from './steps/6-columns.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 6;
+export const FORMAT_VERSION = 7;
 
 /** All steps in order. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -17,6 +18,7 @@ export const MIGRATIONS: readonly Migration[] = [
   PIECES_STEP,
   SUBMENUS_STEP,
   ICONS_STEP,
+  COLUMNS_STEP,
 ];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [

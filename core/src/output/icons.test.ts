@@ -60,6 +60,7 @@ describe.each(Object.keys(ICONS) as (keyof typeof ICONS)[])('an icon that is a %
           kind: 'text',
           id: 'hours',
           entries: [{ id: 'entry', text: 'Open', target: { kind: 'none' }, icon: 'icon-a' }],
+          yearKept: false,
           look: {},
         });
       }),

@@ -1,7 +1,7 @@
 import { sameJson } from '../base/json.ts';
 import { memoise } from '../base/memo.ts';
 import { partKind, pieceKind, sectionKind, slotsOf } from '../kinds/catalogue.ts';
-import { MAY_MOVE, widely } from '../kinds/out.ts';
+import { containedPadding, MAY_MOVE, widely } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Part, SectionKindId, Site } from '../kinds/site.ts';
 import { itemLevels } from '../kinds/content.ts';
@@ -34,16 +34,11 @@ interface SlotContext {
   readonly owner: Owner;
   readonly slot: string;
   readonly kind: SlotKind;
-  /** Width in px that a row's content keeps to, or null. */
+  /** Width in px that its content keeps to, or null. */
   readonly contained: number | null;
   readonly marks: Marks | null;
   /** The custom property that goes before a value at rest; null where the look decides alone. */
   readonly variable: (id: PropertyId) => string | null;
-}
-
-/** A row whose content is contained grows its padding: its fill goes on to the edges. */
-function containedPadding(padding: string, contained: number): string {
-  return `max(${padding}, calc(50% - ${contained / 2}px))`;
 }
 
 function declare(
@@ -64,10 +59,7 @@ function declare(
   if (before !== null)
     return declarations.map(([name, css]): Declaration => [name, `var(${before}, ${css})`]);
   if (id !== 'paddingInline' || contained === null) return declarations;
-  return declarations.map(([name, css]): Declaration => [
-    name,
-    containedPadding(css === '0' ? '0px' : css, contained),
-  ]);
+  return declarations.map(([name, css]): Declaration => [name, containedPadding(css, contained)]);
 }
 
 /** The properties a slot may have to say without a look: those with a default, those of type, those the root inherits to it, networks’ colours. */
@@ -324,8 +316,9 @@ function shownCandidates(
   );
 }
 
-/** The width in px that the content of a section keeps to; null for anything else. */
-function containedOf({ sort, kind, thing }: Owner): number | null {
+/** The width in px that a slot keeps its content to; null where that grows. */
+function containedOf({ sort, kind, thing, piece }: Owner, slot: string): number | null {
+  if (sort === 'piece') return pieceKind(piece).contained?.(piece as never, slot) ?? null;
   return sort === 'section' ? (sectionKind(kind as SectionKindId).contained?.(thing as never) ?? null) : null;
 }
 
@@ -372,7 +365,7 @@ function slotRules(
     owner,
     slot,
     kind,
-    contained: containedOf(owner),
+    contained: containedOf(owner, slot),
     marks,
     variable: variableOf(context, owner, slot),
   };

@@ -31,6 +31,7 @@ import { isLength, toPixels } from '../values/length.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { beneath } from './hang.ts';
 import { countIcons, drawnSvg, glyph, icon, symbols } from './icons.ts';
+import { valueDeclarations } from './values.ts';
 import { arrangedItems, inBands, saidInBands, saidTogether, says, singleLinks } from './said.ts';
 import { itemClass, ofLevel, openedPage, stateMedia } from './selectors.ts';
 import { levelKey, type State } from '../model/states.ts';
@@ -220,6 +221,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     own: ownRoot(context, piece),
     openedFrom: openedFrom(site, piece.id),
     foldsBelow: foldsBelow(site, piece),
+    declared: (id, value) => valueDeclarations(context, id, value),
     leastHeight: (section, band, states) => leastHeight(context, section, band, states),
     valueIn,
     inBands: (read) => inBands(site, read),

@@ -1,5 +1,5 @@
 import { memoise } from '../base/memo.ts';
-import { slotsOf } from '../kinds/catalogue.ts';
+import { kindOf, slotsOf } from '../kinds/catalogue.ts';
 import type { Said } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
 import type { Owner } from '../kinds/placed.ts';
@@ -103,15 +103,9 @@ const arrangedSlots = memoise((slots: Readonly<Record<string, SlotKind>>): reado
   ),
 );
 
-/** What kinds read of the looks of whole pieces and parts, by kind and slot, besides what they are arranged by. */
-const READ_OF: Readonly<Record<string, Readonly<Record<string, readonly PropertyId[]>>>> = {
-  ring: { 'ring-opener': ['minWidth', 'height'], 'ring-link': ['minWidth', 'height'], ring: ['gap'] },
-  floating: { floating: ['height', 'paddingInline', 'paddingBlock'] },
-};
-
-/** These, band by band, as text. */
+/** What a kind reads of an owner’s look besides what it is arranged by, band by band, as text. */
 const readOf = ({ site }: CompileContext, { id, kind }: Owner): string =>
-  Object.entries(READ_OF[kind] ?? {})
+  Object.entries(kindOf(kind).reads ?? {})
     .flatMap(([slot, ids]) =>
       ids.flatMap((property) =>
         site.bands.map((_, band) =>

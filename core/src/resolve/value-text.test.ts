@@ -204,7 +204,7 @@ describe('typing what is made of several things', () => {
       return state / 2147483648;
     };
     let taken = 0;
-    for (let round = 0; round < 6000; round++) {
+    for (let round = 0; round < 9000; round++) {
       const text = Array.from(
         { length: 1 + Math.floor(next() * 5) },
         () => pieces[Math.floor(next() * pieces.length)],

@@ -4,7 +4,8 @@ import { makePart, newPartWorld } from '../kinds/create.ts';
 import { arrivingAt, foldOf } from '../kinds/folds.ts';
 import type { NewPartWorld } from '../kinds/kind.ts';
 import { PANEL_SHAPE, type Panel } from '../kinds/pieces/panel/shape.ts';
-import { ZONES } from '../kinds/sections/row/shape.ts';
+import { isColumn } from '../kinds/sections/column/column.ts';
+import { ZONES, type Row } from '../kinds/sections/row/shape.ts';
 import { partsOf, placedParts } from '../kinds/placed.ts';
 import { createBlock } from '../kinds/sections/block/block.ts';
 import type { Part, Piece, Site } from '../kinds/site.ts';
@@ -117,11 +118,15 @@ function moreLinks(site: Site, shown: readonly Part[], world: NewPartWorld): Par
 function withParts(piece: Piece, change: (part: Part) => Part): Piece {
   if ('blocks' in piece)
     return { ...piece, blocks: piece.blocks.map((block) => ({ ...block, parts: block.parts.map(change) })) };
-  const rows = piece.rows.map((row) => {
+  const inRow = (row: Row): Row => {
     const zones = Object.fromEntries(ZONES.map((zone) => [zone, row.zones[zone].map(change)]));
-    return { ...row, zones: zones as unknown as typeof row.zones };
-  });
-  return { ...piece, rows };
+    return { ...row, zones: zones as unknown as Row['zones'] };
+  };
+  if ('rows' in piece) return { ...piece, rows: piece.rows.map(inRow) };
+  const sections = piece.sections.map((section) =>
+    isColumn(section) ? { ...section, parts: section.parts.map(change) } : inRow(section),
+  );
+  return { ...piece, sections };
 }
 
 /** The pieces that a panel is opened from and that something comes to it from: drawn for it, and turning with it. */

@@ -1,5 +1,6 @@
 import { uniqueTitle } from '../base/ids.ts';
 import type { Design } from '../edit/operations/design.ts';
+import { itemsOf } from '../kinds/content.ts';
 import { makePart, newPartWorld } from '../kinds/create.ts';
 import type { NewPartWorld } from '../kinds/kind.ts';
 import { opensOver, panelsOf, partsOf, placedParts } from '../kinds/placed.ts';
@@ -7,14 +8,23 @@ import type { Floating } from '../kinds/pieces/floating/floating.ts';
 import type { Footer } from '../kinds/pieces/footer/footer.ts';
 import type { Sidebar } from '../kinds/pieces/sidebar/sidebar.ts';
 import { createBlock } from '../kinds/sections/block/block.ts';
+import { createColumn, type Column } from '../kinds/sections/column/column.ts';
 import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
 import type { Part, PartKindId, Site } from '../kinds/site.ts';
 import type { Look, Values } from '../model/look.ts';
+import type { MenuItem } from '../model/menu-item.ts';
 import type { Menu } from '../model/site-content.ts';
 import { FLOATS } from './floats.ts';
 import { FOOTERS } from './footers.ts';
 import { fitLook } from './fit-look.ts';
-import type { ColumnStarter, PieceStarter, PieceStarterPart } from './piece-starter.ts';
+import type {
+  ColumnStarter,
+  FooterStarter,
+  PieceStarter,
+  PieceStarterPart,
+  StarterFooterColumn,
+  StarterFooterRow,
+} from './piece-starter.ts';
 import { NARROW } from './starter.ts';
 import { SIDEBARS } from './sidebars.ts';
 
@@ -30,6 +40,7 @@ export const startersFor = ({ kind }: { readonly kind: string }): readonly Piece
 const KINDS: Readonly<Record<PieceStarterPart['holds'], PartKindId>> = {
   links: 'menu',
   'more links': 'menu',
+  branch: 'menu',
   ring: 'ring',
   logo: 'logo',
   social: 'social',
@@ -48,10 +59,15 @@ interface Making {
   readonly take: (kind: PartKindId) => Part | null;
   readonly left: () => readonly Part[];
   readonly isBar: boolean;
+  /** The year a legal line begins with. */
+  readonly year: number;
+  /** Takes the next link of the site's first menu that has links nested in it. */
+  readonly branch: () => MenuItem | null;
 }
 
-function making(site: Site, piece: StartedPiece, isBar: boolean): Making {
+function making(site: Site, piece: StartedPiece, isBar: boolean, year: number): Making {
   const left = [...partsOf(site, piece)];
+  const branches = site.menus[0]?.items.filter(({ children }) => children.length > 0) ?? [];
   return {
     site,
     piece,
@@ -62,6 +78,8 @@ function making(site: Site, piece: StartedPiece, isBar: boolean): Making {
     },
     left: () => left,
     isBar,
+    year,
+    branch: () => branches.shift() ?? null,
   };
 }
 
@@ -100,16 +118,23 @@ function newPart(make: Making, { holds }: PieceStarterPart, used: ReadonlySet<st
     case 'links':
     case 'more links':
       return menu && makePart('menu', world.freshId('menu'), { menu: menu.id, name: navName(make, menu) });
+    case 'branch': {
+      const [first] = site.menus;
+      const held = make.branch();
+      return held && first
+        ? makePart('menu', world.freshId('menu'), { menu: first.id, branch: held.id, name: held.label })
+        : null;
+    }
     case 'ring':
       return menu && makePart('ring', world.freshId('ring'), { menu: menu.id });
     case 'owner': {
       const entry = {
         id: world.freshId('text-entry'),
-        text: `© ${site.name}`,
+        text: `© ${make.year} ${site.name}`,
         target: { kind: 'none' },
         icon: null,
       } as const;
-      return makePart('text', world.freshId('text'), { entries: [entry] });
+      return makePart('text', world.freshId('text'), { entries: [entry], yearKept: true });
     }
     case 'more': {
       const [panel] = panelsOf(site);
@@ -164,32 +189,70 @@ function blocksOf(make: Making, piece: Sidebar | Floating, starter: ColumnStarte
   );
 }
 
-function rowsOf(make: Making, piece: Footer, rows: Extract<PieceStarter, { kind: 'footer' }>['rows']): Row[] {
+function rowOf(make: Making, row: StarterFooterRow, id: string, used: Set<string>): Row {
+  const zones = Object.fromEntries(ZONES.map((zone) => [zone, fill(make, row.zones[zone] ?? [], used)]));
+  return {
+    ...createRow(id, row.name),
+    arrangement: row.arrangement ?? 'between',
+    zones: zones as unknown as Row['zones'],
+    look: valuesLook(make.site, 'row', row.look),
+  };
+}
+
+function columnOf(make: Making, column: StarterFooterColumn, id: string, used: Set<string>): Column | null {
+  const parts = fill(make, column.column, used);
+  if (parts.length === 0) return null;
+  const menu = parts.find((part) => part.kind === 'menu');
+  const branch = menu?.branch == null ? null : itemsOf(make.site).get(menu.branch);
+  const heading = column.headed && branch ? branch.item.label : '';
+  return {
+    ...createColumn(id, heading === '' ? column.name : heading, parts),
+    heading,
+    foldsFrom: column.folds === true && heading !== '' ? narrowestOf(make.site) : null,
+    align: 'start',
+    look: {
+      ...valuesLook(make.site, 'column', column.look ?? {}),
+      ...(column.heading ? valuesLook(make.site, 'column-heading', column.heading) : {}),
+    },
+  };
+}
+
+function sectionsOf(make: Making, piece: Footer, starter: FooterStarter): (Row | Column)[] {
   const used = new Set<string>();
-  const made = rows.map((row, index): Row => {
-    const fresh = createRow(piece.rows[index]?.id ?? make.world.freshId(`${piece.id}-row`), row.name);
-    const zones = Object.fromEntries(ZONES.map((zone) => [zone, fill(make, row.zones[zone] ?? [], used)]));
-    return {
-      ...fresh,
-      arrangement: row.arrangement ?? 'between',
-      zones: zones as unknown as Row['zones'],
-      look: valuesLook(make.site, 'row', row.look),
-    };
+  const made = starter.sections.flatMap((section, index): (Row | Column)[] => {
+    const id = piece.sections[index]?.id ?? make.world.freshId(`${piece.id}-section`);
+    if ('zones' in section) return [rowOf(make, section, id, used)];
+    const column = columnOf(make, section, id, used);
+    return column ? [column] : [];
   });
+  // What the design has no place for goes on behind the rest.
+  const left = make.left();
   const last = made.at(-1);
-  if (!last || make.left().length === 0) return made;
-  return [
-    ...made.slice(0, -1),
-    { ...last, zones: { ...last.zones, end: [...last.zones.end, ...make.left()] } },
-  ];
+  if (!last || left.length === 0) return made;
+  const filled =
+    'zones' in last
+      ? { ...last, zones: { ...last.zones, end: [...last.zones.end, ...left] } }
+      : { ...last, parts: [...last.parts, ...left] };
+  return [...made.slice(0, -1), filled];
+}
+
+/** A footer in a design, with how its columns stand. */
+function footerOf(make: Making, piece: Footer, starter: FooterStarter, look: Look): Footer {
+  const { columns, columnsNarrow, contained = null } = starter;
+  return {
+    ...piece,
+    contained,
+    look: { ...look, ...(columns ? valuesLook(make.site, 'columns', columns, columnsNarrow) : {}) },
+    sections: sectionsOf(make, piece, starter),
+  };
 }
 
 /** What a piece says by itself in a design, and which of its fields hold what stands in it. */
-function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter): StartedPiece {
-  const make = making(site, piece, starter.kind === 'floating' && starter.bar === true);
+function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter, year: number): StartedPiece {
+  const make = making(site, piece, starter.kind === 'floating' && starter.bar === true, year);
   const look = valuesLook(site, piece.kind, starter.look, starter.narrow);
   if (piece.kind === 'footer')
-    return starter.kind === 'footer' ? { ...piece, look, rows: rowsOf(make, piece, starter.rows) } : piece;
+    return starter.kind === 'footer' ? footerOf(make, piece, starter, look) : piece;
   if (starter.kind === 'footer') return piece;
   const blocks = blocksOf(make, piece, starter);
   if (piece.kind === 'sidebar') return { ...piece, look, blocks };
@@ -202,8 +265,13 @@ function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter): Started
 
 /**
  * A starting design for a footer, sidebar or floating menu: the piece keeps its name, its pages and what stands in it; what
- * the design shows besides comes from elsewhere in the site.
+ * the design shows besides comes from elsewhere in the site. `year` is the one it is, for a legal line.
  */
-export function applyPieceStarter(site: Site, piece: StartedPiece, starter: PieceStarter): Design {
-  return { pieces: [madeOf(site, piece, starter)], icons: [], typeStyles: {} };
+export function applyPieceStarter(
+  site: Site,
+  piece: StartedPiece,
+  starter: PieceStarter,
+  year: number,
+): Design {
+  return { pieces: [madeOf(site, piece, starter, year)], icons: [], typeStyles: {} };
 }

@@ -67,6 +67,27 @@ const logo = (values: Values = {}): PieceStarterPart => ({
   look: { logo: { all: { rest: { all: values } } } },
 });
 
+/** The links of one branch beneath one another. */
+const branch = (values: Values = {}): PieceStarterPart => ({
+  holds: 'branch',
+  levels: 1,
+  look: {
+    list: { all: { rest: { all: { menuForm: 'beneath one another', gap: 0 } } } },
+    link: {
+      all: {
+        rest: { all: { size: 15, weight: 400, paddingBlock: 5, paddingInline: 0, ...values } },
+        hover: { all: { decoration: 'underline' } },
+      },
+    },
+    glyph: { all: { rest: { all: { iconShows: 'not at all' } } } },
+  },
+});
+
+/** Columns for as many branches as most sites have. */
+const BRANCHES = ['First', 'Second', 'Third', 'Fourth'];
+
+const HAIRLINE = { line: { width: 1, style: 'solid', colour: { role: 'line' } } } as const;
+
 const LIGHT: Values = { colour: { role: 'paper' } };
 
 /** Starting footers, in roles alone. */
@@ -77,7 +98,7 @@ export const FOOTERS: readonly FooterStarter[] = [
     name: 'Reed bed',
     about: 'every branch a column under its heading, the name beneath',
     look: { fill: { role: 'soft' } },
-    rows: [
+    sections: [
       { name: 'Links', zones: { middle: [linksInColumns(columns())] }, look: row({ paddingBlock: 32 }) },
       {
         name: 'Foot',
@@ -98,7 +119,7 @@ export const FOOTERS: readonly FooterStarter[] = [
       fill: { role: 'paper' },
       lineTop: { line: { width: 3, style: 'solid', colour: { role: 'accent' } } },
     },
-    rows: [
+    sections: [
       {
         name: 'Links',
         zones: { middle: [linksInColumns(columns({}, true))] },
@@ -113,7 +134,7 @@ export const FOOTERS: readonly FooterStarter[] = [
     name: 'Night heron',
     about: 'dark, with the logo before the columns',
     look: { fill: { role: 'ink' } },
-    rows: [
+    sections: [
       {
         name: 'Links',
         arrangement: 'beside',
@@ -142,7 +163,7 @@ export const FOOTERS: readonly FooterStarter[] = [
       fill: { role: 'paper' },
       lineTop: { line: { width: 1, style: 'solid', colour: { role: 'line' } } },
     },
-    rows: [
+    sections: [
       {
         name: 'Line',
         arrangement: 'centre',
@@ -157,7 +178,7 @@ export const FOOTERS: readonly FooterStarter[] = [
     name: 'Still water',
     about: 'all in the middle, one beneath another',
     look: { fill: { role: 'soft' } },
-    rows: [
+    sections: [
       { name: 'Logo', zones: { middle: [logo()] }, look: row({ paddingBlock: 28 }) },
       { name: 'Links', zones: { middle: [linksInRow({ weight: 600 })] }, look: row({ paddingBlock: 4 }) },
       { name: 'Profiles', zones: { middle: [social()] }, look: row({ paddingBlock: 8 }) },
@@ -170,7 +191,7 @@ export const FOOTERS: readonly FooterStarter[] = [
     name: 'Marker post',
     about: 'in the accent, a bold line of links over a plain one',
     look: { fill: { role: 'accent' } },
-    rows: [
+    sections: [
       {
         name: 'Links',
         zones: {
@@ -195,7 +216,7 @@ export const FOOTERS: readonly FooterStarter[] = [
     name: 'Two banks',
     about: 'columns over a second, darker strip with logo and further links',
     look: { fill: { role: 'soft' } },
-    rows: [
+    sections: [
       { name: 'Links', zones: { middle: [linksInColumns(columns())] }, look: row({ paddingBlock: 32 }) },
       {
         name: 'Foot',
@@ -206,6 +227,48 @@ export const FOOTERS: readonly FooterStarter[] = [
         },
         look: row({ fill: { role: 'ink' }, paddingBlock: 16 }),
       },
+    ],
+  },
+  {
+    kind: 'footer',
+    id: 'jetties',
+    name: 'Jetties',
+    about: 'a column for each branch, with lines between; on phones each folds under its heading',
+    look: {
+      fill: { role: 'paper' },
+      lineTop: { line: { width: 1, style: 'solid', colour: { role: 'line' } } },
+    },
+    columns: { columnsLine: HAIRLINE, columnsLeast: 150, gap: 48, paddingBlock: 36 },
+    columnsNarrow: { columnsStand: 'beneath one another', gap: 16, paddingBlock: 16 },
+    sections: [
+      { name: 'Name', column: [logo(), social()], look: { columnShare: 2, gap: 16 } },
+      ...BRANCHES.map((name) => ({
+        name,
+        headed: true,
+        folds: true,
+        column: [branch()],
+        look: { gap: 4 },
+      })),
+      {
+        name: 'Foot',
+        zones: { start: [owner()] },
+        look: row({ paddingBlock: 12, lineTop: HAIRLINE }),
+      },
+    ],
+  },
+  {
+    kind: 'footer',
+    id: 'stilt-house',
+    name: 'Stilt house',
+    about: 'dark, the name large at one side, two columns of links at the other',
+    look: { fill: { role: 'ink' } },
+    columns: { columnsCount: 3, gap: 40, paddingBlock: 48 },
+    columnsNarrow: { columnsCount: 1, gap: 24, paddingBlock: 28 },
+    contained: 1120,
+    sections: [
+      { name: 'Name', column: [logo(LIGHT), owner(LIGHT), social(LIGHT)], look: { columnShare: 2, gap: 16 } },
+      { name: 'First', headed: true, heading: LIGHT, column: [branch(LIGHT)], look: { gap: 4 } },
+      { name: 'Second', headed: true, heading: LIGHT, column: [branch(LIGHT)], look: { gap: 4 } },
     ],
   },
 ];

@@ -5,10 +5,11 @@ import type { Arrangement, Zone } from '../kinds/sections/row/shape.ts';
 
 /**
  * What stands in a starting footer, sidebar or floating menu: taken from the piece it is put in the place of, else from
- * elsewhere in the site, else made anew. Links are the site's first menu, `more links` the next one that has any.
+ * elsewhere in the site, else made anew. Links are the site's first menu, `more links` the next one that has any, a branch what is nested in the next link
+ * of the first menu that holds any.
  */
 export interface PieceStarterPart {
-  readonly holds: 'links' | 'more links' | 'ring' | 'logo' | 'social' | 'owner' | 'more';
+  readonly holds: 'links' | 'more links' | 'branch' | 'ring' | 'logo' | 'social' | 'owner' | 'more';
   readonly levels?: ShownLevels;
   readonly settings?: Readonly<Record<string, unknown>>;
   readonly look?: Look;
@@ -31,9 +32,24 @@ export interface StarterFooterRow {
   readonly look: Values;
 }
 
+/** A column of a starting footer; left out where the site has nothing for it. */
+export interface StarterFooterColumn {
+  readonly name: string;
+  /** Whether what its first branch is nested in is its heading, and that opens it where the page is narrowest. */
+  readonly headed?: boolean;
+  readonly folds?: boolean;
+  readonly column: readonly PieceStarterPart[];
+  readonly look?: Values;
+  readonly heading?: Values;
+}
+
 export interface FooterStarter extends StarterBase {
   readonly kind: 'footer';
-  readonly rows: readonly StarterFooterRow[];
+  readonly sections: readonly (StarterFooterRow | StarterFooterColumn)[];
+  /** How its columns stand, and how they do where the page is narrowest. */
+  readonly columns?: Values;
+  readonly columnsNarrow?: Values;
+  readonly contained?: number;
 }
 
 /** A block of a starting sidebar or floating menu. */

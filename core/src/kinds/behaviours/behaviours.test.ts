@@ -18,6 +18,7 @@ import { start as single } from './single/script.ts';
 import { start as summons } from './summons/script.ts';
 import { start as swipe } from './swipe/script.ts';
 import type { Start } from './tools.ts';
+import { start as year } from './year/script.ts';
 import { start as sight } from './sight/script.ts';
 
 const STARTS: Readonly<Record<string, Start>> = {
@@ -31,6 +32,7 @@ const STARTS: Readonly<Record<string, Start>> = {
   swipe: swipe as Start,
   distance,
   sight,
+  year,
   fold: fold as Start,
   rest,
   hides,
@@ -460,7 +462,19 @@ test('a branch that unfolds in place is open from the start where it holds the p
   expect(at('more').getAttribute('aria-expanded')).toBe('false');
 });
 
-test('the link to the section in sight is marked, the last one that came there', () => {
+test('years that keep themselves right say the one it is, and what they said before once stopped', () => {
+  const root = document.querySelector('header') as Element;
+  root.insertAdjacentHTML(
+    'beforeend',
+    '<p id="legal">© 2019–<span data-hm-year="">2021</span> Marisma <span>2021</span></p>',
+  );
+  const stop = run('year');
+  expect(at('legal').textContent).toBe(`© 2019–${new Date().getFullYear()} Marisma 2021`);
+  stop();
+  expect(at('legal').textContent).toBe('© 2019–2021 Marisma 2021');
+});
+
+test('the link to the section is marked, the last one that came there', () => {
   const watched = new Map<string, (isIntersecting: boolean) => void>();
   class Observer {
     private readonly tell: (entries: { isIntersecting: boolean }[]) => void;

@@ -19,9 +19,8 @@ const behaviour = <const Id extends keyof typeof BUILT>(
  */
 export const BEHAVIOURS = [
   behaviour('current', 'marks the links to the page it is on'),
-  behaviour('single', 'closes submenus beside the one that opens in a panel', 'single'),
   behaviour('sight', 'marks the link to the section in sight', 'sight'),
-  behaviour('arrows', 'leads from link to link by arrow keys, Home and End'),
+  behaviour('single', 'closes submenus beside the one that opens in a panel', 'single'),
   behaviour(
     'disclosure',
     'opens and closes what buttons control, submenus where asked by pointing',
@@ -29,16 +28,18 @@ export const BEHAVIOURS = [
     'edge',
     'hover',
   ),
+  behaviour('arrows', 'leads from link to link by arrow keys, Home and End'),
   behaviour('swipe', 'closes panels by a sweep of a finger', 'swipe'),
+  behaviour('hides', 'tells the stylesheet on which way the page is scrolled', 'down'),
   behaviour('rest', 'moves links that a row has no room for into a submenu of their own', 'rest'),
   behaviour('panel', 'opens and closes panels', 'bare', 'scrim', 'link'),
-  behaviour('hides', 'tells the stylesheet on which way the page is scrolled', 'down'),
-  behaviour('away', 'closes panels once the page is scrolled on', 'away'),
   behaviour('appears', 'tells the stylesheet that the page is scrolled far enough', 'past'),
   behaviour('distance', 'tells the stylesheet how far the page is scrolled'),
+  behaviour('year', 'keeps years of legal lines right', 'year'),
   behaviour('fold', 'moves parts to their berth and back', 'berth'),
   behaviour('scrolled', 'tells the stylesheet that the page is scrolled', 'scrolled'),
   behaviour('summons', 'opens panels by elements of the page', 'by'),
+  behaviour('away', 'closes panels once the page is scrolled on', 'away'),
 ] as const;
 
 export type BehaviourId = (typeof BEHAVIOURS)[number]['id'];

@@ -1,5 +1,6 @@
 import type { Property } from '../../values/property.ts';
 import { TEXT_PROPERTIES } from './text.ts';
+import { COLUMN_PROPERTIES } from './columns.ts';
 import { FILL_PROPERTIES } from './fill.ts';
 import { EDGE_PROPERTIES } from './edge.ts';
 import { SPACE_PROPERTIES } from './space.ts';
@@ -24,6 +25,7 @@ export const PROPERTIES = {
   ...SPACE_PROPERTIES,
   ...PLACEMENT_PROPERTIES,
   ...PANEL_PROPERTIES,
+  ...COLUMN_PROPERTIES,
   ...STICKY_PROPERTIES,
   ...FLOATING_PROPERTIES,
   ...MARK_PROPERTIES,

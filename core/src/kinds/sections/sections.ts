@@ -1,5 +1,6 @@
 import { BLOCK } from './block/block.ts';
+import { COLUMN } from './column/column.ts';
 import { ROW } from './row/row.ts';
 
 /** All sorts of sections. */
-export const SECTIONS = [ROW, BLOCK] as const;
+export const SECTIONS = [ROW, BLOCK, COLUMN] as const;

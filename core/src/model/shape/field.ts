@@ -97,8 +97,8 @@ export type FieldSpec =
       readonly max: number;
       /** For parts: how their region stands. */
       readonly form?: RegionForm;
-      /** For sections: the one kind they are. */
-      readonly section?: string;
+      /** For sections: the kinds they may be of; one that says none is of the first. */
+      readonly sections?: readonly [string, ...string[]];
     };
 
 /** What the entries of a list are: all of one shape, or each one of several. */
@@ -106,6 +106,14 @@ export type EntrySpec = Extract<FieldSpec, { kind: 'group' | 'union' }>;
 
 /** What a list of things holds. */
 export type ThingSort = 'items' | 'parts' | 'sections' | 'pieces';
+
+/** The kind of a section in a list of them: the list's first, where it says none that the list may hold. */
+export function sectionIn(
+  { sections = [''] }: Extract<FieldSpec, { kind: 'things' }>,
+  { kind }: { readonly kind?: unknown },
+): string {
+  return typeof kind === 'string' && sections.includes(kind) ? kind : sections[0];
+}
 
 /** One field of a thing. */
 export interface Field<Value, Optional extends boolean = boolean> {

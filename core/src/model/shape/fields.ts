@@ -137,10 +137,10 @@ export const items = <Item>() =>
 /** The parts of a region. */
 export const parts = <Part>(form: RegionForm, label: string) =>
   made<readonly Part[]>({ kind: 'things', of: 'parts', min: 0, max: 50, form }, { label }, []);
-/** The sections of a piece, all of one kind. */
+/** The sections of a piece, of one of some kinds each. */
 export const sections = <Section>(
-  section: string,
+  kinds: readonly [string, ...string[]],
   { min, max }: { readonly min: number; readonly max: number },
-) => made<readonly Section[]>({ kind: 'things', of: 'sections', min, max, section }, {}, []);
+) => made<readonly Section[]>({ kind: 'things', of: 'sections', min, max, sections: kinds }, {}, []);
 export const pieces = <Piece>() =>
   made<readonly Piece[]>({ kind: 'things', of: 'pieces', min: 0, max: 50 }, {}, []);

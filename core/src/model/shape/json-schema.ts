@@ -17,11 +17,14 @@ const ID_SCHEMA: JsonSchema = { type: 'string', pattern: ID.source };
 const orNull = (schema: JsonSchema, nullable: boolean): JsonSchema =>
   nullable ? { anyOf: [schema, { type: 'null' }] } : schema;
 
+const THING_NAMES = { items: 'link', parts: 'part', sections: 'section', pieces: 'piece' } as const;
+
 function thingsSchema(spec: ThingsSpec): JsonSchema {
-  const name = { items: 'link', parts: 'part', sections: spec.section ?? '', pieces: 'piece' }[spec.of];
+  const names = spec.sections ?? [THING_NAMES[spec.of]];
+  const [only, ...others] = names.map((name) => ({ $ref: `#/$defs/${name}` }));
   return {
     type: 'array',
-    items: { $ref: `#/$defs/${name}` },
+    items: others.length === 0 ? only : { anyOf: [only, ...others] },
     ...(spec.min > 0 ? { minItems: spec.min } : {}),
     ...(spec.max === Infinity ? {} : { maxItems: spec.max }),
   };

@@ -5,7 +5,7 @@ export const start: Start<HTMLDialogElement> = (root, at, on, undo) => {
   for (const part of document.querySelectorAll(`[${at('berth')}]`)) {
     const berth = document.getElementById(part.getAttribute(at('berth')) as string) as Element;
     if (!root.contains(berth)) continue;
-    const place = document.createComment('');
+    const place = new Comment();
     part.before(place);
     const settle = () => {
       const folds = getComputedStyle(part).getPropertyValue(`-${at('folds').slice(4)}`);

@@ -4,8 +4,8 @@ import type { Start } from '../tools.ts';
 export const start: Start = (root, at, on, undo) => {
   // Panels are not scrolled with the page.
   if ('close' in root) return;
-  let last = scrollY;
   const name = at('down');
+  let last = scrollY;
   on(window, 'scroll', () => {
     // At the ends of the page some browsers let it spring back: that is no way up.
     if (Math.abs(scrollY - last) < 4) return;

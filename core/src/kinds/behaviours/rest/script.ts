@@ -8,8 +8,8 @@ export const start: Start = (root, at, _on, undo) => {
     /** The last link that can leave, where there is more than one line. */
     const leaves = () => {
       const shown = ([...list.children] as HTMLElement[]).filter((item) => item.offsetHeight);
-      const tops = shown.map((item) => item.offsetTop);
-      return (tops.pop() as number) > (tops[0] as number) && own.previousElementSibling;
+      const isLower = (shown.pop()?.offsetTop as number) > (shown[0]?.offsetTop as number);
+      return isLower && own.previousElementSibling;
     };
     const settle = () => {
       const focused = document.activeElement as HTMLElement;
@@ -20,7 +20,7 @@ export const start: Start = (root, at, _on, undo) => {
           own.hidden = false;
           box.prepend(item);
         }
-      if (focused !== document.activeElement) focused.focus();
+      focused.focus();
     };
     const observer = new ResizeObserver(settle);
     observer.observe(list);

@@ -8,7 +8,7 @@ export const start: Start = (root, at, on, undo) => {
   // Panels are not scrolled with the page.
   if ('close' in root) return;
   const name = at('scrolled');
-  const look = () => root.toggleAttribute(name, scrollY > (root.hasAttribute(name) ? 0 : 40));
+  const look = () => root.toggleAttribute(name, scrollY > 40 * Number(!root.hasAttribute(name)));
   on(window, 'scroll', look);
   look();
   if (STOPPABLE)

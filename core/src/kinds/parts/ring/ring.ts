@@ -125,6 +125,7 @@ export const RING: PartKind<'ring', typeof RING_SHAPE> = {
       },
     },
   },
+  reads: { 'ring-opener': ['minWidth', 'height'], 'ring-link': ['minWidth', 'height'], ring: ['gap'] },
   create: ({ site }) => ({ menu: site.menus[0]?.id ?? '', look: RING_LOOK }),
   refused: ({ site }) => (site.menus.length === 0 ? 'the site has no menu yet' : null),
   name: (part) => `Ring ${part.label}`,

@@ -1,7 +1,13 @@
-import { element, styleRule, text as textNode, type ConditionalRule } from '../../../print/trees.ts';
+import {
+  element,
+  styleRule,
+  text as textNode,
+  type ConditionalRule,
+  type HtmlNode,
+} from '../../../print/trees.ts';
 import { MOST_ENTRIES } from '../../../model/limits.ts';
 import type { Infer } from '../../../model/shape/field.ts';
-import { id, list, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
+import { flag, id, list, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
 import {
   BOX_STATES,
   BUTTON_STATES,
@@ -22,11 +28,19 @@ const ENTRY_SHAPE = {
   icon: referenceOrNone('icon', { label: 'icon' }),
 } as const;
 
+/** The last year of a text, with what stands before and behind it. */
+const YEAR = /^(.*)\b((?:19|20)\d\d)\b(.*?)$/s;
+
 /** A short text with what it leads to: a phone number, a mail address, opening times. */
 export type TextEntry = Infer<typeof ENTRY_SHAPE>;
 
 export const TEXT_SHAPE = {
   entries: list(ENTRY_SHAPE, { label: 'texts', one: 'text', max: MOST_ENTRIES }),
+  yearKept: flag({
+    label: 'the year keeps itself right',
+    hint: 'the last year in each text, such as that of “© 2019–2026”, is the one it is; without a script it stays as written',
+    when: (text) => (text['entries'] as readonly TextEntry[]).some((entry) => YEAR.test(entry.text)),
+  }),
 } as const;
 
 export type Text = PartOf<'text', typeof TEXT_SHAPE>;
@@ -54,17 +68,26 @@ function rules(part: Text, out: PartOut): ConditionalRule[] {
 /** Room between an icon and its text in px, where no look says another. */
 const GAP = 6;
 
+/** The words of a text; a year that keeps itself right is an element of its own. */
+function wordsOf(text: string, isKept: boolean, out: PartOut): HtmlNode {
+  const [, before = '', year, behind = ''] = (isKept ? YEAR.exec(text) : null) ?? [];
+  if (year === undefined) return textNode(text);
+  const kept = element('span', { [out.attribute('year')]: true }, textNode(year));
+  return element('span', {}, textNode(before), kept, textNode(behind));
+}
+
 /** Short texts beside each other; those with a target are links. */
 function compile(part: Text, out: PartOut): Fragment {
   const entries = part.entries.map((entry) => {
     const icon = entry.icon === null ? null : out.glyph(out.class('text-icon'), entry.icon);
-    const content = withIcon(out, 'text-icon', icon, textNode(entry.text));
+    const content = withIcon(out, 'text-icon', icon, wordsOf(entry.text, part.yearKept, out));
     return entry.target.kind === 'none'
       ? element('span', {}, content)
       : out.link({ class: out.class('contact') }, entry.target, content);
   });
   const box = element('div', { class: out.classes('text'), ...out.attributes }, ...entries);
-  return fragment([box], rules(part, out));
+  const keeps = part.yearKept && part.entries.some(({ text }) => YEAR.test(text));
+  return fragment([box], rules(part, out), keeps ? ['year'] : []);
 }
 
 function extent(part: Text, at: PartExtents): Extent {

@@ -22,7 +22,7 @@ import { createBlock, type Block } from '../../sections/block/block.ts';
 import type { Part, Site } from '../../site.ts';
 
 const FLOATING_SHAPE = {
-  blocks: sections<Block>('block', { min: 1, max: 8 }),
+  blocks: sections<Block>(['block'], { min: 1, max: 8 }),
 } as const;
 
 /** What stands fixed in the window, over the page: a corner's opener with links around it, a bar at the bottom, a jump menu. */
@@ -230,6 +230,7 @@ export const FLOATING: PieceKind<'floating', typeof FLOATING_SHAPE> = {
       defaults: {},
     },
   },
+  reads: { floating: ['height', 'paddingInline', 'paddingBlock'] },
   stands: 'window',
   create: ({ id, name, freshId, site }) => ({
     kind: 'floating',

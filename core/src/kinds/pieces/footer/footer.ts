@@ -1,13 +1,21 @@
-import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule, type HtmlNode } from '../../../print/trees.ts';
 import { initialOf } from '../../../model/shape/field.ts';
-import { flag, sections } from '../../../model/shape/fields.ts';
-import { BOX_PROPERTIES, BOX_STATES, MARGIN_PROPERTIES, MOTION_PROPERTIES } from '../../../model/slot.ts';
+import { flag, sections, wholeOrNone } from '../../../model/shape/fields.ts';
+import {
+  BOX_PROPERTIES,
+  BOX_STATES,
+  MARGIN_PROPERTIES,
+  MOTION_PROPERTIES,
+  REST_ONLY,
+} from '../../../model/slot.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
 import { fragment, type Fragment, type PieceOut } from '../../out.ts';
 import { MENU_SHAPE, type MenuPart } from '../../parts/menu/shape.ts';
 import { TEXT_SHAPE, type Text } from '../../parts/text/text.ts';
+import { isColumn, type Column } from '../../sections/column/column.ts';
 import { createRow, type Row } from '../../sections/row/shape.ts';
-import type { Site } from '../../site.ts';
+import type { Section, Site } from '../../site.ts';
+import { columnRules, runsOf } from './columns.ts';
 
 const FOOTER_SHAPE = {
   low: flag({
@@ -15,7 +23,14 @@ const FOOTER_SHAPE = {
     hint: 'where a page is shorter than the window it stands at the window’s lower edge',
     initial: true,
   }),
-  rows: sections<Row>('row', { min: 1, max: 8 }),
+  contained: wholeOrNone({
+    label: 'columns at most',
+    hint: 'px, all columns of a line together. Nothing lets them grow',
+    min: 200,
+    max: 4000,
+    when: (footer) => (footer['sections'] as readonly Section[]).some(isColumn),
+  }),
+  sections: sections<Row | Column>(['row', 'column'], { min: 1, max: 20 }),
 } as const;
 
 /** What stands at the end of a page. */
@@ -35,17 +50,24 @@ function rules(footer: Footer, out: PieceOut): ConditionalRule[] {
 }
 
 function compile(footer: Footer, out: PieceOut): Fragment {
-  const rows = footer.rows.map((row) => out.section(row));
-  const node = element(
-    'footer',
-    { class: out.rootClass, ...out.rootData },
-    out.symbols(),
-    ...rows.flatMap((row) => row.nodes),
-  );
+  const compiled = new Map(footer.sections.map((section) => [section, out.section(section)]));
+  const nodesOf = (section: Row | Column) => compiled.get(section)?.nodes ?? [];
+  const nodes = runsOf(footer.sections).flatMap((run): readonly HtmlNode[] => {
+    const inside = run.flatMap(nodesOf);
+    const [first] = run;
+    return first && isColumn(first) && inside.length > 0
+      ? [element('div', { class: out.class('columns') }, ...inside)]
+      : inside;
+  });
+  const fragments = [...compiled.values()];
   return fragment(
-    [node],
-    [...rules(footer, out), ...rows.flatMap((row) => row.rules)],
-    rows.flatMap((row) => row.behaviours),
+    [element('footer', { class: out.rootClass, ...out.rootData }, out.symbols(), ...nodes)],
+    [
+      ...rules(footer, out),
+      ...fragments.flatMap((entry) => entry.rules),
+      ...runsOf(footer.sections).flatMap((run) => columnRules(footer, run.filter(isColumn), out)),
+    ],
+    fragments.flatMap((entry) => entry.behaviours),
   );
 }
 
@@ -106,6 +128,24 @@ export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
       properties: [...BOX_PROPERTIES, ...MARGIN_PROPERTIES, ...MOTION_PROPERTIES],
       defaults: { fill: { role: 'paper' } },
     },
+    columns: {
+      label: 'Columns',
+      levels: [],
+      states: REST_ONLY,
+      text: 'none',
+      properties: [
+        'columnsStand',
+        'columnsCount',
+        'columnsLeast',
+        'columnsLine',
+        'gap',
+        'paddingInline',
+        'paddingBlock',
+        'lineTop',
+        'lineBottom',
+      ],
+      defaults: { gap: 32, paddingInline: 24, paddingBlock: 24 },
+    },
   },
   stands: 'end',
   create: ({ id, name, freshId, site }) => ({
@@ -113,7 +153,8 @@ export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
     id,
     name,
     low: true,
-    rows: site
+    contained: null,
+    sections: site
       ? [
           rowOf(freshId(), 'Links', { middle: linksOf(site, freshId()) }),
           rowOf(freshId(), 'Foot', { start: [ownerOf(site, freshId(), freshId())] }),
@@ -121,6 +162,9 @@ export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
       : [createRow(freshId(), 'Main')],
     look: { footer: { all: { rest: { all: { fill: { role: 'soft' } } } } } },
   }),
+  hasSlot: (footer, slot) => slot !== 'columns' || footer.sections.some(isColumn),
+  reads: { columns: ['gap', 'paddingInline'] },
+  contained: (footer, slot) => (slot === 'columns' ? footer.contained : null),
   comesTo: (_footer, state) => state !== 'scrolled',
   overContent: () => false,
   grounds: ['footer'],

@@ -18,7 +18,7 @@ import { createRow, type Row } from '../../sections/row/shape.ts';
 
 const HEADER_SHAPE = {
   over: flag({ label: 'lies over the page', hint: 'over the page’s top instead of above it' }),
-  rows: sections<Row>('row', { min: 1, max: 8 }),
+  rows: sections<Row>(['row'], { min: 1, max: 8 }),
 } as const;
 
 export type Header = PieceOf<'header', typeof HEADER_SHAPE>;

@@ -53,7 +53,7 @@ export const PANEL_SHAPE = {
       allowed: 'selectors, with commas between them',
     },
   }),
-  blocks: sections<Block>('block', { min: 1, max: 8 }),
+  blocks: sections<Block>(['block'], { min: 1, max: 8 }),
 } as const;
 
 /** Something that lies over the page once it is opened: a modal dialog. What folds away elsewhere arrives at its berths. */

@@ -7,17 +7,12 @@ import {
   MOTION_PROPERTIES,
   TEXT_PROPERTIES,
 } from '../../../model/slot.ts';
-import {
-  element,
-  styleRule,
-  text as words,
-  type ConditionalRule,
-  type HtmlElement,
-} from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
+import { headed } from '../../heading-box.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
-import { CLICKABLE, fragment, IN_LINE, NO_SCRIPT, widely, type Fragment, type PieceOut } from '../../out.ts';
+import { fragment, widely, type Fragment, type PieceOut } from '../../out.ts';
 import { MENU_SHAPE, type MenuPart } from '../../parts/menu/shape.ts';
 import { createBlock, type Block } from '../../sections/block/block.ts';
 import type { Site } from '../../site.ts';
@@ -31,7 +26,7 @@ const SIDEBAR_SHAPE = {
     hint: 'from this width down only the heading shows, and opens the rest',
     when: hasHeading,
   }),
-  blocks: sections<Block>('block', { min: 1, max: 20 }),
+  blocks: sections<Block>(['block'], { min: 1, max: 20 }),
 } as const;
 
 /** What stands beside what a page says, in a column of its own. */
@@ -43,67 +38,6 @@ const NAVIGATION = ['menu', 'berth', 'rule', 'search', 'opener'];
 const isAside = (sidebar: Sidebar): boolean =>
   sidebar.heading !== '' ||
   sidebar.blocks.some((block) => block.parts.some((part) => !NAVIGATION.includes(part.kind)));
-
-/** The width in px below which it is a box that its heading opens; null where it is none. */
-function boxBelow(sidebar: Sidebar, site: Pick<Site, 'bands'>): number | null {
-  if (sidebar.heading === '' || sidebar.boxFrom === null) return null;
-  const band = site.bands.findIndex(({ id }) => id === sidebar.boxFrom);
-  return band === -1 ? null : (site.bands[band - 1]?.min ?? Infinity);
-}
-
-/** The heading, and the button that takes its place where it opens the rest. */
-function headingNodes(sidebar: Sidebar, below: number | null, out: PieceOut): HtmlElement[] {
-  if (sidebar.heading === '') return [];
-  const own = out.class('sidebar-heading');
-  const heading = element('h2', { class: own }, words(sidebar.heading));
-  if (below === null) return [heading];
-  const button = element(
-    'button',
-    {
-      class: `${own} ${out.name('unfolds')}`,
-      type: 'button',
-      'aria-expanded': 'false',
-      'aria-controls': out.id(out.class('column')),
-    },
-    words(sidebar.heading),
-  );
-  return [heading, button];
-}
-
-/** The sign of a button that opens what is beneath it. */
-function unfoldsRules(out: PieceOut): ConditionalRule[] {
-  const button = out.within(`.${out.name('unfolds')}`);
-  return [
-    styleRule(button, [...IN_LINE, CLICKABLE, ['justify-content', 'space-between'], ['gap', '12px']]),
-    styleRule(`${button}::after`, [
-      ['content', '""'],
-      ['inline-size', '0.5em'],
-      ['block-size', '0.5em'],
-      ['border', 'solid'],
-      ['border-width', '0 2px 2px 0'],
-      ['rotate', '45deg'],
-    ]),
-    styleRule(`${button}[aria-expanded=true]::after`, [['rotate', '225deg']]),
-  ];
-}
-
-/** Where its heading opens it. */
-function boxRules(below: number | null, out: PieceOut): ConditionalRule[] {
-  if (below === null) return [];
-  const narrow = below === Infinity ? [] : [`@media (width < ${below}px)`];
-  const button = `.${out.name('unfolds')}`;
-  const heading = out.within(`h2.${out.class('sidebar-heading')}`);
-  const column = `.${out.class('column')}`;
-  const hidden = [['display', 'none']] as const;
-  return [
-    ...unfoldsRules(out),
-    // Above that width, and without a script, it is a heading like any other.
-    ...(below === Infinity ? [] : [styleRule(out.within(button), hidden, `@media (width >= ${below}px)`)]),
-    styleRule(out.within(button), hidden, NO_SCRIPT),
-    ...widely([styleRule(heading, hidden)], [...narrow, '@media (scripting: enabled)']),
-    ...widely([styleRule(`${out.ready} ${column}:not([${out.attribute('open')}])`, hidden)], narrow),
-  ];
-}
 
 function standRules(sidebar: Sidebar, out: PieceOut): ConditionalRule[] {
   return out
@@ -135,19 +69,18 @@ function standRules(sidebar: Sidebar, out: PieceOut): ConditionalRule[] {
 
 function compile(sidebar: Sidebar, out: PieceOut): Fragment {
   const blocks = sidebar.blocks.map((block) => out.section(block));
-  const below = boxBelow(sidebar, out.site);
-  const aside = isAside(sidebar);
-  const column = element(
-    'div',
-    { class: out.class('column'), id: below === null ? null : out.id(out.class('column')) },
-    ...blocks.flatMap((block) => block.nodes),
+  const { heading, boxFrom: from } = sidebar;
+  const held = headed(
+    { heading, from, slot: 'sidebar-heading' },
+    blocks.flatMap((block) => block.nodes),
+    out,
   );
+  const aside = isAside(sidebar);
   const node = element(
     aside ? 'aside' : 'div',
     { ...out.rootData, class: out.rootClass, 'aria-label': aside ? sidebar.name : null },
     out.symbols(),
-    ...headingNodes(sidebar, below, out),
-    column,
+    ...held.nodes,
   );
   return fragment(
     [node],
@@ -156,17 +89,11 @@ function compile(sidebar: Sidebar, out: PieceOut): Fragment {
         ['display', 'flex'],
         ['flex-direction', 'column'],
       ]),
-      ...(sidebar.heading === '' ? [] : [styleRule(out.at('sidebar-heading'), [['display', 'block']])]),
-      styleRule(out.within(`.${out.class('column')}`), [
-        ['display', 'flex'],
-        ['flex-direction', 'column'],
-        ['gap', 'inherit'],
-      ]),
       ...standRules(sidebar, out),
-      ...boxRules(below, out),
+      ...held.rules,
       ...blocks.flatMap((block) => block.rules),
     ],
-    [...(below === null ? [] : (['disclosure'] as const)), ...blocks.flatMap((block) => block.behaviours)],
+    [...held.behaviours, ...blocks.flatMap((block) => block.behaviours)],
   );
 }
 

@@ -102,6 +102,7 @@ export const BLOCK: SectionKind<'block', typeof BLOCK_SHAPE> = {
       defaults: { gap: 8 },
     },
   },
+  create: (id, name) => createBlock(id, name),
   ground: 'block',
   compile,
 };

@@ -2,7 +2,7 @@ import { BOX_STATES, EDGE_PROPERTIES, FILL_PROPERTIES, MOTION_PROPERTIES } from 
 import type { SectionKind } from '../../kind.ts';
 import { compileRow } from './compile.ts';
 import { rowExtent } from './extent.ts';
-import { ROW_SHAPE } from './shape.ts';
+import { createRow, ROW_SHAPE } from './shape.ts';
 
 export const ROW: SectionKind<'row', typeof ROW_SHAPE> = {
   id: 'row',
@@ -28,6 +28,10 @@ export const ROW: SectionKind<'row', typeof ROW_SHAPE> = {
       defaults: { height: 64, paddingInline: 24, gap: 24 },
     },
   },
+  create: (id, name) => ({
+    ...createRow(id, name),
+    look: { row: { all: { rest: { all: { height: 36 } } } } },
+  }),
   ground: 'row',
   contained: (row) => row.contained,
   compile: compileRow,

@@ -1,9 +1,9 @@
 import {
-  createBlock,
-  createRow,
   idsOf,
   kindLabel,
   ownersOf,
+  sectionKind,
+  sectionKindsIn,
   sectionsOf,
   uniqueName,
   type PartKindId,
@@ -11,6 +11,7 @@ import {
   type PlacedSection,
   type Region,
   type Section,
+  type SectionKindId,
 } from '@hamaca/core';
 import { Fragment } from 'react';
 import { selectMade } from '../../../store/bench-store.ts';
@@ -69,15 +70,6 @@ function RegionHead({ region }: { readonly region: Region }) {
   );
 }
 
-/** A new section beside another one of its kind. */
-function newSection(placed: PlacedSection, id: string, above: boolean): Section {
-  if (placed.kind === 'block') return createBlock(id, above ? 'Above' : 'Beneath');
-  return {
-    ...createRow(id, above ? 'Top' : 'Beneath'),
-    look: { row: { all: { rest: { all: { height: 36 } } } } },
-  };
-}
-
 function useSectionActions(placed: PlacedSection): () => readonly Action[] {
   const site = useOutlineSite();
   const edit = useEdit();
@@ -85,31 +77,27 @@ function useSectionActions(placed: PlacedSection): () => readonly Action[] {
   const siblings = sectionsOf(site).filter((other) => other.piece === piece);
   const index = siblings.findIndex((other) => other.section.id === section.id);
   const word = kindLabel(kind).toLowerCase();
-  const add = (above: boolean) => {
-    const id = uniqueName(kind, idsOf(site));
+  const add = (made: SectionKindId, above: boolean) => {
+    const id = uniqueName(made, idsOf(site));
     const args = {
       piece: piece.id,
       index: above ? index : index + 1,
-      section: newSection(placed, id, above),
+      section: sectionKind(made).create(id, above ? 'Above' : 'Beneath') as unknown as Section,
     };
-    if (edit({ name: 'add-section', args }, `Add a ${word}`)) selectMade(id, kind);
+    if (edit({ name: 'add-section', args }, `Add a ${kindLabel(made).toLowerCase()}`)) selectMade(id, made);
   };
   const move = (to: number) => {
     edit({ name: 'move-section', args: { id: section.id, index: to } }, `Move ${word} ${section.name}`);
   };
   return () => [
-    {
-      label: `Add a ${word} above`,
-      run: () => {
-        add(true);
-      },
-    },
-    {
-      label: `Add a ${word} beneath`,
-      run: () => {
-        add(false);
-      },
-    },
+    ...sectionKindsIn(piece).flatMap((made) =>
+      [true, false].map((above) => ({
+        label: `Add a ${kindLabel(made).toLowerCase()} ${above ? 'above' : 'beneath'}`,
+        run: () => {
+          add(made, above);
+        },
+      })),
+    ),
     {
       label: 'Move up',
       disabled: index === 0,

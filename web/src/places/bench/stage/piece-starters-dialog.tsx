@@ -54,6 +54,9 @@ const ROOM: Readonly<Record<StartedPiece['kind'], { readonly room: string; reado
   floating: { room: 'h-[282px]', columns: 'grid-cols-[repeat(auto-fill,minmax(200px,1fr))]' },
 };
 
+/** The year a legal line begins with. */
+const thisYear = () => new Date().getFullYear();
+
 /** A branch is seen open. */
 const OPENED = { panel: null, submenu: true } as const;
 
@@ -77,7 +80,10 @@ function Drawing({
   readonly onDrawn: () => void;
 }) {
   const changed = useMemo(() => {
-    const ran = runEdit(site, { name: 'set-design', args: applyPieceStarter(site, piece, starter) });
+    const ran = runEdit(site, {
+      name: 'set-design',
+      args: applyPieceStarter(site, piece, starter, thisYear()),
+    });
     return ran.ok ? ran.value.site : site;
   }, [site, piece, starter]);
   const page = useStagePage(changed, findPiece(changed, piece.id), useFonts(changed));
@@ -124,7 +130,7 @@ export function PieceStartersDialog({ site, piece }: { readonly site: Site; read
               name={starter.name}
               about={starter.about}
               onChoose={() => {
-                const args = applyPieceStarter(site, piece, starter);
+                const args = applyPieceStarter(site, piece, starter, thisYear());
                 if (edit({ name: 'set-design', args }, `Starting design ${starter.name}`))
                   showStarters(false);
               }}

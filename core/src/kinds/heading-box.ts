@@ -1,0 +1,97 @@
+import { element, styleRule, text, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
+import { CLICKABLE, fragment, IN_LINE, NO_SCRIPT, widely, type Fragment, type Out } from './out.ts';
+
+/** What stands under a heading, and opens by it from a width down. */
+export interface Headed {
+  /** Empty for none. */
+  readonly heading: string;
+  /** Id of the widest band in which only the heading shows at first; null where all always does. */
+  readonly from: string | null;
+  /** The heading's slot. */
+  readonly slot: string;
+}
+
+/** The width in px below which the heading opens the rest; null where it does not. */
+function foldsBelow({ heading, from }: Headed, { site }: Out): number | null {
+  if (heading === '' || from === null) return null;
+  const band = site.bands.findIndex(({ id }) => id === from);
+  return band === -1 ? null : (site.bands[band - 1]?.min ?? Infinity);
+}
+
+/** The heading, and the button that takes its place where it opens the rest. */
+function headingNodes({ heading, slot }: Headed, below: number | null, out: Out): HtmlNode[] {
+  if (heading === '') return [];
+  const own = out.class(slot);
+  const plain = element('h2', { class: own }, text(heading));
+  if (below === null) return [plain];
+  const button = element(
+    'button',
+    {
+      class: `${own} ${out.name('unfolds')}`,
+      type: 'button',
+      'aria-expanded': 'false',
+      'aria-controls': out.id(out.class('inside')),
+    },
+    text(heading),
+  );
+  return [plain, button];
+}
+
+/** The sign of a button that opens what is beneath it. */
+function unfoldsRules(button: string): ConditionalRule[] {
+  return [
+    styleRule(button, [...IN_LINE, CLICKABLE, ['justify-content', 'space-between'], ['gap', '12px']]),
+    styleRule(`${button}::after`, [
+      ['content', '""'],
+      ['inline-size', '0.5em'],
+      ['block-size', '0.5em'],
+      ['border', 'solid'],
+      ['border-width', '0 2px 2px 0'],
+      ['rotate', '45deg'],
+    ]),
+    styleRule(`${button}[aria-expanded=true]::after`, [['rotate', '225deg']]),
+  ];
+}
+
+/** Where its heading opens it. */
+function foldRules({ slot }: Headed, below: number | null, out: Out): ConditionalRule[] {
+  if (below === null) return [];
+  const narrow = below === Infinity ? [] : [`@media (width < ${below}px)`];
+  const button = out.within(`.${out.class(slot)}.${out.name('unfolds')}`);
+  const heading = out.within(`h2.${out.class(slot)}`);
+  const inside = `.${out.class('inside')}`;
+  const hidden = [['display', 'none']] as const;
+  return [
+    ...unfoldsRules(button),
+    // Above that width, and without a script, it is a heading like any other.
+    ...(below === Infinity ? [] : [styleRule(button, hidden, `@media (width >= ${below}px)`)]),
+    styleRule(button, hidden, NO_SCRIPT),
+    ...widely([styleRule(heading, hidden)], [...narrow, '@media (scripting: enabled)']),
+    ...widely([styleRule(`${out.ready} ${inside}:not([${out.attribute('open')}])`, hidden)], narrow),
+  ];
+}
+
+/** A column of things under a heading: a box of their own holds them where the heading opens it. */
+export function headed(box: Headed, content: readonly HtmlNode[], out: Out): Fragment {
+  const below = foldsBelow(box, out);
+  const inside = out.class('inside');
+  const held = below === null ? content : [element('div', { class: inside, id: out.id(inside) }, ...content)];
+  return fragment(
+    [...headingNodes(box, below, out), ...held],
+    [
+      ...(box.heading === '' ? [] : [styleRule(out.at(box.slot), [['display', 'block']])]),
+      ...(below === null
+        ? []
+        : [
+            styleRule(out.within(`.${inside}`), [
+              ['display', 'flex'],
+              ['flex-direction', 'column'],
+              ['align-items', 'inherit'],
+              ['gap', 'inherit'],
+            ]),
+          ]),
+      ...foldRules(box, below, out),
+    ],
+    below === null ? [] : ['disclosure'],
+  );
+}

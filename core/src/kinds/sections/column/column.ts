@@ -1,0 +1,107 @@
+import { initialOf } from '../../../model/shape/field.ts';
+import { choice, literal, parts, referenceOrNone, text } from '../../../model/shape/fields.ts';
+import {
+  BOX_PROPERTIES,
+  BOX_STATES,
+  MARGIN_PROPERTIES,
+  REST_ONLY,
+  TEXT_PROPERTIES,
+} from '../../../model/slot.ts';
+import { element, styleRule } from '../../../print/trees.ts';
+import { headed } from '../../heading-box.ts';
+import type { SectionKind, SectionOf } from '../../kind.ts';
+import { fragment, NOTHING, type Fragment, type SectionOut } from '../../out.ts';
+import type { Part, Section } from '../../site.ts';
+
+const hasHeading = (column: Readonly<Record<string, unknown>>) => column['heading'] !== '';
+
+const COLUMN_SHAPE = {
+  /** Pieces that hold columns hold rows too. */
+  kind: literal('column'),
+  heading: text({ label: 'heading', hint: 'above all in it; empty for none' }),
+  foldsFrom: referenceOrNone('band', {
+    label: 'folds under its heading from',
+    hint: 'from this width down only the heading shows, and opens the rest',
+    when: hasHeading,
+  }),
+  align: choice(
+    { wide: 'over the whole width', start: 'at the start', centre: 'in the centre', end: 'at the end' },
+    { label: 'aligned', hint: 'where the parts stand in the column' },
+  ),
+  parts: parts<Part>('stack', 'parts'),
+} as const;
+
+/** A column of a footer: parts beneath one another, under a heading where it has one. */
+export type Column = SectionOf<typeof COLUMN_SHAPE>;
+
+export const isColumn = (section: Section): section is Column => 'kind' in section;
+
+const ACROSS: Readonly<Record<Column['align'], string>> = {
+  wide: 'stretch',
+  start: 'flex-start',
+  centre: 'center',
+  end: 'flex-end',
+};
+
+function compile(column: Column, out: SectionOut): Fragment {
+  const compiled = column.parts.map((part) => out.part(part));
+  const content = compiled.flatMap((entry) => entry.nodes);
+  if (content.length === 0 && column.heading === '') return NOTHING;
+  const { heading, foldsFrom: from } = column;
+  const held = headed({ heading, from, slot: 'column-heading' }, content, out);
+  const hidden = out.hidden(column.bands);
+  const own = out.class('column');
+  return fragment(
+    [element('div', { class: hidden === null ? own : `${own} ${hidden}` }, ...held.nodes)],
+    [
+      ...compiled.flatMap((entry) => entry.rules),
+      styleRule(out.at('column'), [
+        ['display', 'flex'],
+        ['flex-direction', 'column'],
+        ['align-items', ACROSS[column.align]],
+      ]),
+      ...held.rules,
+    ],
+    [...held.behaviours, ...compiled.flatMap((entry) => entry.behaviours)],
+  );
+}
+
+export const COLUMN: SectionKind<'column', typeof COLUMN_SHAPE> = {
+  id: 'column',
+  label: 'Column',
+  hint: 'parts beneath one another, beside other columns',
+  shape: COLUMN_SHAPE,
+  slots: {
+    column: {
+      label: 'Column',
+      levels: [],
+      states: REST_ONLY,
+      text: 'none',
+      properties: ['columnShare', 'columnWidth', 'gap', ...BOX_PROPERTIES],
+      defaults: { gap: 8 },
+    },
+    'column-heading': {
+      label: 'Heading',
+      levels: [],
+      states: BOX_STATES,
+      text: 'label',
+      typeStyle: 'menu',
+      // Its sign stands at the far end of its line, so that nothing else lines it up.
+      properties: [
+        ...TEXT_PROPERTIES.filter((id) => id !== 'align'),
+        ...BOX_PROPERTIES,
+        ...MARGIN_PROPERTIES,
+      ],
+      defaults: { colour: { role: 'ink' }, weight: 600, paddingBlock: 4 },
+    },
+  },
+  create: (id, name) => createColumn(id, name),
+  ground: 'column',
+  hasSlot: (column, slot) => slot !== 'column-heading' || column.heading !== '',
+  texts: ({ heading }) => [heading],
+  compile,
+};
+
+export function createColumn(id: string, name: string, parts: readonly Part[] = []): Column {
+  return { ...(initialOf(COLUMN_SHAPE) as unknown as Column), id, name, parts, look: {} };
+}
