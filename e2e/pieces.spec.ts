@@ -28,7 +28,10 @@ function started(id: string): Site {
     site,
   }) as unknown as StartedPiece;
   const added = edited(site, { name: 'add-piece', args: { piece: piece as Piece } });
-  return edited(added, { name: 'set-design', args: applyPieceStarter(added, piece, starter, 2026) });
+  return edited(added, {
+    name: 'set-design',
+    args: applyPieceStarter(added, piece, starter, { year: 2026 }),
+  });
 }
 
 const WORDS = '<h1>The reserve</h1>' + '<p>Reed beds lie at both ends of the lagoon.</p>'.repeat(60);

@@ -74,7 +74,7 @@ export {
 } from './kinds/catalogue.ts';
 export { findIcon, findMenu, findPage, itemsOf, pagesByPath, shownItems, walkMenu } from './kinds/content.ts';
 export { createPart, makePart, newPartWorld } from './kinds/create.ts';
-export { arrivingAt, foldOf, foldsBelow, neededBelow } from './kinds/folds.ts';
+export { arrivingAt, foldOf, foldsBelow, neededBelow, pieceFoldOf } from './kinds/folds.ts';
 export { siteJsonSchema } from './kinds/json-schema.ts';
 export type { Region } from './kinds/kind.ts';
 export type { MenuPart } from './kinds/parts/menu/shape.ts';
@@ -193,13 +193,16 @@ export { collisionsOf, type Collision } from './check/pieces/pieces-collide.ts';
 export { applyPieceStarter, PIECE_STARTERS, startersFor, type StartedPiece } from './starters/apply-piece.ts';
 export type { PieceStarter } from './starters/piece-starter.ts';
 export { usesOf } from './kinds/uses.ts';
+export type { Design as SetDesign } from './edit/operations/design.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
 export {
   fileMarkup,
   filesFor,
   handOffFiles,
+  pagesOfFile,
   pieceFiles,
+  printPages,
   type HandOffOptions,
   type PieceFile,
 } from './formats/archive/hand-off.ts';

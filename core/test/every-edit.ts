@@ -26,14 +26,14 @@ export const EDITS: { readonly [Name in OperationName]?: () => readonly (SingleE
     parts.map(({ part }) => ({ name: 'duplicate-part', args: { id: part.id, copy: 'copy' } })),
   'remove-part': () => parts.map(({ part }) => ({ name: 'remove-part', args: { id: part.id } })),
   'fold-part': () =>
-    parts.flatMap(({ part }) =>
+    [...parts.map(({ part }) => part), ...SITE.pieces].flatMap(({ id }) =>
       [null, undefined, 'panel', 'panel-2', 'extra'].flatMap((panel) => [
         {
           name: 'fold-part' as const,
-          args: { id: part.id, from: 'phone', ...(panel === undefined ? {} : { panel }) },
+          args: { id, from: 'phone', ...(panel === undefined ? {} : { panel }) },
         },
-        { name: 'fold-part' as const, args: { id: part.id, from: null } },
-        { name: 'fold-part' as const, args: { id: part.id, from: 'phone', tight: true } },
+        { name: 'fold-part' as const, args: { id, from: null } },
+        { name: 'fold-part' as const, args: { id, from: 'phone', tight: true } },
       ]),
     ),
   'set-owner': () =>

@@ -78,12 +78,18 @@ export function slotsOf(kind: OwnerKind): Readonly<Record<string, SlotKind>> {
 
 export const kindLabel = (kind: OwnerKind): string => kindOf(kind).label;
 
-/** Where a part that folds away arrives, and from which band down it is away. */
+/** From which band down something is away, and where it arrives. */
+const FOLDS_TO = {
+  from: reference('band', { label: 'folds from', gone: 'removed' }),
+  berth: referenceOrNone('berth', { label: 'into', gone: 'removed' }),
+} as const;
+
+const FOLDS_WHOLE = optional(group(FOLDS_TO, { label: 'goes into a panel' }));
+
 const FOLDS = optional(
   group(
     {
-      from: reference('band', { label: 'folds from', gone: 'removed' }),
-      berth: referenceOrNone('berth', { label: 'into', gone: 'removed' }),
+      ...FOLDS_TO,
       tight: optional(flag({ label: 'only where there is no room' })),
     } as const,
     { label: 'folds away' },
@@ -116,6 +122,7 @@ const pieceShape = (kind: AnyPieceKind): Shape => ({
   name: text({ label: 'name', needed: true }),
   ...(kind.shape as Shape),
   ...(kind.stands === 'over' ? {} : { pages: PAGE_RULE, bands: BANDS }),
+  ...(kind.foldsWhole ? { folds: FOLDS_WHOLE } : {}),
   ...OWN_ATTRIBUTES,
   look: look(kind.id as string),
 });

@@ -67,6 +67,8 @@ export interface Shown {
   readonly levels: ShownLevels;
   /** Which of its first links are drawn as calls to action here. */
   readonly actions?: 'none' | 'last' | 'last-two';
+  /** Whether links show nothing but their labels here. */
+  readonly plain?: boolean;
 }
 
 const ACTION_COUNTS = { none: 0, last: 1, 'last-two': 2 } as const;
@@ -85,19 +87,33 @@ export function oncePerPlacement<T>(make: (site: Menus, placement: Shown) => T) 
 /** Links with the last ones that lead somewhere drawn as calls to action. */
 function withActions(items: readonly MenuItem[], count: number): readonly MenuItem[] {
   const links = items.filter(({ role }) => role === undefined || role === 'action');
-  const last = new Set(links.slice(-count));
+  const last = new Set(count === 0 ? [] : links.slice(-count));
   return items.map((item) => (last.has(item) ? { ...item, role: 'action' } : item));
 }
 
-const actionItems = oncePerPlacement((site, placement) =>
-  withActions(placedItems(site, placement), ACTION_COUNTS[placement.actions ?? 'none']),
-);
+/** What a link says of how it shows, besides its label. */
+const SHOWS = ['icon', 'image', 'imageText', 'description', 'labelHidden'] as const;
+
+/** A link without icon, picture and description, and no call to action; its label is in sight. */
+function labelAlone(item: MenuItem): MenuItem {
+  const hidden: readonly string[] = item.role === 'action' ? [...SHOWS, 'role'] : SHOWS;
+  const kept = Object.entries(item).filter(([key]) => !hidden.includes(key));
+  return { ...(Object.fromEntries(kept) as unknown as MenuItem), children: item.children.map(labelAlone) };
+}
+
+const changedItems = oncePerPlacement((site, placement) => {
+  const items = placedItems(site, placement);
+  return withActions(
+    placement.plain ? items.map(labelAlone) : items,
+    ACTION_COUNTS[placement.actions ?? 'none'],
+  );
+});
 
 /** The links a placement starts with, as it draws them: the menu's own, or those beneath the link it starts from. */
 export const shownItems = (site: Menus, placement: Shown): readonly MenuItem[] =>
-  ACTION_COUNTS[placement.actions ?? 'none'] === 0
+  ACTION_COUNTS[placement.actions ?? 'none'] === 0 && !placement.plain
     ? placedItems(site, placement)
-    : actionItems(site, placement);
+    : changedItems(site, placement);
 
 function placedItems(site: Menus, { menu, branch }: Shown): readonly MenuItem[] {
   if (branch === null) return findMenu(site, menu)?.items ?? [];

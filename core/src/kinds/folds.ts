@@ -1,5 +1,6 @@
 import { memoise } from '../base/memo.ts';
 import { partKind } from './catalogue.ts';
+import type { Folds } from './kind.ts';
 import type { Part, Piece, Site } from './site.ts';
 import { findPlaced, opensOver, placedParts, type Owner, type PlacedPart } from './placed.ts';
 
@@ -19,26 +20,28 @@ export interface Fold {
 export const belowBand = (site: Pick<Site, 'bands'>, band: number): number =>
   site.bands[band - 1]?.min ?? Infinity;
 
-function readFold(site: Site, placed: PlacedPart): Fold | null {
-  const { part, piece } = placed;
-  if (!part.folds || opensOver(piece)) return null;
-  const band = site.bands.findIndex((entry) => entry.id === part.folds?.from);
-  if (band === -1) return null;
-  const to = part.folds.berth === null ? null : findPlaced(site, part.folds.berth);
-  return { band, below: belowBand(site, band), to, tight: part.folds.tight === true };
+function readFold(site: Site, folds: Folds | undefined): Fold | null {
+  const band = folds ? site.bands.findIndex((entry) => entry.id === folds.from) : -1;
+  if (!folds || band === -1) return null;
+  const to = folds.berth === null ? null : findPlaced(site, folds.berth);
+  return { band, below: belowBand(site, band), to, tight: folds.tight === true };
 }
+
+/** How a piece leaves its place as a whole; null where it stays at every width. */
+export const pieceFoldOf = (site: Site, piece: Piece): Fold | null => readFold(site, piece.folds);
 
 /** How every part that folds does so, by its id. */
 const foldsBySite = memoise((site: Site): ReadonlyMap<string, Fold> => {
   const folds = new Map<string, Fold>();
-  for (const placed of placedParts(site)) {
-    const fold = readFold(site, placed);
-    if (fold) folds.set(placed.part.id, fold);
+  for (const { part, piece } of placedParts(site)) {
+    if (opensOver(piece)) continue;
+    const fold = readFold(site, part.folds ?? piece.folds);
+    if (fold) folds.set(part.id, fold);
   }
   return folds;
 });
 
-/** How a part leaves its place; null where it stays at every width. */
+/** How a part leaves its place, by itself or with its piece; null where it stays at every width. */
 export function foldOf(site: Site, part: string): Fold | null {
   return foldsBySite(site).get(part) ?? null;
 }
@@ -91,6 +94,12 @@ export const isShownIn = (
   site: Pick<Site, 'bands'>,
   band: number,
 ): boolean => bands?.includes(site.bands[band]?.id ?? '') !== false;
+
+/** Whether a piece stands on the page in a band: shown there, and not gone into a panel. */
+export function isOnPageIn(site: Site, piece: Piece, band: number): boolean {
+  const fold = pieceFoldOf(site, piece);
+  return isShownIn(piece, site, band) && (fold === null || band < fold.band);
+}
 
 /** Whether what carries a look is shown in a band, as far as it and its piece say so themselves. */
 export const isOwnerShownIn = ({ piece, thing }: Owner, site: Pick<Site, 'bands'>, band: number): boolean =>

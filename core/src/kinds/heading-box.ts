@@ -9,6 +9,8 @@ export interface Headed {
   readonly from: string | null;
   /** The heading's slot. */
   readonly slot: string;
+  /** The word for the class of the box that the rest is in: like no other kind's. */
+  readonly inside: string;
 }
 
 /** The width in px below which the heading opens the rest; null where it does not. */
@@ -19,7 +21,7 @@ function foldsBelow({ heading, from }: Headed, { site }: Out): number | null {
 }
 
 /** The heading, and the button that takes its place where it opens the rest. */
-function headingNodes({ heading, slot }: Headed, below: number | null, out: Out): HtmlNode[] {
+function headingNodes({ heading, slot, inside }: Headed, below: number | null, out: Out): HtmlNode[] {
   if (heading === '') return [];
   const own = out.class(slot);
   const plain = element('h2', { class: own }, text(heading));
@@ -30,7 +32,7 @@ function headingNodes({ heading, slot }: Headed, below: number | null, out: Out)
       class: `${own} ${out.name('unfolds')}`,
       type: 'button',
       'aria-expanded': 'false',
-      'aria-controls': out.id(out.class('inside')),
+      'aria-controls': out.id(out.class(inside)),
     },
     text(heading),
   );
@@ -54,12 +56,12 @@ function unfoldsRules(button: string): ConditionalRule[] {
 }
 
 /** Where its heading opens it. */
-function foldRules({ slot }: Headed, below: number | null, out: Out): ConditionalRule[] {
+function foldRules({ slot, inside: word }: Headed, below: number | null, out: Out): ConditionalRule[] {
   if (below === null) return [];
   const narrow = below === Infinity ? [] : [`@media (width < ${below}px)`];
   const button = out.within(`.${out.class(slot)}.${out.name('unfolds')}`);
   const heading = out.within(`h2.${out.class(slot)}`);
-  const inside = `.${out.class('inside')}`;
+  const inside = `.${out.class(word)}`;
   const hidden = [['display', 'none']] as const;
   return [
     ...unfoldsRules(button),
@@ -74,7 +76,7 @@ function foldRules({ slot }: Headed, below: number | null, out: Out): Conditiona
 /** A column of things under a heading: a box of their own holds them where the heading opens it. */
 export function headed(box: Headed, content: readonly HtmlNode[], out: Out): Fragment {
   const below = foldsBelow(box, out);
-  const inside = out.class('inside');
+  const inside = out.class(box.inside);
   const held = below === null ? content : [element('div', { class: inside, id: out.id(inside) }, ...content)];
   return fragment(
     [...headingNodes(box, below, out), ...held],

@@ -26,7 +26,7 @@ export interface Kind<Id extends string, S extends Shape> {
   readonly reads?: Readonly<Record<string, readonly PropertyId[]>>;
 }
 
-/** In which bands a part leaves its place, and where it arrives: at a berth, or nowhere. */
+/** In which bands something leaves its place, and where it arrives: at a berth, or nowhere. */
 export interface Folds {
   /** Id of the widest band in which it is away. */
   readonly from: string;
@@ -150,6 +150,8 @@ export interface PieceBase<Id extends string = string> extends OwnAttributes {
   readonly pages?: PageRule;
   /** Ids of the bands it is shown in; left out, it shows at every width. */
   readonly bands?: readonly string[];
+  /** Where it goes as a whole, of pieces that may. */
+  readonly folds?: Omit<Folds, 'tight'>;
   readonly look: Look;
 }
 
@@ -196,6 +198,8 @@ export interface PieceKind<Id extends string, S extends Shape> extends Kind<Id, 
   readonly contained?: (piece: PieceOf<Id, S>, slot: string) => number | null;
   /** Where on a page it stands. */
   readonly stands: PiecePlace;
+  /** Whether all that stands in it may go into a panel together. */
+  readonly foldsWhole?: true;
   /** Whether it stays in the window in a band while the page scrolls; left out, in every one in which it comes to be scrolled. */
   readonly staysIn?: (piece: PieceOf<Id, S>, site: Pick<SiteContent, 'bands'>, band: number) => boolean;
   /** What it keeps of the window in a band while the page scrolls; null, or left out, where that is nothing. */

@@ -5,6 +5,7 @@ import {
   type HtmlElement,
   type HtmlNode,
 } from '../print/trees.ts';
+import type { RegionForm } from '../model/shape/field.ts';
 import type { Target } from '../model/target.ts';
 import type { BehaviourId } from './behaviours/behaviours.ts';
 import type { Level, State } from '../model/states.ts';
@@ -114,6 +115,8 @@ export interface PartOut extends Out {
   readonly classes: (slot: string) => string;
   /** Attributes of the part's own element: the designer's own, and where it folds to. */
   readonly attributes: Readonly<Record<string, string | true>>;
+  /** How the parts of its region stand. */
+  readonly form: RegionForm;
   /** Whether its region asked it to stand in two halves. */
   readonly split: boolean;
   /** How far beneath its own box, or that of its section, what it opens begins, as CSS. */
@@ -174,6 +177,12 @@ export interface OpenerPlace {
   readonly height: number;
 }
 
+/** The box around all of a piece that goes into a panel together. */
+export interface Whole {
+  readonly attributes: HtmlElement['attributes'];
+  readonly rules: readonly ConditionalRule[];
+}
+
 export interface PieceOut extends Out {
   readonly section: (section: Section) => Fragment;
   /** The drawings of icons that this piece draws more than once; null where there are none. */
@@ -196,6 +205,8 @@ export interface PieceOut extends Out {
   readonly rootData: Readonly<Record<string, string | true>>;
   /** The selector of this piece's own root. */
   readonly own: string;
+  /** Where all of it goes into a panel; null where it stays. */
+  readonly whole: Whole | null;
   /** The side of the row at which what opens this piece stands. */
   readonly openedFrom: 'start' | 'end';
   /** The width in px below which anything of it folds away; null where nothing does. */

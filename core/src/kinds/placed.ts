@@ -293,8 +293,8 @@ function panelsOpenedBy(site: Site, piece: Piece): string[] {
   const direct = refsOf(site).flatMap((ref) =>
     ref.to === 'panel' && ref.path.startsWith(prefix) ? [ref.id] : [],
   );
-  const berths = partsOf(site, piece).flatMap((part) => {
-    const berth = part.folds?.berth;
+  const berths = [piece, ...partsOf(site, piece)].flatMap(({ folds }) => {
+    const berth = folds?.berth;
     const placed = berth == null ? null : findPlaced(site, berth);
     return placed ? [placed.piece.id] : [];
   });

@@ -1,5 +1,5 @@
 import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
-import { arrivingAt, foldsBelow, isShownIn, neededBelow, standsIn } from '../kinds/folds.ts';
+import { arrivingAt, foldsBelow, isShownIn, neededBelow, pieceFoldOf, standsIn } from '../kinds/folds.ts';
 import {
   NO_SCRIPT,
   type Fragment,
@@ -8,6 +8,7 @@ import {
   type PartOut,
   type PieceOut,
   type SectionOut,
+  type Whole,
 } from '../kinds/out.ts';
 import type { Part, Piece, Section } from '../kinds/site.ts';
 import {
@@ -140,6 +141,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
         ...dataAttributes(part),
         ...(berth === null ? {} : { [names.attribute('berth')]: own.id(names.slotClass(berth, 'berth')) }),
       },
+      form: placed.region.form,
       split,
       said: (slot, level, property, item) =>
         saidInBands(context, part.id, { slot, level, ...(item === undefined ? {} : { item }) }, property),
@@ -219,6 +221,7 @@ export function compilePiece(context: CompileContext, piece: Piece): Fragment {
     rootClass: withOwnClass(rootClasses(context, piece), piece),
     rootData: dataAttributes(piece),
     own: ownRoot(context, piece),
+    whole: wholeOf(context, piece),
     openedFrom: openedFrom(site, piece.id),
     foldsBelow: foldsBelow(site, piece),
     declared: (id, value) => valueDeclarations(context, id, value),
@@ -288,11 +291,36 @@ export const leastHeights = (context: CompileContext): string =>
 function foldingRules(context: CompileContext, placed: PlacedPart, box: string): ConditionalRule[] {
   const { fold, berth } = placeOf(context, placed);
   if (!fold) return [];
-  const away = [['display', 'none']] as const;
-  if (berth === null) return [styleRule(within(context, `.${box}.${box}`), away, ...below(fold.below))];
-  const width = fold.below === Infinity ? '' : `(width < ${fold.below}px) and `;
+  if (berth !== null) return goingRules(context, fold.below, box);
+  return [styleRule(within(context, `.${box}.${box}`), [['display', 'none']], ...below(fold.below))];
+}
+
+/** Where a box goes to a berth below a width. */
+function goingRules(context: CompileContext, width: number, box: string): ConditionalRule[] {
+  const query = width === Infinity ? '' : `(width < ${width}px) and `;
   return [
-    styleRule(within(context, `.${box}`), [[context.names.variable('folds'), '1']], ...below(fold.below)),
-    styleRule(within(context, `.${box}:not(dialog *)`), away, `@media ${width}(scripting: enabled)`),
+    styleRule(within(context, `.${box}`), [[context.names.variable('folds'), '1']], ...below(width)),
+    styleRule(
+      within(context, `.${box}:not(dialog *)`),
+      [['display', 'none']],
+      `@media ${query}(scripting: enabled)`,
+    ),
   ];
+}
+
+/** The box around all of a piece, where that goes into a panel of this output: its attributes and rules; else null. */
+function wholeOf(context: CompileContext, piece: Piece): Whole | null {
+  const { site, names } = context;
+  const fold = pieceFoldOf(site, piece);
+  if (!fold?.to || !context.pieces.includes(fold.to.piece)) return null;
+  const box = names.name('whole');
+  const berth = outFor(context, piece, piece.id).id(names.slotClass(fold.to.part.id, 'berth'));
+  return {
+    attributes: { class: box, [names.attribute('berth')]: berth },
+    // The piece is out of sight as long as nothing is in it.
+    rules: [
+      ...goingRules(context, fold.below, box),
+      styleRule(`${ownRoot(context, piece)}:not(:has(.${box}))`, [['display', 'none']]),
+    ],
+  };
 }

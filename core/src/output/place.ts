@@ -30,7 +30,8 @@ export function foldIn({ site, givingWay }: CompileContext, part: string): Fold 
 }
 
 export function placeOf(context: CompileContext, { part, piece }: PlacedPart): PartPlace {
-  const fold = foldIn(context, part.id);
+  // What goes with its piece is moved along with that.
+  const fold = part.folds ? foldIn(context, part.id) : null;
   const arrives = fold?.to && context.pieces.includes(fold.to.piece) ? fold : null;
   const isColumn = opensOver(piece) || pieceKind(piece).stands === 'beside';
   return {

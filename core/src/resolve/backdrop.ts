@@ -28,18 +28,22 @@ export interface Situation extends SlotRef {
 /** The section and piece that hold an owner. */
 interface Standing {
   readonly piece: Piece;
-  readonly section: string | null;
+  /** Innermost first; several where a piece went into a panel with its own sections. */
+  readonly sections: readonly string[];
 }
 
 /** Where an owner stands in a band: in its place, at its berth where it has folded away, or both where it gives way there. */
 function standings(site: Site, owner: Owner, slot: string, band: number): Standing[] {
-  const own = { piece: owner.piece, section: owner.section };
+  const inside = owner.section === null ? [] : [owner.section];
+  const own = { piece: owner.piece, sections: inside };
   const over =
     owner.sort === 'piece' ? (pieceKind(owner.piece).liesOver?.(owner.piece as never, slot) ?? []) : [];
-  if (over.length > 0) return over.map((section) => ({ piece: owner.piece, section }));
+  if (over.length > 0) return over.map((section) => ({ piece: owner.piece, sections: [section] }));
   const berth = owner.sort === 'part' ? berthIn(site, owner.id, band) : null;
   if (!berth) return [own];
-  const away = { piece: berth.piece, section: berth.region.section.id };
+  const goesAlong = owner.sort === 'part' && (owner.thing as Part).folds === undefined;
+  const sections = [...(goesAlong ? inside : []), berth.region.section.id];
+  const away = { piece: berth.piece, sections };
   return givesWayIn(site, owner.id, band) ? [own, away] : [away];
 }
 
@@ -53,7 +57,7 @@ function within(owner: Owner, { slot, level }: Situation): Behind {
 function boxesAround(
   site: Site,
   owner: Owner,
-  { piece, section }: Standing,
+  { piece, sections }: Standing,
   situation: Situation,
 ): Situation[] {
   const { band, states } = situation;
@@ -65,8 +69,10 @@ function boxesAround(
     band,
   });
   const kind = pieceKind(piece);
-  const held = section === null ? undefined : ownersOf(site).get(section);
-  const ground = held ? [box(held.id, sectionKind(held.kind as SectionKindId).ground)] : [];
+  const ground = sections.flatMap((section) => {
+    const held = ownersOf(site).get(section);
+    return held ? [box(held.id, sectionKind(held.kind as SectionKindId).ground)] : [];
+  });
   if (owner.sort === 'piece')
     return [...ground, ...kind.behind(situation.slot).map((slot) => box(piece.id, slot))];
   const inside = within(owner, situation);

@@ -6,10 +6,12 @@ import type { NewPartWorld } from '../kinds/kind.ts';
 import { opensOver, panelsOf, partsOf, placedParts } from '../kinds/placed.ts';
 import type { Floating } from '../kinds/pieces/floating/floating.ts';
 import type { Footer } from '../kinds/pieces/footer/footer.ts';
+import type { MenuPart } from '../kinds/parts/menu/shape.ts';
 import type { Sidebar } from '../kinds/pieces/sidebar/sidebar.ts';
 import { createBlock } from '../kinds/sections/block/block.ts';
-import { createColumn, type Column } from '../kinds/sections/column/column.ts';
+import { createColumn, isColumn, type Column } from '../kinds/sections/column/column.ts';
 import { createRow, ZONES, type Row } from '../kinds/sections/row/shape.ts';
+import { rowParts } from '../kinds/sections/row/zones.ts';
 import type { Part, PartKindId, Site } from '../kinds/site.ts';
 import type { Look, Values } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
@@ -51,6 +53,14 @@ const KINDS: Readonly<Record<PieceStarterPart['holds'], PartKindId>> = {
 /** Most links that stand beside one another along the bottom of a phone. */
 const MOST_IN_BAR = 5;
 
+/** What a starting design is told besides. */
+export interface StarterWorld {
+  /** The year it is, for a legal line. */
+  readonly year: number;
+  /** Whether the piece was only just made: what stands in it is nobody's work, and goes. */
+  readonly isNew?: boolean;
+}
+
 interface Making {
   readonly site: Site;
   readonly piece: StartedPiece;
@@ -65,8 +75,8 @@ interface Making {
   readonly branch: () => MenuItem | null;
 }
 
-function making(site: Site, piece: StartedPiece, isBar: boolean, year: number): Making {
-  const left = [...partsOf(site, piece)];
+function making(site: Site, piece: StartedPiece, isBar: boolean, { year, isNew }: StarterWorld): Making {
+  const left = isNew ? [] : [...partsOf(site, piece)];
   const branches = site.menus[0]?.items.filter(({ children }) => children.length > 0) ?? [];
   return {
     site,
@@ -155,16 +165,27 @@ function converted(make: Making, { holds }: PieceStarterPart): Part | null {
   return null;
 }
 
+/** A menu of the piece as a design wants it: the next branch of the site's first one, or all of it where it came in branches. */
+function asWanted(make: Making, { holds }: PieceStarterPart, part: MenuPart): MenuPart {
+  if (holds !== 'branch') {
+    const others = make.left().filter(({ kind }) => kind === 'menu') as MenuPart[];
+    const inBranches = others.some(({ menu, branch }) => menu === part.menu && branch !== null);
+    return make.piece.kind === 'footer' && inBranches ? { ...part, branch: null } : part;
+  }
+  const branch = part.branch === null ? make.branch() : null;
+  return branch ? { ...part, branch: branch.id, name: branch.label } : part;
+}
+
 /** The parts of a list of a design, filled with what the piece and the site have. */
 function fill(make: Making, wanted: readonly PieceStarterPart[], used: Set<string>): Part[] {
   return wanted.flatMap((entry): Part[] => {
     const part = make.take(KINDS[entry.holds]) ?? converted(make, entry) ?? newPart(make, entry, used);
     if (!part) return [];
-    if (part.kind === 'menu') used.add(part.menu);
-    const levels = part.kind === 'menu' && entry.levels !== undefined ? { levels: entry.levels } : {};
-    return [
-      { ...part, ...levels, ...entry.settings, look: fitLook(entry.look ?? {}, narrowestOf(make.site)) },
-    ];
+    const look = fitLook(entry.look ?? {}, narrowestOf(make.site));
+    if (part.kind !== 'menu') return [{ ...part, ...entry.settings, look }];
+    used.add(part.menu);
+    const levels = entry.levels === undefined ? {} : { levels: entry.levels };
+    return [{ ...asWanted(make, entry, part), ...levels, ...entry.settings, look }];
   });
 }
 
@@ -217,6 +238,9 @@ function columnOf(make: Making, column: StarterFooterColumn, id: string, used: S
   };
 }
 
+const partsIn = (section: Row | Column): readonly Part[] =>
+  isColumn(section) ? section.parts : rowParts(section);
+
 function sectionsOf(make: Making, piece: Footer, starter: FooterStarter): (Row | Column)[] {
   const used = new Set<string>();
   const made = starter.sections.flatMap((section, index): (Row | Column)[] => {
@@ -225,8 +249,15 @@ function sectionsOf(make: Making, piece: Footer, starter: FooterStarter): (Row |
     const column = columnOf(make, section, id, used);
     return column ? [column] : [];
   });
-  // What the design has no place for goes on behind the rest.
-  const left = make.left();
+  // What the design has no place for goes on behind the rest, but for branches of a menu that is there as a whole.
+  const whole = new Set(
+    made
+      .flatMap(partsIn)
+      .flatMap((part) => (part.kind === 'menu' && part.branch === null ? [part.menu] : [])),
+  );
+  const left = make
+    .left()
+    .filter((part) => part.kind !== 'menu' || part.branch === null || !whole.has(part.menu));
   const last = made.at(-1);
   if (!last || left.length === 0) return made;
   const filled =
@@ -248,8 +279,8 @@ function footerOf(make: Making, piece: Footer, starter: FooterStarter, look: Loo
 }
 
 /** What a piece says by itself in a design, and which of its fields hold what stands in it. */
-function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter, year: number): StartedPiece {
-  const make = making(site, piece, starter.kind === 'floating' && starter.bar === true, year);
+function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter, world: StarterWorld): StartedPiece {
+  const make = making(site, piece, starter.kind === 'floating' && starter.bar === true, world);
   const look = valuesLook(site, piece.kind, starter.look, starter.narrow);
   if (piece.kind === 'footer')
     return starter.kind === 'footer' ? footerOf(make, piece, starter, look) : piece;
@@ -265,13 +296,13 @@ function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter, year: nu
 
 /**
  * A starting design for a footer, sidebar or floating menu: the piece keeps its name, its pages and what stands in it; what
- * the design shows besides comes from elsewhere in the site. `year` is the one it is, for a legal line.
+ * the design shows besides comes from elsewhere in the site.
  */
 export function applyPieceStarter(
   site: Site,
   piece: StartedPiece,
   starter: PieceStarter,
-  year: number,
+  world: StarterWorld,
 ): Design {
-  return { pieces: [madeOf(site, piece, starter, year)], icons: [], typeStyles: {} };
+  return { pieces: [madeOf(site, piece, starter, world)], icons: [], typeStyles: {} };
 }

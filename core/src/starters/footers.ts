@@ -26,7 +26,6 @@ function columns(colours: { readonly heading?: Values; readonly link?: Values } 
       },
       all: { rest: { all: { paddingBlock: 4 } } },
     },
-    glyph: { all: { rest: { all: { iconShows: 'not at all' } } } },
     ...(folds ? { marker: { 1: { rest: { all: { ...colours.heading } } } } } : {}),
     submenu: {
       2: {
@@ -39,7 +38,15 @@ function columns(colours: { readonly heading?: Values; readonly link?: Values } 
   };
 }
 
-const linksInColumns = (look: Look): PieceStarterPart => ({ holds: 'links', levels: 2, look });
+/** Lists of links at a page's end say what leads where, and no more. */
+const PLAIN = { plain: true } as const;
+
+const linksInColumns = (look: Look): PieceStarterPart => ({
+  holds: 'links',
+  levels: 2,
+  settings: PLAIN,
+  look,
+});
 
 /** Links of the first level beside one another. */
 const linksInRow = (values: Values): PieceStarterPart => ({
@@ -71,6 +78,7 @@ const logo = (values: Values = {}): PieceStarterPart => ({
 const branch = (values: Values = {}): PieceStarterPart => ({
   holds: 'branch',
   levels: 1,
+  settings: PLAIN,
   look: {
     list: { all: { rest: { all: { menuForm: 'beneath one another', gap: 0 } } } },
     link: {
@@ -79,7 +87,6 @@ const branch = (values: Values = {}): PieceStarterPart => ({
         hover: { all: { decoration: 'underline' } },
       },
     },
-    glyph: { all: { rest: { all: { iconShows: 'not at all' } } } },
   },
 });
 

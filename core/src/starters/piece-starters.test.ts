@@ -17,7 +17,7 @@ function started(site: Site, starter: PieceStarter): Site {
   const added = withPiece(site, starter.kind, ID);
   const piece = pieceOf(added);
   if (!piece) throw new Error('no piece');
-  return after(added, { name: 'set-design', args: applyPieceStarter(added, piece, starter, 2026) });
+  return after(added, { name: 'set-design', args: applyPieceStarter(added, piece, starter, { year: 2026 }) });
 }
 
 /** A site with as little as one can have: one band, one menu without links. */
@@ -68,9 +68,12 @@ describe.each(PIECE_STARTERS.map((starter) => [starter.name, starter] as const))
     });
     const piece = pieceOf(site);
     if (!piece) throw new Error('no piece');
-    const [made] = applyPieceStarter(site, piece, starter, 2026).pieces;
+    const [made] = applyPieceStarter(site, piece, starter, { year: 2026 }).pieces;
     expect(made).toMatchObject({ id: ID, name: 'Mine', pages: piece.pages });
-    const next = after(site, { name: 'set-design', args: applyPieceStarter(site, piece, starter, 2026) });
+    const next = after(site, {
+      name: 'set-design',
+      args: applyPieceStarter(site, piece, starter, { year: 2026 }),
+    });
     const kept = new Set(pieceOf(next) && partsOf(next, pieceOf(next) as StartedPiece).map(({ id }) => id));
     for (const { id } of partsOf(site, piece)) expect(kept.has(id)).toBe(true);
   });
@@ -85,8 +88,8 @@ describe.each(PIECE_STARTERS.map((starter) => [starter.name, starter] as const))
     const once = started(DEMO, starter);
     const piece = pieceOf(once);
     if (!piece) throw new Error('no piece');
-    expect(after(once, { name: 'set-design', args: applyPieceStarter(once, piece, starter, 2026) })).toEqual(
-      once,
-    );
+    expect(
+      after(once, { name: 'set-design', args: applyPieceStarter(once, piece, starter, { year: 2026 }) }),
+    ).toEqual(once);
   });
 });

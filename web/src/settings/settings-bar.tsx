@@ -6,10 +6,13 @@ import {
   kindLabel,
   opensOver,
   panelsOf,
+  pieceFoldOf,
+  pieceKind,
   shapeOf,
   type Field as ShapeField,
   type Owner,
   type Part,
+  type Piece,
   type Site,
 } from '@hamaca/core';
 import { Fragment, type ComponentType, memo, useEffect, useRef } from 'react';
@@ -28,20 +31,30 @@ export type OwnEditors = Readonly<Record<string, ComponentType<EditorProps>>>;
 const STAYS = '(stays)';
 const NOWHERE = '(nowhere)';
 
-/** From which band down a part leaves its place, and for which panel. */
-function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }) {
+/** From which band down a part, or a piece as a whole, leaves its place, and for which panel. */
+function FoldsField({
+  site,
+  thing,
+  fold,
+  isWhole,
+}: {
+  readonly site: Site;
+  readonly thing: Part | Piece;
+  readonly fold: ReturnType<typeof foldOf>;
+  readonly isWhole: boolean;
+}) {
   const edit = useEdit();
-  const fold = foldOf(site, part.id);
-  const from = part.folds?.from ?? STAYS;
+  const folds: Part['folds'] = thing.folds;
+  const from = folds?.from ?? STAYS;
   const panels = panelsOf(site);
   const fallback = panels[0]?.id ?? null;
   const into = fold ? (fold.to?.piece.id ?? NOWHERE) : NOWHERE;
   const folding = (args: { from: string | null; panel?: string | null; tight?: boolean }) => {
-    edit({ name: 'fold-part', args: { id: part.id, ...args } }, 'Where it folds away');
+    edit({ name: 'fold-part', args: { id: thing.id, ...args } }, 'Where it folds away');
   };
   return (
     <>
-      <Field label="folds away">
+      <Field label={isWhole ? 'goes into a panel' : 'folds away'}>
         <Choice
           label="Folds away from"
           value={from}
@@ -51,11 +64,11 @@ function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }
           ]}
           onChange={(value) => {
             if (value === STAYS) folding({ from: null });
-            else folding(part.folds ? { from: value } : { from: value, panel: fallback });
+            else folding(folds ? { from: value } : { from: value, panel: fallback });
           }}
         />
       </Field>
-      {part.folds && (
+      {folds && (
         <Field label="into">
           <Choice
             label="Folds into"
@@ -70,13 +83,13 @@ function FoldsField({ site, part }: { readonly site: Site; readonly part: Part }
           />
         </Field>
       )}
-      {part.folds && (
+      {folds && !isWhole && (
         <Button
           className="!h-6"
-          pressed={part.folds.tight === true}
+          pressed={folds.tight === true}
           title="It stays as long as its row has room for it on one line"
           onClick={() => {
-            folding({ from, tight: part.folds?.tight !== true });
+            folding({ from, tight: folds.tight !== true });
           }}
         >
           only where there is no room
@@ -167,7 +180,12 @@ export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: P
         if (field.spec.kind === 'list') return <ListField key={name} {...props} />;
         return <Fragment key={name}>{fieldEditor(props)}</Fragment>;
       })}
-      {part && !opensOver(owner.piece) && <FoldsField site={site} part={part} />}
+      {part && !opensOver(owner.piece) && (
+        <FoldsField site={site} thing={part} fold={foldOf(site, part.id)} isWhole={false} />
+      )}
+      {owner.sort === 'piece' && pieceKind(owner.piece).foldsWhole && (
+        <FoldsField site={site} thing={owner.piece} fold={pieceFoldOf(site, owner.piece)} isWhole />
+      )}
       {owner.sort !== 'section' && <OwnAttributes of={of} thing={thing} set={setFor('class and data')} />}
     </div>
   );

@@ -50,8 +50,8 @@ export interface BenchState extends Arrangement {
   readonly kept: Site | null;
   /** Id of the site the kept version is of. */
   readonly keptOf: string | null;
-  /** Whether the starting designs are shown. */
-  readonly starters: boolean;
+  /** Whether the starting designs are shown, and whether their piece was only just made. */
+  readonly designs: 'none' | 'shown' | 'of a new piece';
   /** Whether it is shown what would let the row fit. */
   readonly wondering: boolean;
   /** Whether the rows' parts are measured on the stage. */
@@ -102,7 +102,7 @@ export const benchStore = createStore<BenchState>(() => ({
   compare: 'off',
   kept: null,
   keptOf: null,
-  starters: false,
+  designs: 'none',
   wondering: false,
   measuring: false,
   longer: false,
@@ -227,8 +227,12 @@ export const setWidth = (width: number) => {
   benchStore.setState({ width: Math.round(Math.min(WIDTHS.to, Math.max(WIDTHS.from, width))) });
 };
 
-export const showStarters = (starters: boolean) => {
-  benchStore.setState({ starters });
+export const showDesigns = (designs: 'shown' | 'of a new piece' = 'shown') => {
+  benchStore.setState({ designs });
+};
+
+export const hideDesigns = () => {
+  benchStore.setState({ designs: 'none' });
 };
 
 /** Goes to the cell that says a value, also where its group is folded. */

@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 
-export type CodeLanguage = 'html' | 'css' | 'javascript';
+export type CodeLanguage = 'html' | 'css' | 'javascript' | 'json';
 
 type Highlight = (code: string, language: CodeLanguage) => string;
 
@@ -10,15 +10,18 @@ const LONGEST = 300_000;
 let loading: Promise<Highlight> | null = null;
 
 async function loadHighlighter(): Promise<Highlight> {
-  const [{ default: hljs }, { default: xml }, { default: css }, { default: javascript }] = await Promise.all([
-    import('highlight.js/lib/core'),
-    import('highlight.js/lib/languages/xml'),
-    import('highlight.js/lib/languages/css'),
-    import('highlight.js/lib/languages/javascript'),
-  ]);
+  const [{ default: hljs }, { default: xml }, { default: css }, { default: javascript }, { default: json }] =
+    await Promise.all([
+      import('highlight.js/lib/core'),
+      import('highlight.js/lib/languages/xml'),
+      import('highlight.js/lib/languages/css'),
+      import('highlight.js/lib/languages/javascript'),
+      import('highlight.js/lib/languages/json'),
+    ]);
   hljs.registerLanguage('html', xml);
   hljs.registerLanguage('css', css);
   hljs.registerLanguage('javascript', javascript);
+  hljs.registerLanguage('json', json);
   return (code, language) => hljs.highlight(code, { language }).value;
 }
 

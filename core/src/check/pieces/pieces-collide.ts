@@ -1,5 +1,5 @@
 import { pieceKind } from '../../kinds/catalogue.ts';
-import { isShownIn } from '../../kinds/folds.ts';
+import { isOnPageIn } from '../../kinds/folds.ts';
 import type { Keeping, LookReader } from '../../kinds/kind.ts';
 import { isOnPage } from '../../kinds/page-rules.ts';
 import { standingPieces } from '../../kinds/placed.ts';
@@ -74,7 +74,7 @@ export function collisionsOf(site: Site, piece: Piece): readonly Collision[] {
     // What is the same for both is told of the later one alone.
     const isLater = all.indexOf(piece) > all.indexOf(other);
     for (const band of site.bands.keys()) {
-      if (!isShownIn(piece, site, band) || !isShownIn(other, site, band)) continue;
+      if (!isOnPageIn(site, piece, band) || !isOnPageIn(site, other, band)) continue;
       const found = collisionIn(site, piece, other, band);
       const isMutual = found !== null && collisionIn(site, other, piece, band) !== null;
       if (found && (isLater || !isMutual)) return [{ ...found, band }];

@@ -95,8 +95,13 @@ function showIn(draft: Draft, change: (bands: readonly string[]) => readonly str
 
 /** What folded from one band on folds from another one. */
 function foldFrom(draft: Draft, from: string, to: string): void {
-  for (const { part, path } of placedParts(draft.site()))
-    if (part.folds?.from === from) draft.apply({ op: 'replace', path: `${path}/folds/from`, value: to });
+  const site = draft.site();
+  const folding = [
+    ...placedParts(site).map(({ part, path }) => ({ folds: part.folds, path })),
+    ...site.pieces.map(({ folds }, index) => ({ folds, path: `/pieces/${index}` })),
+  ];
+  for (const { folds, path } of folding)
+    if (folds?.from === from) draft.apply({ op: 'replace', path: `${path}/folds/from`, value: to });
 }
 
 /** Unties a knot: the band that starts there joins the next narrower one. */

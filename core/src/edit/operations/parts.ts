@@ -2,13 +2,13 @@ import { countingIds, uniqueName } from '../../base/ids.ts';
 import { refuse, type Result } from '../../base/result.ts';
 import { BOOK } from '../../kinds/book.ts';
 import { partKind, pieceKind, shapeOf } from '../../kinds/catalogue.ts';
-import type { PiecePlace } from '../../kinds/kind.ts';
-import { foldOf } from '../../kinds/folds.ts';
+import type { Folds, PiecePlace } from '../../kinds/kind.ts';
+import { foldOf, pieceFoldOf } from '../../kinds/folds.ts';
 import type { Part, Region, Site } from '../../kinds/site.ts';
 import { findPiece, findPlaced, idsOf, opensOver, regionsOf, sectionsOf } from '../../kinds/placed.ts';
 import type { Icon } from '../../model/site-content.ts';
 import { copyThing } from '../../model/shape/copy.ts';
-import { patched, type EditOperation, type RanEdit } from '../draft.ts';
+import { patched, type EditOperation } from '../draft.ts';
 import type { PatchOperation } from '../json-patch.ts';
 import { removeThings } from '../references.ts';
 import { iconsPatch } from './items.ts';
@@ -124,21 +124,20 @@ function berthOf(site: Site, panel: string) {
   return { region: regions[0], berth };
 }
 
-function setFolds(
-  site: Site,
-  id: string,
-  folds: Part['folds'] | null,
-  before: PatchOperation[] = [],
-): Result<RanEdit> {
-  const found = findPlaced(site, id);
-  if (!found) return noPart();
-  const path = `${found.path}/folds`;
-  if (!folds) return patched(site, found.part.folds ? [{ op: 'remove', path }] : []);
-  return patched(site, [...before, { op: 'add', path, value: folds }]);
+/** What may fold away, by its id: a part of a page's piece, or such a piece as a whole. */
+function foldableOf(site: Site, id: string) {
+  const placed = findPlaced(site, id);
+  if (placed)
+    return { path: placed.path, piece: placed.piece, folds: placed.part.folds, fold: foldOf(site, id) };
+  const piece = findPiece(site, id);
+  if (!piece || !pieceKind(piece).foldsWhole) return null;
+  const path = `/pieces/${site.pieces.indexOf(piece)}`;
+  const folds: Folds | undefined = piece.folds;
+  return { path, piece, folds, fold: pieceFoldOf(site, piece) };
 }
 
 /**
- * Says from which band down a part leaves its place, and for which panel: it arrives at that panel's berth, which is
+ * Says from which band down a part, or a piece as a whole, leaves its place, and for which panel: it arrives at that panel's berth, which is
  * made where it has none. `panel` null leaves it out; `from` null lets it stay; `tight` lets it leave only where its row
  * has no room.
  */
@@ -148,25 +147,27 @@ export const foldPart: EditOperation<{
   readonly panel?: string | null;
   readonly tight?: boolean;
 }> = (site, { id, from, panel, tight }) => {
-  const found = findPlaced(site, id);
+  const found = foldableOf(site, id);
   if (!found) return noPart();
-  if (from === null) return setFolds(site, id, null);
+  const path = `${found.path}/folds`;
+  if (from === null) return patched(site, found.folds ? [{ op: 'remove', path }] : []);
   if (!site.bands.some((band) => band.id === from))
     return refuse('gone', '/bands', 'The band is no longer there');
   if (opensOver(found.piece)) return refuse('place', found.path, 'What stands in a panel does not fold away');
-  const to = foldOf(site, id)?.to ?? null;
-  const folds = (berth: string | null) => ({
-    from,
-    berth,
-    ...((tight ?? found.part.folds?.tight) ? { tight: true } : {}),
-  });
-  if (panel === undefined || panel === to?.piece.id) return setFolds(site, id, folds(to?.part.id ?? null));
-  if (panel === null) return setFolds(site, id, folds(null));
+  const isTight = found.piece.id !== id && (tight ?? found.folds?.tight);
+  const folding = (berth: string | null, before: PatchOperation[] = []) =>
+    patched(site, [
+      ...before,
+      { op: 'add', path, value: { from, berth, ...(isTight ? { tight: true } : {}) } },
+    ]);
+  const to = found.fold?.to ?? null;
+  if (panel === undefined || panel === to?.piece.id) return folding(to?.part.id ?? null);
+  if (panel === null) return folding(null);
   const piece = findPiece(site, panel);
   const { region, berth } = berthOf(site, panel);
   if (!piece || !opensOver(piece) || !region)
     return refuse('gone', '/pieces', 'The panel is no longer there; it was removed in the meantime');
-  if (berth) return setFolds(site, id, folds(berth.id));
+  if (berth) return folding(berth.id);
   const made = { kind: 'berth', id: uniqueName(`${panel}-berth`, idsOf(site)), look: {} } as const;
-  return setFolds(site, id, folds(made.id), [{ op: 'add', path: `${region.path}/0`, value: made }]);
+  return folding(made.id, [{ op: 'add', path: `${region.path}/0`, value: made }]);
 };

@@ -148,6 +148,13 @@ function printPaths(pages: readonly Page[]): string {
   return shown.join(', ') + (more > 0 ? ` and ${more} more` : '');
 }
 
+/** The pages of the inventory that a markup file goes into, in words. */
+export function pagesOfFile(site: Site, file: PieceFile): string {
+  const pages = pageSets(site).flatMap((set) => (filesFor(site, set.pieces).includes(file) ? set.pages : []));
+  if (pages.length === site.pages.length) return 'on all pages';
+  return pages.length === 0 ? 'on no page' : `on ${printPaths(pages)}`;
+}
+
 /** Which pages get which markup. */
 function printSets(site: Site, examples: readonly ExamplePage[]): string {
   if (examples.length < 2) return '';
@@ -183,7 +190,10 @@ function printReadme(
   const where = (file: PieceFile | undefined) =>
     file ? GOES_WHERE[pieceKind(file.piece).stands].replaceAll('’', "'") : '';
   const more = others
-    .map((file) => `${file.name}  the markup of ${file.piece.name}: paste it ${where(file)}\n`)
+    .map(
+      (file) =>
+        `${file.name}  the markup of ${file.piece.name}: paste it ${where(file)},\n                 ${pagesOfFile(site, file)}\n`,
+    )
     .join('');
   return `${first?.piece.name ?? 'The header'} of ${site.name}
 
@@ -201,8 +211,9 @@ menu.js marks the link to the page it is on with aria-current; nothing has to be
 ${printSets(site, examples)}`;
 }
 
-/** The markup files of every page of the inventory, by its path. */
-function printPages(site: Site): string {
+/** The markup files of every page of the inventory, by its path; null where all pages have the same. */
+export function printPages(site: Site): string | null {
+  if (pageSets(site).filter(({ pieces }) => pieces.length > 0).length < 2) return null;
   const files = new Map(
     pageSets(site).flatMap(({ pieces, pages }) => {
       const names = filesFor(site, pieces).map(({ name }) => name);
@@ -224,6 +235,7 @@ export function handOffFiles(
   const pictures = at === undefined ? null : createPictures(at);
   const fromMarkup = (markup: string) => pictures?.fromMarkup(markup) ?? markup;
   const examples = examplePages(site);
+  const pages = printPages(site);
   const markups = files.map((file) => ({ name: file.name, text: fromMarkup(fileMarkup(compiled, file)) }));
   const stylesheet = pictures?.fromStylesheet(compiled.stylesheet) ?? compiled.stylesheet;
   const hasColumns = examples.some(({ pieces }) =>
@@ -235,7 +247,7 @@ export function handOffFiles(
       text: fromMarkup(printExamplePage(site, pageMarkup(site, compiled.pieces, pieces))),
     })),
     ...markups,
-    ...(examples.length > 1 ? [{ name: 'pages.json', text: printPages(site) }] : []),
+    ...(pages === null ? [] : [{ name: 'pages.json', text: pages }]),
     { name: 'menu.css', text: stylesheet },
     { name: 'page.css', text: EXAMPLE_STYLE + (hasColumns ? COLUMNS_STYLE : '') },
     { name: 'menu.js', text: compiled.script },

@@ -1,5 +1,6 @@
 import {
   countingIds,
+  findPiece,
   idsOf,
   kindLabel,
   pieceKindById,
@@ -14,8 +15,9 @@ import {
 import { useNavigate } from 'react-router';
 import { Actions } from '../../ui/actions.tsx';
 import { Choice } from '../../ui/choice.tsx';
-import { selectMade, selectSlot } from '../../store/bench-store.ts';
+import { selectMade, showDesigns } from '../../store/bench-store.ts';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
+import { selectFirst } from './stage/use-selection.ts';
 
 /** Makes, copies and removes pieces, and goes from one to another. */
 export function usePieces(site: Site) {
@@ -23,7 +25,8 @@ export function usePieces(site: Site) {
   const navigate = useNavigate();
   const id = useSiteState((state) => state.id);
   const open = (piece: string) => {
-    selectSlot(piece, '', null);
+    const opened = findPiece(site, piece);
+    if (opened) selectFirst(site, opened);
     void navigate(`/sites/${id}/bench/${piece}`);
   };
   const openMade = (made: string, kind: PieceKindId) => {
@@ -43,7 +46,10 @@ export function usePieces(site: Site) {
         freshId: countingIds(`${made}-`, taken),
         site,
       }) as unknown as Piece;
-      if (edit({ name: 'add-piece', args: { piece } }, `Add: ${name}`)) openMade(made, kind);
+      if (edit({ name: 'add-piece', args: { piece } }, `Add: ${name}`)) {
+        openMade(made, kind);
+        showDesigns('of a new piece');
+      }
     },
     duplicate: (piece: Piece) => {
       const copy = uniqueName(piece.id, idsOf(site));

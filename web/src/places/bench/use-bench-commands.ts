@@ -3,7 +3,8 @@ import { useEffect, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
-import { benchStore, selectSlot, showStarters } from '../../store/bench-store.ts';
+import { benchStore, showDesigns } from '../../store/bench-store.ts';
+import { selectFirst } from './stage/use-selection.ts';
 import { tieKnot } from './widths/tie-knot.ts';
 
 const isTyping = (target: EventTarget | null) =>
@@ -26,7 +27,7 @@ export function useBenchCommands(site: Site): void {
       const at = pieces.findIndex(({ id: own }) => window.location.pathname.endsWith(`/bench/${own}`));
       const next = pieces[(Math.max(0, at) + step + pieces.length) % pieces.length];
       if (!next) return;
-      selectSlot(next.id, '', null);
+      selectFirst(site, next);
       void navigate(`/sites/${id}/bench/${next.id}`);
     };
     return {
@@ -43,7 +44,7 @@ export function useBenchCommands(site: Site): void {
         benchStore.setState({ kept: site });
       },
       'bench-starters': () => {
-        showStarters(true);
+        showDesigns();
       },
       'bench-faint': () => {
         benchStore.setState(({ faint }) => ({ faint: !faint }));

@@ -9,7 +9,9 @@ import {
   PREFIX,
   PREFIX_ALLOWED,
   pieceKind,
+  pagesOfFile,
   pieceFiles,
+  printPages,
 } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
 import { CommandButton } from '../../app/commands/command-button.tsx';
@@ -161,13 +163,14 @@ export function HandOffPlace() {
     );
   if (!output) return null;
   const markup = fileMarkup(output, shownFile);
+  const pages = printPages(site);
   const files = pictures === '' ? null : createPictures(pictures);
   const blocks: Block[] = [
     {
       name: shownFile.name,
       title: MARKUP,
       language: 'html',
-      where: GOES_WHERE[pieceKind(shownFile.piece).stands],
+      where: `${GOES_WHERE[pieceKind(shownFile.piece).stands]}; ${pagesOfFile(site, shownFile)}`,
       text: files?.fromMarkup(markup) ?? markup,
     },
     {
@@ -184,6 +187,17 @@ export function HandOffPlace() {
       where: 'with defer, in the head or at the end of the body',
       text: output.script,
     },
+    ...(pages === null
+      ? []
+      : [
+          {
+            name: 'pages.json',
+            title: 'Pages',
+            language: 'json',
+            where: 'which page gets which markup; to read, not to load',
+            text: pages,
+          } as const,
+        ]),
   ];
   const shown = blocks.find((block) => block.title === chosen) ?? blocks[0];
   return (

@@ -76,6 +76,7 @@ function byItself(work: () => void): void {
 }
 
 function buildAnew(page: ShownPage): void {
+  const top = scrollY;
   byItself(() => {
     stop?.();
     for (const place of PLACES) {
@@ -86,6 +87,8 @@ function buildAnew(page: ShownPage): void {
     columns.style.cssText = page.beside === '' ? '' : page.columns;
     stop = runScript(page.script);
   });
+  // While nothing stood there the page was short.
+  scrollTo({ top, behavior: 'instant' });
   for (const dialog of holder.querySelectorAll('dialog'))
     dialog.addEventListener('close', () => {
       if (!closingItself && dialog.isConnected) tell({ type: 'closed' });
@@ -116,9 +119,17 @@ function tellPainted(): void {
   });
 }
 
-/** Shows what stands at the end of the page. */
+/** Shows what stands at the end of the page; the page around the frame stays where it is. */
 function showEnd(): void {
-  places.after.firstElementChild?.scrollIntoView({ block: 'start', behavior: 'instant' });
+  const chosen = pinned ? findElement(pinned.selected) : null;
+  const end =
+    [...places.after.children].find((piece) => piece.contains(chosen)) ?? places.after.lastElementChild;
+  if (!end) return;
+  // At the very end nothing sticks to the window's edge any more.
+  scrollTo({ top: document.documentElement.scrollHeight, behavior: 'instant' });
+  const beneath = parseFloat(getComputedStyle(document.documentElement).scrollPaddingBlockStart) || 0;
+  const { top } = end.getBoundingClientRect();
+  if (top < beneath) scrollTo({ top: scrollY + top - beneath, behavior: 'instant' });
 }
 
 function render({ changed }: RenderMessage): void {

@@ -89,7 +89,9 @@ const showsText = (part: Logo) => !isDrawn(part) || part.textShown;
 function rules(part: Logo, out: PartOut): ConditionalRule[] {
   const own = [
     styleRule(out.at('logo'), [...IN_LINE, CLICKABLE]),
-    ...(showsText(part) && /\s/.test(part.text.trim()) ? out.inRow([[out.at('logo'), GIVES_WAY]]) : []),
+    ...(out.form === 'row' && showsText(part) && /\s/.test(part.text.trim())
+      ? out.inRow([[out.at('logo'), GIVES_WAY]])
+      : []),
   ];
   if (!isDrawn(part)) return own;
   const drawn = [...own, styleRule(out.at('drawing'), drawnWithin(ratioOf(part)))];

@@ -38,6 +38,12 @@ export const MENU_SHAPE = {
     },
     { label: 'in a column', hint: 'how submenus open in a panel or sidebar, unless they stand open' },
   ),
+  plain: optional(
+    flag({
+      label: 'labels alone',
+      hint: 'here its links show no icons, pictures and descriptions, and are no calls to action',
+    }),
+  ),
   sight: optional(
     flag({
       label: 'marks the section in sight',

@@ -120,6 +120,14 @@ describe('columns of a footer', () => {
     expect(declared(stacked, '.hm-columns>:not(:first-child)::before')).toContain('border-block-start: 1px');
   });
 
+  test('a logo is as high as itself in one, and gives way to what is beside it in a row', () => {
+    const logo = makePart('logo', 'mark', { text: 'Marisma Laguna Reserve' });
+    const gives = (section: Section) =>
+      declared(output(footed([section])).stylesheet, '.hm-logo-2').includes('flex:');
+    expect(gives(createColumn('a', 'A', [logo]))).toBe(false);
+    expect(gives({ ...createRow('r', 'R'), zones: { start: [logo], middle: [], end: [] } })).toBe(true);
+  });
+
   test('together they keep to a width', () => {
     const { stylesheet } = output(footed(THREE, { contained: 1120 }));
     expect(declared(stylesheet, '.hm-columns')).toContain('padding-inline: max(24px, calc(50% - 560px))');

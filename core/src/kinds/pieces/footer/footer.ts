@@ -87,6 +87,7 @@ const linksOf = (site: Site, id: string): MenuPart[] =>
     menu: menu.id,
     name: 'Footer',
     levels: 2,
+    plain: true,
     look: {
       list: { all: { rest: { all: { menuForm: 'in columns', gap: 24 } } } },
       link: { 2: { rest: { all: { size: 14, weight: 400 } } }, all: { rest: { all: { paddingBlock: 4 } } } },

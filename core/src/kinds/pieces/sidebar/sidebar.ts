@@ -7,7 +7,7 @@ import {
   MOTION_PROPERTIES,
   TEXT_PROPERTIES,
 } from '../../../model/slot.ts';
-import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
 import { headed } from '../../heading-box.ts';
@@ -71,7 +71,7 @@ function compile(sidebar: Sidebar, out: PieceOut): Fragment {
   const blocks = sidebar.blocks.map((block) => out.section(block));
   const { heading, boxFrom: from } = sidebar;
   const held = headed(
-    { heading, from, slot: 'sidebar-heading' },
+    { heading, from, slot: 'sidebar-heading', inside: 'sidebar-inside' },
     blocks.flatMap((block) => block.nodes),
     out,
   );
@@ -80,15 +80,22 @@ function compile(sidebar: Sidebar, out: PieceOut): Fragment {
     aside ? 'aside' : 'div',
     { ...out.rootData, class: out.rootClass, 'aria-label': aside ? sidebar.name : null },
     out.symbols(),
-    ...held.nodes,
+    ...(out.whole ? [element('div', out.whole.attributes, ...held.nodes)] : held.nodes),
   );
+  const column: Declaration[] = [
+    ['display', 'flex'],
+    ['flex-direction', 'column'],
+  ];
   return fragment(
     [node],
     [
-      styleRule(out.own, [
-        ['display', 'flex'],
-        ['flex-direction', 'column'],
-      ]),
+      styleRule(out.own, column),
+      ...(out.whole
+        ? [
+            styleRule(out.within(`.${out.name('whole')}`), [...column, ['gap', 'inherit']]),
+            ...out.whole.rules,
+          ]
+        : []),
       ...standRules(sidebar, out),
       ...held.rules,
       ...blocks.flatMap((block) => block.rules),
@@ -161,6 +168,7 @@ export const SIDEBAR: PieceKind<'sidebar', typeof SIDEBAR_SHAPE> = {
     },
   },
   stands: 'beside',
+  foldsWhole: true,
   create: ({ id, name, freshId, site }) => {
     const narrowest = site?.bands.at(-1);
     return {

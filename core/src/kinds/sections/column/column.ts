@@ -48,7 +48,7 @@ function compile(column: Column, out: SectionOut): Fragment {
   const content = compiled.flatMap((entry) => entry.nodes);
   if (content.length === 0 && column.heading === '') return NOTHING;
   const { heading, foldsFrom: from } = column;
-  const held = headed({ heading, from, slot: 'column-heading' }, content, out);
+  const held = headed({ heading, from, slot: 'column-heading', inside: 'column-inside' }, content, out);
   const hidden = out.hidden(column.bands);
   const own = out.class('column');
   return fragment(
@@ -61,6 +61,10 @@ function compile(column: Column, out: SectionOut): Fragment {
         ['align-items', ACROSS[column.align]],
       ]),
       ...held.rules,
+      // The sign of what folds stands at the far end of its line.
+      ...(column.align === 'wide' || from === null || heading === ''
+        ? []
+        : [styleRule(out.at('column-heading'), [['align-self', 'stretch']])]),
     ],
     [...held.behaviours, ...compiled.flatMap((entry) => entry.behaviours)],
   );

@@ -36,7 +36,7 @@ function partSign(site: Site, part: Part): string | null {
   const bandName = (id: string) => site.bands.find((band) => band.id === id)?.name ?? id;
   const fold = foldOf(site, part.id);
   const folds = fold
-    ? `from ${bandName(part.folds?.from ?? '')} down ${fold.to ? `in panel ${fold.to.piece.name}` : 'left out'}`
+    ? `from ${site.bands[fold.band]?.name ?? ''} down ${fold.to ? `in panel ${fold.to.piece.name}` : 'left out'}`
     : null;
   const shown = part.bands ? `shown in ${part.bands.map(bandName).join(', ')} only` : null;
   return [shown, folds].filter((text) => text !== null).join('; ') || null;

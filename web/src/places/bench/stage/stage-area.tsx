@@ -24,7 +24,7 @@ import { reachKey, setCells } from '../sheet/sheet-edits.ts';
 import { Measures } from './measures.tsx';
 import { useArcs } from './use-arcs.ts';
 import type { Spread as SpreadStages } from './spread.tsx';
-import { useSelection } from './use-selection.ts';
+import { selectFirst, useSelection } from './use-selection.ts';
 
 const Spread = later<ComponentProps<typeof SpreadStages>>(async () => (await import('./spread.tsx')).Spread);
 
@@ -192,7 +192,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
       reveal.panel !== null &&
       piece.id !== ownersOf(site).get(benchStore.getState().selected.owner)?.piece.id
     )
-      selectSlot(piece.id, '', null);
+      selectFirst(site, piece);
   };
   if (spread && scene) return <Spread site={site} piece={piece} scene={scene} fonts={fonts} />;
   const instead = compare === 'instead' && kept !== null;

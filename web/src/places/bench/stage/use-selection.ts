@@ -13,8 +13,8 @@ import { useEffect, useMemo } from 'react';
 import { NOTHING_SELECTED, selectionOf, type StageSelection } from '../../../stage/selection.ts';
 import { benchStore, selectSlot, useBench } from '../../../store/bench-store.ts';
 
-/** What is selected where nothing is yet: the links of a piece's first menu, or the piece itself. */
-function selectFirst(site: Site, piece: Piece): void {
+/** Selects what is looked at first in a piece: the links of its first menu, or the piece itself. */
+export function selectFirst(site: Site, piece: Piece): void {
   const owners = [...ownersOf(site).values()].filter((owner) => owner.piece === piece);
   const menu = owners.find((owner) => owner.kind === 'menu');
   const first = menu ?? owners[0];

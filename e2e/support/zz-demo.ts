@@ -1,0 +1,13 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import { applyPieceStarter, loadSite, PIECE_STARTERS, printSiteFile, runEdit } from '@hamaca/core';
+const file = new URL('../../demo/marisma.hamaca.json', import.meta.url);
+const loaded = loadSite(JSON.parse(readFileSync(file, 'utf8')));
+if (!loaded.ok) throw new Error(JSON.stringify(loaded.error));
+const site = loaded.value;
+const footer = site.pieces.find((piece) => piece.kind === 'footer');
+const starter = PIECE_STARTERS.find(({ id }) => id === 'jetties');
+if (!footer || !starter) throw new Error('none');
+console.log(JSON.stringify(footer.sections).slice(0, 1500));
+const ran = runEdit(site, { name: 'set-design', args: applyPieceStarter(site, footer as never, starter, { year: 2026, isNew: true }) });
+if (!ran.ok) throw new Error(JSON.stringify(ran.error));
+writeFileSync(file, printSiteFile(ran.value.site));
