@@ -67,7 +67,7 @@ test('from the bare demo to a finished header, in fewer than sixty interactions'
   await click(page.getByRole('button', { name: 'More about row Main' }));
   await click(page.getByRole('menuitem', { name: 'Add a row above' }));
   await put('fill', 'rest', 'Deep water');
-  await click(page.getByRole('button', { name: 'Add a part at the start of Top' }));
+  await click(page.getByRole('button', { name: 'Add a part at the start of Above' }));
   await click(page.getByRole('menuitem', { name: 'Text' }));
   await fill(page.getByLabel('text', { exact: true }), 'Call us');
   await fill(page.getByLabel('leads to', { exact: true }), '+34 955 010 203');

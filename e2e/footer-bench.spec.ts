@@ -1,4 +1,5 @@
-import { copyDemo, expect, saved, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { wholeMarisma } from './support/output.ts';
 
 test('a new footer has the site’s own links, stands at the end of the stage’s page, and is styled like any piece', async ({
   page,
@@ -8,6 +9,7 @@ test('a new footer has the site’s own links, stands at the end of the stage’
   await stageFrame(page);
   await page.getByRole('button', { name: 'Add a piece' }).click();
   await page.getByRole('menuitem', { name: /^Footer/ }).click();
+  await page.getByRole('button', { name: 'Leave it plain' }).click();
   const frame = await stageFrame(page);
   const footer = frame.getByRole('contentinfo');
   await expect(footer.getByRole('link', { name: 'Opening hours' })).toBeVisible();
@@ -35,4 +37,72 @@ test('a new footer has the site’s own links, stands at the end of the stage’
   await page.getByRole('option', { name: 'Footer' }).click();
   await expect(page.getByText('last thing in the page’s body')).toBeVisible();
   await expect(page.locator('pre, code').filter({ hasText: '<footer' }).first()).toBeVisible();
+});
+
+test('a new piece may start from a design at once, and keeps nothing of the plain one', async ({ page }) => {
+  const id = await copyDemo(page);
+  await page.goto(`/sites/${id}/bench/header`);
+  await stageFrame(page);
+  await page.getByRole('button', { name: 'Add a piece' }).click();
+  await page.getByRole('menuitem', { name: /^Footer/ }).click();
+  const designs = page.getByRole('dialog', { name: /Starting footers/ });
+  // The designs are there from the first on, whatever is drawn in them.
+  await expect(designs.getByRole('button', { name: 'Leave it plain' })).toBeInViewport();
+  await designs.getByRole('button', { name: /^Jetties/ }).click();
+  await expect(designs).toBeHidden();
+  const frame = await stageFrame(page);
+  const footer = frame.getByRole('contentinfo');
+  await expect(footer.getByRole('heading', { name: 'Visit' })).toBeVisible();
+  await expect(footer.getByRole('heading', { name: 'Visit' })).toBeInViewport();
+  await expect(footer.getByText(`© ${new Date().getFullYear()} Marisma Laguna Reserve`)).toHaveCount(1);
+  await expect(footer.getByRole('navigation')).toHaveCount(4);
+  await saved(page);
+  const site = await savedSite(page, id);
+  const made = site.pieces.at(-1);
+  expect(made?.kind === 'footer' && made.sections.map(({ name }) => name)).toEqual([
+    'Name',
+    'Visit',
+    'Birds',
+    'Learn',
+    'Join in',
+    'Foot',
+  ]);
+  // A column is added beside the others, and named at once.
+  await page.getByRole('button', { name: 'More about column visit' }).click();
+  await page.getByRole('menuitem', { name: 'Add a column beneath' }).click();
+  await expect(page.getByRole('textbox', { name: 'name', exact: true })).toBeFocused();
+  await page.keyboard.type('Letters');
+  await page.keyboard.press('Enter');
+  await expect(
+    page
+      .getByRole('navigation', { name: 'Parts' })
+      .getByRole('button', { name: 'Column Letters', exact: true }),
+  ).toBeVisible();
+});
+
+test('what is looked at first in another piece is selected with it, and a sidebar is sent into a panel', async ({
+  page,
+}) => {
+  const id = await copyDemo(page, wholeMarisma());
+  await page.goto(`/sites/${id}/bench/header`);
+  await stageFrame(page);
+  await page.getByRole('combobox', { name: 'Piece' }).click();
+  await page.getByRole('option', { name: 'Learn', exact: true }).click();
+  const parts = page.getByRole('navigation', { name: 'Parts' });
+  await expect(parts.locator('[aria-current=true], [aria-selected=true]').first()).toContainText(
+    'Link, level 1',
+  );
+  await parts.getByRole('button', { name: 'Sidebar', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Folds away from' }).click();
+  await page.getByRole('option', { name: 'Phone and narrower' }).click();
+  await saved(page);
+  const site = await savedSite(page, id);
+  const side = site.pieces.find(({ kind }) => kind === 'sidebar');
+  expect(side?.folds).toMatchObject({ from: 'phone' });
+  await page.getByRole('link', { name: 'Hand-off' }).click();
+  await page.getByRole('combobox', { name: /markup of/i }).click();
+  await page.getByRole('option', { name: 'Learn', exact: true }).click();
+  await expect(page.getByText('on /learn/, /learn/school-days/')).toBeVisible();
+  await page.getByRole('button', { name: /^Pages pages\.json/ }).click();
+  await expect(page.locator('pre').filter({ hasText: '"/learn/": [' })).toBeVisible();
 });

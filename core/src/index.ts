@@ -83,6 +83,7 @@ export { FOOTER, type Footer } from './kinds/pieces/footer/footer.ts';
 export { type Header, isHeader } from './kinds/pieces/header/header.ts';
 export { PIECES } from './kinds/pieces/pieces.ts';
 export { createBlock } from './kinds/sections/block/block.ts';
+export { createColumn } from './kinds/sections/column/column.ts';
 export {
   type Arrangement,
   ARRANGEMENT_IDS,

@@ -44,7 +44,10 @@ export function Actions({ label, sign, actions }: Props) {
                 disabled={action.disabled === true}
                 title={action.hint}
                 className={item}
-                onSelect={action.run}
+                onSelect={() => {
+                  // Once the menu is gone, which holds the focus as long as it is there.
+                  setTimeout(action.run);
+                }}
               >
                 {action.label}
               </DropdownMenu.Item>
