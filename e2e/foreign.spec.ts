@@ -127,8 +127,11 @@ async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapsh
     content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
   });
   const closed = await snapshot(page, OURS);
-  const heading = page.locator('.hm-unfolds');
-  if (await heading.isVisible()) await heading.click();
+  for (const heading of await page.locator('.hm-unfolds').all())
+    if (await heading.isVisible()) await heading.click();
+  await page.evaluate(() => {
+    scrollTo({ top: 0, behavior: 'instant' });
+  });
   await page.locator('.hm-ring-opener').click();
   await page.mouse.move(5, 5);
   await page.waitForTimeout(700);

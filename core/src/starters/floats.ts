@@ -107,7 +107,7 @@ export const FLOATS: readonly ColumnStarter[] = [
     blocks: [
       ring({
         ring: { ringForm: 'in a column', ringLabels: 'in sight', ringComes: 'one after the other', gap: 8 },
-        link: { height: 44, minWidth: 44, radius: 22 },
+        link: { height: 44, minWidth: 44, radius: 22, paddingInline: 11 },
         label: { fill: { literal: '#00000000' }, paddingInline: 0, paddingBlock: 0 },
         labels: { colour: { role: 'on-accent' } },
       }),

@@ -1,6 +1,6 @@
 import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
-import { changeParts } from '../parts.ts';
+import { changeParts, withValue } from '../parts.ts';
 
 type Raw = Record<string, unknown>;
 
@@ -26,16 +26,6 @@ function changeText(part: Raw): Raw {
 }
 
 const SIDES: Readonly<Record<string, string>> = { start: 'at the start', end: 'at the end' };
-
-/** A record with a value at the end of a way into it. */
-function withValue(record: Raw, [key, ...rest]: readonly string[], value: unknown): Raw {
-  if (key === undefined) return record;
-  const held = record[key];
-  return {
-    ...record,
-    [key]: rest.length === 0 ? value : withValue(isRecord(held) ? held : {}, rest, value),
-  };
-}
 
 /** The side a panel comes from is said by its look; it closes as it always did. */
 function changePanel(panel: Raw): Raw {

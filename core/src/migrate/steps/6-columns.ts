@@ -1,7 +1,19 @@
+import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
-import { changeParts } from '../parts.ts';
+import { changeParts, hasValue, withValue } from '../parts.ts';
 
 type Raw = Record<string, unknown>;
+
+/** Rings whose labels are in sight had room at the sides of their links that no look said. */
+function changeRing(ring: Raw): Raw {
+  const look = isRecord(ring['look']) ? ring['look'] : {};
+  if (!JSON.stringify(look['ring'] ?? {}).includes('"ringLabels":"in sight"')) return ring;
+  const way = ['ring-link', 'all', 'rest', 'all', 'paddingInline'];
+  return hasValue(look, way) ? ring : { ...ring, look: withValue(look, way, ROOM) };
+}
+
+/** That room in px. */
+const ROOM = 12;
 
 function change(thing: Raw): Raw {
   switch (thing['kind']) {
@@ -9,6 +21,8 @@ function change(thing: Raw): Raw {
       const { rows, ...footer } = thing;
       return { ...footer, contained: null, sections: rows };
     }
+    case 'ring':
+      return changeRing(thing);
     case 'text':
       return { ...thing, yearKept: false };
     default:
@@ -16,7 +30,7 @@ function change(thing: Raw): Raw {
   }
 }
 
-/** A footer's sections may be columns too, and the year of a text may keep itself right. */
+/** A footer's sections may be columns too, the year of a text may keep itself right, and looks say all padding of rings. */
 export const COLUMNS_STEP: Migration = {
   from: 6,
   migrate: (document) => ({ ...document, pieces: changeParts(document['pieces'], change) }),

@@ -345,7 +345,6 @@ function lineRules(stand: RingStand, isRow: boolean, count: number, out: PartOut
     styleRule(out.at('ring-link'), [
       ['min-inline-size', `${stand.target}px`],
       ['min-block-size', `${stand.target}px`],
-      ...(labels === 'in sight' ? ([['padding-inline', `${stand.target / 4}px`]] as const) : []),
       ...(labels === 'in sight' && !isRow ? ([['justify-content', 'flex-start']] as const) : []),
     ]),
     ...(labels === 'read out alone' ? [styleRule(out.at('ring-label'), UNSEEN)] : []),

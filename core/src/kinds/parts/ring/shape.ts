@@ -4,7 +4,7 @@ import type { MenuItem } from '../../../model/menu-item.ts';
 import type { SiteContent } from '../../../model/site-content.ts';
 import { shownItems } from '../../content.ts';
 import type { PartOf } from '../../kind.ts';
-import type { Look } from '../../../model/look.ts';
+import type { Look, SlotLook, Values } from '../../../model/look.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
 
@@ -40,16 +40,15 @@ export const RING_SHAPE = {
 } as const;
 
 /** What stands over any page is set off from it. */
-const RAISED = {
-  all: {
-    rest: {
-      all: { shadow: { shadows: [{ x: 0, y: 2, blur: 8, colour: { literal: '#00000040' } }] } },
-    },
-  },
-} as const;
+const SHADOW = { shadows: [{ x: 0, y: 2, blur: 8, colour: { literal: '#00000040' } }] } as const;
 
-/** How a new one looks. */
-export const RING_LOOK: Look = { 'ring-opener': RAISED, 'ring-link': RAISED };
+const resting = (values: Values): SlotLook => ({ all: { rest: { all: values } } });
+
+/** How a new one looks; the links have room at their sides for labels in sight. */
+export const RING_LOOK: Look = {
+  'ring-opener': resting({ shadow: SHADOW }),
+  'ring-link': resting({ shadow: SHADOW, paddingInline: 12 }),
+};
 
 /** An opener with links of a menu around it. */
 export type RingPart = PartOf<'ring', typeof RING_SHAPE>;
