@@ -82,20 +82,34 @@ function placeSection(piece: Piece, kind: SectionKindId, section: Section, path:
 export const sectionKindsIn = (piece: Piece): readonly SectionKindId[] =>
   listFields(shapeOf(piece.kind)).flatMap(({ spec }) => (spec.sections ?? []) as SectionKindId[]);
 
-/** Every section of every piece in document order. */
-export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>
-  site.pieces.flatMap((piece, index) =>
-    listsIn(shapeOf(piece.kind), piece, `/pieces/${index}`).flatMap(({ spec, list, path }) =>
-      (list as readonly Section[]).map((section, place) =>
-        placeSection(
-          piece,
-          sectionIn(spec, section as { kind?: string }) as SectionKindId,
-          section,
-          `${path}/${place}`,
-        ),
+/** What is remembered of a piece by its place among the others: a piece that an edit left alone is the same object. */
+function byPiece<T>(make: (piece: Piece, index: number) => T): (piece: Piece, index: number) => T {
+  const known = new WeakMap<Piece, { readonly index: number; readonly made: T }>();
+  return (piece, index) => {
+    const found = known.get(piece);
+    if (found?.index === index) return found.made;
+    const made = make(piece, index);
+    known.set(piece, { index, made });
+    return made;
+  };
+}
+
+const sectionsInPiece = byPiece((piece, index): readonly PlacedSection[] =>
+  listsIn(shapeOf(piece.kind), piece, `/pieces/${index}`).flatMap(({ spec, list, path }) =>
+    (list as readonly Section[]).map((section, place) =>
+      placeSection(
+        piece,
+        sectionIn(spec, section as { kind?: string }) as SectionKindId,
+        section,
+        `${path}/${place}`,
       ),
     ),
   ),
+);
+
+/** Every section of every piece in document order. */
+export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>
+  site.pieces.flatMap(sectionsInPiece),
 );
 
 const sectionsByThing = memoise(
@@ -123,18 +137,22 @@ export interface PlacedPart {
   readonly path: string;
 }
 
-/** Every part of every piece in document order. */
-export const placedParts = memoise((site: Site): readonly PlacedPart[] =>
-  [...regionsOf(site).values()].flatMap((region) =>
-    region.parts.map((part, index) => ({
-      part,
-      piece: region.piece,
-      region,
-      index,
-      path: `${region.path}/${index}`,
-    })),
+const partsInPiece = byPiece((piece, place): readonly PlacedPart[] =>
+  sectionsInPiece(piece, place).flatMap(({ regions }) =>
+    regions.flatMap((region) =>
+      region.parts.map((part, index) => ({
+        part,
+        piece,
+        region,
+        index,
+        path: `${region.path}/${index}`,
+      })),
+    ),
   ),
 );
+
+/** Every part of every piece in document order. */
+export const placedParts = memoise((site: Site): readonly PlacedPart[] => site.pieces.flatMap(partsInPiece));
 
 const partsById = memoise(
   (site: Site): ReadonlyMap<string, PlacedPart> =>
@@ -176,32 +194,43 @@ export interface Owner {
   readonly path: string;
 }
 
-function listOwners(site: Site): ReadonlyMap<string, Owner> {
-  const owners = new Map<string, Owner>();
-  const sections = sectionsOf(site);
-  site.pieces.forEach((piece, index) => {
-    const { id, look, kind } = piece;
-    owners.set(id, {
-      kind,
-      sort: 'piece',
-      id,
-      look,
-      thing: piece,
+const ownersInPiece = byPiece((piece, index): readonly Owner[] => {
+  const { id, look, kind } = piece;
+  const path = `/pieces/${index}`;
+  const own: Owner = { kind, sort: 'piece', id, look, thing: piece, piece, section: null, path };
+  const inside = sectionsInPiece(piece, index).flatMap((placed): Owner[] => {
+    const { section } = placed;
+    const held: Owner = {
+      kind: placed.kind,
+      sort: 'section',
+      id: section.id,
+      look: section.look,
+      thing: section,
       piece,
       section: null,
-      path: `/pieces/${index}`,
-    });
-    for (const placed of sections) {
-      if (placed.piece !== piece) continue;
-      const { section, path, regions } = placed;
-      const own = { id: section.id, look: section.look, thing: section, piece, path };
-      owners.set(section.id, { kind: placed.kind, sort: 'section', section: null, ...own });
-      for (const region of regions)
-        region.parts.forEach((part, at) => {
-          const of = { id: part.id, look: part.look, thing: part, piece, path: `${region.path}/${at}` };
-          owners.set(part.id, { kind: part.kind, sort: 'part', section: section.id, ...of });
-        });
-    }
+      path: placed.path,
+    };
+    return [held, ...placed.regions.flatMap((region) => ownersInRegion(region, section.id))];
+  });
+  return [own, ...inside];
+});
+
+const ownersInRegion = ({ parts, piece, path }: Region, section: string): Owner[] =>
+  parts.map((part, at) => ({
+    kind: part.kind,
+    sort: 'part',
+    id: part.id,
+    look: part.look,
+    thing: part,
+    piece,
+    section,
+    path: `${path}/${at}`,
+  }));
+
+function listOwners(site: Site): ReadonlyMap<string, Owner> {
+  const owners = new Map<string, Owner>();
+  site.pieces.forEach((piece, index) => {
+    for (const owner of ownersInPiece(piece, index)) owners.set(owner.id, owner);
   });
   return owners;
 }

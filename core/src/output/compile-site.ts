@@ -2,7 +2,7 @@ import { sameJson } from '../base/json.ts';
 import type { BehaviourId } from '../kinds/behaviours/behaviours.ts';
 import { SITE_SHAPE } from '../kinds/catalogue.ts';
 import type { Fragment } from '../kinds/out.ts';
-import { isSameBesideLooks } from '../kinds/same-structure.ts';
+import { isSameBesideLooks, isSameButPainted } from '../kinds/same-structure.ts';
 import type { Site } from '../kinds/site.ts';
 import { printCss } from '../print/css.ts';
 import { printHtml } from '../print/html.ts';
@@ -114,12 +114,28 @@ function makeMarkup(context: CompileContext, told: string): MadeMarkup {
   };
 }
 
+/** What markup and arrangement are told of looks, as text. */
+const toldOf = (context: CompileContext): string =>
+  [
+    leastHeights(context),
+    beneaths(context),
+    arrangedBy(context),
+    [...context.givingWay.values()].join(),
+  ].join(' ');
+
 /** The markup of a site: what was made last where it is the same but for looks. */
 function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
   const isSame = last !== undefined && isSameBesideLooks(last.context.site, site, IN_MARKUP);
-  const context = createContext(site, options, isSame ? last.context.names : undefined);
-  const told = `${leastHeights(context)} ${beneaths(context)} ${arrangedBy(context)} ${[...context.givingWay.values()].join()}`;
-  return isSame && last.told === told ? { ...last, context } : makeMarkup(context, told);
+  if (!isSame) {
+    const context = createContext(site, options);
+    return makeMarkup(context, toldOf(context));
+  }
+  const { names, givingWay } = last.context;
+  if (isSameButPainted(last.context.site, site))
+    return { ...last, context: createContext(site, options, { names, givingWay }) };
+  const context = createContext(site, options, { names });
+  const told = toldOf(context);
+  return last.told === told ? { ...last, context } : makeMarkup(context, told);
 }
 
 function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {

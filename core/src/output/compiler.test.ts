@@ -2,8 +2,11 @@ import { expect, test } from '@jest/globals';
 import { FONTS } from '../../test/demo.ts';
 import { EDITS, editsOf, SITE } from '../../test/every-edit.ts';
 import { randomEdit } from '../../test/random-edit.ts';
-import { randomSite, seeded } from '../../test/random-site.ts';
+import { randomSite, randomValue, seeded } from '../../test/random-site.ts';
 import { runEdit, type Edit, type OperationName } from '../edit/operations.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
+import { ownersOf } from '../kinds/placed.ts';
+import { property, PROPERTY_IDS } from '../kinds/properties/properties.ts';
 import type { Site } from '../kinds/site.ts';
 import { compileSite, createCompiler } from './compile-site.ts';
 
@@ -60,5 +63,28 @@ test.each(Object.keys(EDITS) as OperationName[])(
       const site = after(SITE, edit);
       if (site) expect(told(compile(site))).toEqual(told(compileSite(site, OPTIONS)));
     }
+  },
+);
+
+test.each(PROPERTY_IDS.filter((id) => property(id).paints))(
+  '%s only paints, wherever it is said: what is remembered of markup and room stays true',
+  (id) => {
+    const random = seeded(id.length);
+    const places = [...ownersOf(SITE).values()].flatMap(({ id: owner, kind }) =>
+      Object.entries(slotsOf(kind)).flatMap(([slot, { properties, states }]) =>
+        properties.includes(id) ? [{ owner, slot, state: random.pick(states) }] : [],
+      ),
+    );
+    const compile = createCompiler(OPTIONS);
+    compile(SITE);
+    for (let count = 0; count < 8; count++) {
+      const cell = { ...random.pick(places), property: id, level: 'all', band: 'all' } as const;
+      const site = after(SITE, {
+        name: 'set-look',
+        args: { cells: [{ ...cell, value: randomValue(random, SITE, id) }] },
+      });
+      if (site) expect(told(compile(site))).toEqual(told(compileSite(site, OPTIONS)));
+    }
+    expect(places.length).toBeGreaterThan(0);
   },
 );

@@ -45,8 +45,9 @@ const measurerOf = memoise(createMeasurer);
 export function createContext(
   site: Site,
   options: CompileOptions,
-  names: Names = createNames(site, options.prefix ?? DEFAULT_PREFIX),
+  known: Partial<Pick<CompileContext, 'names' | 'givingWay'>> = {},
 ): CompileContext {
+  const names = known.names ?? createNames(site, options.prefix ?? DEFAULT_PREFIX);
   const { only } = options;
   return {
     site,
@@ -57,7 +58,7 @@ export function createContext(
     pathBase: options.pathBase ?? '',
     pinnable: options.pinnable ?? false,
     fonts: options.fonts,
-    givingWay: givingWay(site, measurerOf(options.fonts)),
+    givingWay: known.givingWay ?? givingWay(site, measurerOf(options.fonts)),
   };
 }
 

@@ -45,6 +45,8 @@ interface PropertyBase {
   readonly moves?: boolean;
   /** Whether it holds only where its part stands in a row. */
   readonly inRow?: boolean;
+  /** Whether it only paints: neither markup nor the room that anything takes depends on it. */
+  readonly paints?: boolean;
   /** Whether each slot says it for itself, also where it looks the same as another. */
   readonly unshared?: boolean;
   /** Whether its row shows in the sheet before anybody gives it a value. */

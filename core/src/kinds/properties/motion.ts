@@ -24,6 +24,7 @@ export const MOTION_PROPERTIES = {
     kind: 'number',
     label: 'opacity',
     group: 'motion',
+    paints: true,
     css: ['opacity'],
     initial: 100,
     min: 0,
