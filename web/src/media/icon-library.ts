@@ -16,13 +16,17 @@ export async function loadDrawings(wanted: readonly string[]): Promise<ReadonlyM
     for (const [name, body] of Object.entries((await response.json()) as Record<string, string>))
       drawings.set(name, body);
   }
-  return new Map(
+  return knownDrawings(wanted);
+}
+
+/** Those drawings of the library that have been fetched already. */
+export const knownDrawings = (wanted: readonly string[]): ReadonlyMap<string, string> =>
+  new Map(
     wanted.flatMap((name) => {
       const body = drawings.get(name);
       return body === undefined ? [] : [[name, body] as const];
     }),
   );
-}
 
 /** One drawing of the library; null where it has none of the name, or cannot be reached. */
 export async function loadIcon(name: string): Promise<string | null> {

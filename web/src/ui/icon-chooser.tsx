@@ -10,7 +10,7 @@ import {
 } from '@hamaca/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { iconSvg, loadDrawings } from '../media/icon-library.ts';
+import { iconSvg, knownDrawings, loadDrawings } from '../media/icon-library.ts';
 import type { IconTone } from '../media/icon-tone.ts';
 import { readIcon, type IconSource } from '../media/read-icon.ts';
 import { recentIcons, rememberIcon } from '../media/recent-icons.ts';
@@ -37,15 +37,22 @@ function singleCharacter(typed: string): string | null {
 
 const NONE: readonly string[] = [];
 
+/** All icons, once they have been asked for: a chooser that opens again begins with them. */
+let everyIcon: readonly string[] | null = null;
+
 /** The icons of the library that a search finds; null while it is asked. */
-function useFound(shown: boolean, typed: string) {
-  const [found, setFound] = useState<readonly string[] | null>(null);
+function useFound(typed: string) {
+  const [found, setFound] = useState(everyIcon);
   const [failed, setFailed] = useState(false);
   useEffect(() => {
-    if (!shown) return undefined;
+    if (typed === '' && everyIcon) {
+      setFound(everyIcon);
+      return undefined;
+    }
     let current = true;
     searchIcons(typed, ALL).then(
       (names) => {
+        if (typed === '') everyIcon = names;
         if (!current) return;
         setFound(names);
         setFailed(false);
@@ -57,7 +64,7 @@ function useFound(shown: boolean, typed: string) {
     return () => {
       current = false;
     };
-  }, [shown, typed]);
+  }, [typed]);
   return { found, failed };
 }
 
@@ -99,11 +106,9 @@ function isPale(tone: IconTone | undefined): boolean {
   return colour !== null && colour.r + colour.g + colour.b > 2.4;
 }
 
-const NO_DRAWINGS: ReadonlyMap<string, string> = new Map();
-
 /** The drawings of some names, fetched where they are not there yet; those before stay meanwhile. */
 function useDrawings(names: readonly string[]): ReadonlyMap<string, string> {
-  const [drawings, setDrawings] = useState(NO_DRAWINGS);
+  const [drawings, setDrawings] = useState(() => knownDrawings(names));
   const key = names.join();
   useEffect(() => {
     let current = true;
@@ -215,7 +220,7 @@ export function IconChooser({ site, tone, onChoose }: IconChooserProps) {
   const [typed, setTyped] = useState('');
   const [offer, setOffer] = useState<Offer | null>(null);
   const [recent] = useState(recentIcons);
-  const { found, failed } = useFound(true, typed);
+  const { found, failed } = useFound(typed);
   const recentDrawings = useDrawings(recent);
   const wanted = typed.trim().toLowerCase();
   const own = useMemo(

@@ -2,6 +2,7 @@ import type { Icon, Site } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { useState } from 'react';
 import type { IconTone } from '../media/icon-tone.ts';
+import { searchIcons } from '../workers/run-find-icons.ts';
 import { Button } from './button.tsx';
 import { IconDrawing } from './icon-drawing.tsx';
 import { IconChooser } from './lazy.tsx';
@@ -17,6 +18,13 @@ export interface IconPickerProps {
   readonly onChoose: (icon: Icon | null) => void;
 }
 
+/** Who points at the button may press it. */
+const beginToLoad = () => {
+  // What fails here is told where the icons are shown.
+  IconChooser.load().catch(() => undefined);
+  searchIcons('', 1).catch(() => undefined);
+};
+
 /** An icon: one the site has already, one of the library, a single sign, or a file of the designer's own. */
 export function IconPicker({ site, current, optional = true, tone, onChoose }: IconPickerProps) {
   const [shown, setShown] = useState(false);
@@ -28,7 +36,7 @@ export function IconPicker({ site, current, optional = true, tone, onChoose }: I
     <span className="flex items-center gap-1">
       <Popover.Root open={shown} onOpenChange={setShown}>
         <Popover.Trigger asChild>
-          <Button className="!h-6">
+          <Button className="!h-6" onPointerEnter={beginToLoad} onFocus={beginToLoad}>
             {current ? (
               <>
                 <IconDrawing icon={current} /> {current.name}
