@@ -324,7 +324,15 @@ test.describe('on the demo', () => {
   test('the spread shows every band and state, and a click goes there; the kept version is held against the current one', async ({
     page,
   }) => {
+    const scale = page.getByText(/^\d+ %$/);
+    const before = await scale.allTextContents();
     await part(page, 'Link, level 1').click();
+    await page.keyboard.press('Alt+s');
+    await expect(page.getByRole('region', { name: 'Spread' })).toBeVisible();
+    await page.keyboard.press('Alt+s');
+    // The stage is as large as it was.
+    await stageFrame(page);
+    await expect.poll(() => scale.allTextContents()).toEqual(before);
     await page.keyboard.press('Alt+s');
     const spread = page.getByRole('region', { name: 'Spread' });
     await expect(spread.getByRole('button')).toHaveCount(12);

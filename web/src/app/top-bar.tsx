@@ -27,7 +27,8 @@ function ProblemCount() {
   return count === 0 ? null : <span className="ml-1 text-small text-ink-faint tabular">{count}</span>;
 }
 
-const bar = 'flex h-11 shrink-0 items-center gap-4 border-b border-twine bg-cotton px-4 text-bench';
+const bar =
+  'flex h-11 shrink-0 items-center gap-4 slim:gap-2 border-b border-twine bg-cotton px-4 text-bench';
 
 /** The bar above places without a site. */
 export function PlainBar() {
@@ -55,7 +56,7 @@ function SavingSign() {
   const isLate = saving === 'offline' || saving === 'failing';
   const tone = isLate ? 'text-brick font-semibold' : 'text-ink-faint';
   return (
-    <span role="status" data-saving={saving} className={`truncate ${tone}`}>
+    <span role="status" data-saving={saving} className={`truncate slim:min-w-11 ${tone}`}>
       {isLate ? '⚠ ' : ''}
       {isLate && !kept ? WORDS.notKept : SAVING[saving]}
     </span>
@@ -88,7 +89,7 @@ export function SiteBar() {
           setDetails(true);
         }}
         title="Name, address and language of the site"
-        className="h-7 max-w-60 truncate rounded-[3px] px-2 font-semibold hover:bg-linen"
+        className="h-7 max-w-60 slim:max-w-44 truncate rounded-[3px] px-2 font-semibold hover:bg-linen"
       >
         {name || 'Site'}{' '}
         <span aria-hidden="true" className="text-ink-faint">
@@ -101,7 +102,7 @@ export function SiteBar() {
             key={path}
             to={`/sites/${id}/${path}`}
             className={({ isActive }) =>
-              `flex items-center border-b-[3px] px-3 pt-[3px] ${isActive ? 'border-ochre font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`
+              `flex items-center border-b-[3px] px-3 slim:px-2 whitespace-nowrap pt-[3px] ${isActive ? 'border-ochre font-semibold' : 'border-transparent text-ink-soft hover:border-twine'}`
             }
           >
             {label}

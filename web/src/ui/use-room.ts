@@ -1,19 +1,20 @@
-import { useEffect, useRef, useState } from 'react';
+import { useCallback, useRef, useState } from 'react';
 
-/** The room inside an element in whole px, followed while it changes. */
+/** The room in px that an element has for what is in it; the element may come, go and be another one. */
 export function useRoom() {
-  const ref = useRef<HTMLDivElement>(null);
   const [room, setRoom] = useState({ width: 1000, height: 300 });
-  useEffect(() => {
-    if (!ref.current) return;
+  const held = useRef<HTMLDivElement>(null);
+  const ref = useCallback((element: HTMLDivElement | null) => {
+    held.current = element;
+    if (!element) return undefined;
     const observer = new ResizeObserver(([entry]) => {
       if (entry)
         setRoom({ width: Math.floor(entry.contentRect.width), height: Math.floor(entry.contentRect.height) });
     });
-    observer.observe(ref.current);
+    observer.observe(element);
     return () => {
       observer.disconnect();
     };
   }, []);
-  return { ref, room };
+  return { ref, held, room };
 }

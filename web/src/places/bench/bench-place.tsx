@@ -16,6 +16,7 @@ import { memo, startTransition, useCallback, useEffect, useMemo, useRef, useStat
 import { useParams } from 'react-router';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { Short } from '../../ui/short.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
 import { clampStageHeight, STAGE_HEIGHTS, type Turn } from '../../store/bench-arrangement.ts';
@@ -94,6 +95,9 @@ const isSameBar = (a: PieceBarProps, b: PieceBarProps) =>
   isSameBesideLooks(a.site, b.site, ['scenes', 'bands', 'pages']) &&
   scrolling(a.site) === scrolling(b.site);
 
+/** A full bar keeps its buttons closer together. */
+const TIGHT = 'slim:!px-1.5';
+
 const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const chosen = useScene(site);
   const arrangement = useBench((state) => state.arrangement);
@@ -123,10 +127,15 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
       {kind && <Pins site={site} kind={kind} />}
       <span className="ml-auto flex shrink-0 items-center gap-2 slim:gap-1">
         <Starters piece={piece} />
-        <CommandButton id="bench-spread" label="Spread" pressed={spread} />
-        <CommandButton id="bench-measures" label="Measures" pressed={measuring} />
-        <CommandButton id="bench-compare" label="Compare" pressed={compare === 'beside'} />
-        {compare === 'beside' && <CommandButton id="bench-keep" label="Keep this" />}
+        <CommandButton id="bench-spread" className={TIGHT} label="Spread" pressed={spread} />
+        <CommandButton
+          id="bench-measures"
+          className={compare === 'beside' ? 'slim:hidden' : TIGHT}
+          label="Measures"
+          pressed={measuring}
+        />
+        <CommandButton id="bench-compare" className={TIGHT} label="Compare" pressed={compare === 'beside'} />
+        {compare === 'beside' && <CommandButton id="bench-keep" className={TIGHT} label="Keep this" />}
         {hasOthers && (
           <>
             <CommandButton id="bench-faint" label={<FaintDrawing />} pressed={faint} />
@@ -140,6 +149,7 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
             value: scene.id,
             label: `over: ${scene.name.toLowerCase()}`,
           }))}
+          shown={<Short text={`over: ${chosen?.name.toLowerCase() ?? ''}`} />}
           onChange={(scene) => {
             benchStore.setState({ scene });
           }}

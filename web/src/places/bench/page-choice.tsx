@@ -2,9 +2,10 @@ import { isOnPage, type Piece, type Site } from '@hamaca/core';
 import { hostOf, pageOf } from '../../stage/output.ts';
 import { benchStore, useBench } from '../../store/bench-store.ts';
 import { Choice } from '../../ui/choice.tsx';
+import { Short } from '../../ui/short.tsx';
 
 /** Pages that are offered: more than can be looked through are chosen in the table of pages. */
-const MOST_OFFERED = 60;
+const MOST_OFFERED = 300;
 
 /** Which page of the inventory is on the stage, of those that the piece is on. */
 export function PageChoice({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
@@ -21,6 +22,7 @@ export function PageChoice({ site, piece }: { readonly site: Site; readonly piec
         value: id,
         label: `on: ${path}`,
       }))}
+      shown={<Short text={`on: ${page.path}`} />}
       onChange={(id) => {
         benchStore.setState({ page: id });
       }}

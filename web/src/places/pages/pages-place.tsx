@@ -47,7 +47,7 @@ export function PagesPlace() {
   const row = rows.find(({ key }) => key === chosen) ?? rows.find(({ kind }) => kind === 'page') ?? rows[0];
   const page = row && pagesOf(row)[0];
   return (
-    <main className="grid h-full grid-cols-[minmax(0,1fr)_minmax(400px,36%)]">
+    <main className="grid h-full grid-cols-[minmax(0,1fr)_minmax(340px,36%)]">
       <h1 className="sr-only">Pages of {site.name}</h1>
       {row && page ? (
         <>

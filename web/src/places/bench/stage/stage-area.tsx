@@ -88,16 +88,18 @@ function KeptStage({
   piece,
   fonts,
   scene,
+  besides,
   width,
   height,
   scale,
 }: Omit<Props, 'tall' | 'onPainted'> & {
   readonly scene: Scene;
+  readonly besides: Besides;
   readonly width: number;
   readonly height: number;
   readonly scale: number;
 }) {
-  const page = useStagePage(site, findPiece(site, piece.id) ?? firstPiece(site), fonts);
+  const page = useStagePage(site, findPiece(site, piece.id) ?? firstPiece(site), fonts, besides);
   return (
     page && (
       <Stage
@@ -208,6 +210,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
           piece={piece}
           fonts={fonts}
           scene={scene}
+          besides={besides}
           width={width}
           height={height}
           scale={scale}

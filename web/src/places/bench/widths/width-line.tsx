@@ -103,7 +103,7 @@ export const WidthLine = memo(function WidthLine(props: Props) {
   const { own, before } = useMeasures(props);
   const store = useSiteStore();
   const width = useBench((state) => state.width);
-  const { ref, room } = useRoom();
+  const { ref, held, room } = useRoom();
   const length = room.width - 2 * MARGIN;
   const line = useMemo(() => fitLine(site, piece, WIDTHS, own, before), [site, piece, own, before]);
   const settled = useMemo(() => fitLine(site, piece, WIDTHS, own), [site, piece, own]);
@@ -111,7 +111,7 @@ export const WidthLine = memo(function WidthLine(props: Props) {
   const toX = (value: number) => ((value - WIDTHS.from) / (WIDTHS.to - WIDTHS.from)) * length;
   const toWidth = (clientX: number) =>
     WIDTHS.from +
-    ((clientX - (ref.current?.getBoundingClientRect().left ?? 0) - MARGIN) / Math.max(1, length)) *
+    ((clientX - (held.current?.getBoundingClientRect().left ?? 0) - MARGIN) / Math.max(1, length)) *
       (WIDTHS.to - WIDTHS.from);
   const rope = drawRope(line.segments, toX, length);
   const startWidth = useRef(width);
