@@ -215,12 +215,13 @@ function revealSubmenus(message: PinMessage, chosen: Element | null): void {
   }
 }
 
-/** Tells the stylesheet that the page is scrolled: where that is frozen, or as far as it really is. */
+/** Tells the stylesheet that the page is scrolled, and far enough: where that is frozen, or as far as it really is. */
 function freezeScrolled(): void {
   const frozen = pinned?.pinned?.states.includes('scrolled') === true;
   for (const root of roots()) {
-    if (frozen) root.setAttribute(attribute('scrolled'), '');
-    else if (scrollY === 0) root.removeAttribute(attribute('scrolled'));
+    for (const name of ['scrolled', 'past'])
+      if (frozen) root.setAttribute(attribute(name), '');
+      else if (scrollY === 0) root.removeAttribute(attribute(name));
   }
 }
 

@@ -16,7 +16,7 @@ import { useEdit } from '../../../store/open-site.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { InSight } from '../../../ui/in-sight.tsx';
 import { SheetDialog } from '../../../ui/sheet-dialog.tsx';
-import { DESIGNS_SHOWN, designsFor, ringOf, type Design } from './designs.ts';
+import { DESIGNS_SHOWN, designsFor, ringOf, scrolledPin, type Design } from './designs.ts';
 import { StarterCard } from './starter-card.tsx';
 
 /** A design filled with this site's own links, logo and palette. */
@@ -31,7 +31,7 @@ function Drawing({
   readonly design: Design;
   readonly onDrawn: () => void;
 }) {
-  const { pages, room, reveals } = DESIGNS_SHOWN[piece.kind];
+  const { pages, room, reveals, scrolled } = DESIGNS_SHOWN[piece.kind];
   const changed = useMemo(() => {
     const ran = runEdit(site, { name: 'set-design', args: design.make() });
     return ran.ok ? ran.value.site : site;
@@ -41,6 +41,7 @@ function Drawing({
   const { scene: wanted = 'article' } = design;
   const scene = changed.scenes.find((entry) => entry.kind === wanted) ?? changed.scenes[0];
   const selected = useMemo(() => page && shown && ringOf(changed, shown, page), [changed, shown, page]);
+  const pinned = useMemo(() => (scrolled && page ? scrolledPin(piece, page) : null), [scrolled, piece, page]);
   if (!page || !scene) return <span className={`block bg-linen ${room}`} />;
   const panel =
     reveals === 'panel' ? page.compiled.elements.selectorOf({ owner: piece.id, slot: 'panel' }) : null;
@@ -54,6 +55,7 @@ function Drawing({
             scene={scene}
             label={`${design.name}, ${label}`}
             selected={selected}
+            pinned={pinned}
             outlined={false}
             {...(reveals ? { reveal: { panel, submenu: reveals === 'submenus' } } : {})}
             {...(index === 0 ? { onPainted: onDrawn } : {})}

@@ -4,6 +4,7 @@ import {
   applyStarter,
   PANEL_STARTERS,
   partsOf,
+  pieceKindById,
   STARTERS,
   startersFor,
   type Piece,
@@ -14,7 +15,7 @@ import {
   type StartedPiece,
   type StarterTag,
 } from '@hamaca/core';
-import type { StageElement } from '../../../stage/frame/protocol.ts';
+import type { PinnedElement, StageElement } from '../../../stage/frame/protocol.ts';
 import type { StagePage } from '../../../stage/output.ts';
 
 /** A page that designs are drawn on, in px, and how much smaller it is drawn. */
@@ -49,6 +50,8 @@ export interface DesignsShown {
   readonly rest: string;
   /** Whether submenus are seen open, and the panel itself. */
   readonly reveals?: 'submenus' | 'panel';
+  /** Whether the page is seen as scrolled, for what is only there then. */
+  readonly scrolled?: true;
 }
 
 const NARROW: DrawnPage = { label: 'narrow', width: 390, height: 740, scale: 0.25 };
@@ -94,6 +97,7 @@ export const DESIGNS_SHOWN: Readonly<Record<PieceKindId, DesignsShown>> = {
     columns: ONE_PHONE,
     rest: KEPT,
     reveals: 'submenus',
+    scrolled: true,
   },
   panel: {
     title: 'Starting panels',
@@ -129,6 +133,12 @@ export function designsFor(site: Site, piece: Piece, isNew: boolean): readonly D
     default:
       return pieceDesigns(site, piece, isNew);
   }
+}
+
+/** The piece as it is while the page is scrolled. */
+export function scrolledPin({ id, kind }: Piece, page: StagePage): PinnedElement | null {
+  const selector = page.compiled.elements.selectorOf({ owner: id, slot: pieceKindById(kind).rootSlot });
+  return selector ? { selector, index: 0, states: ['scrolled'] } : null;
 }
 
 /** The links of a ring, which are seen while they are open. */
