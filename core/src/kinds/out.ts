@@ -32,6 +32,13 @@ export function fragment(
   return { nodes: nodes.filter((node) => node !== null), rules, behaviours };
 }
 
+/** What several things become together, one after the other. */
+export const joined = (fragments: readonly Fragment[]): Fragment => ({
+  nodes: fragments.flatMap(({ nodes }) => nodes),
+  rules: fragments.flatMap(({ rules }) => rules),
+  behaviours: fragments.flatMap(({ behaviours }) => behaviours),
+});
+
 export type Rules = readonly (readonly [selector: string, declarations: readonly Declaration[]])[];
 
 /** Rules under the same conditions. */

@@ -1,9 +1,10 @@
 import { element, styleRule, text as textNode, type ConditionalRule } from '../../../print/trees.ts';
-import { choice, flag, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
+import { choice, reference, text } from '../../../model/shape/fields.ts';
 import { ICON_CONTROL_PROPERTIES, LONE_ICON_PROPERTIES } from '../../../model/slot.ts';
 import type { State } from '../../../model/states.ts';
 import { labelSlot } from '../../controls/labelled.ts';
-import { OPENER_DRAWINGS, openerDrawing, turnRules, TURNS } from '../../controls/opener-drawings.ts';
+import { openerDrawing, turnRules } from '../../controls/opener-drawings.ts';
+import { hasDrawing, hasLabel, openerFields } from '../../controls/opener-fields.ts';
 import { exact, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import {
@@ -20,10 +21,6 @@ import {
 } from '../../out.ts';
 import { FIXED_PLACES, type FixedPlace } from '../../properties/placement.ts';
 
-type Fields = Readonly<Record<string, unknown>>;
-
-const isDrawn = (part: Fields) => part['icon'] === null;
-
 const OPENER_SHAPE = {
   label: text({
     label: 'name',
@@ -31,18 +28,7 @@ const OPENER_SHAPE = {
     hint: 'what it is called where it is read out, and its label where that is shown',
     initial: 'Menu',
   }),
-  drawing: choice(OPENER_DRAWINGS, { label: 'drawn as', when: isDrawn }),
-  turns: choice(TURNS, {
-    label: 'turns',
-    hint: 'into the sign for closing, while its panel is open',
-    when: (part) => isDrawn(part) && part['drawing'] !== 'none',
-  }),
-  icon: referenceOrNone('icon', { label: 'icon' }),
-  labelShown: flag({
-    label: 'with its name',
-    hint: 'whether the name stands beside the drawing',
-    when: (part) => !isDrawn(part) || part['drawing'] !== 'none',
-  }),
+  ...openerFields('its panel is', 'lines', 'none'),
   panel: reference('panel', { label: 'opens' }),
   shows: choice(
     { needed: 'where something folds into the panel', always: 'always' },
@@ -52,9 +38,6 @@ const OPENER_SHAPE = {
 
 /** The control that opens a panel. */
 export type Opener = PartOf<'opener', typeof OPENER_SHAPE>;
-
-const hasDrawing = (part: Opener) => part.icon !== null || part.drawing !== 'none';
-const hasLabel = (part: Opener) => part.labelShown || !hasDrawing(part);
 
 /** Where it stands fixed on the page: away from what the device's own edges cover. */
 function fixedRules(out: PartOut): ConditionalRule[] {

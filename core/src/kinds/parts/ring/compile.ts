@@ -24,7 +24,8 @@ import {
 import { UNSEEN } from '../../with-icon.ts';
 import { accessibleName, itemAttributes } from '../menu/item.ts';
 import { APART, EDGE, type Ring, type RingPoint } from './arc.ts';
-import { hasLabel, ringItems, type RingPart } from './shape.ts';
+import { hasLabel } from '../../controls/opener-fields.ts';
+import { ringItems, type RingPart } from './shape.ts';
 import { LABEL, ringIn, SMALLEST, type RingStand } from './standing.ts';
 
 /** The first letter of a label stands where a link has no icon. */

@@ -11,7 +11,8 @@ import { labelSlot } from '../../controls/labelled.ts';
 import { exact } from '../../extent.ts';
 import type { PartKind } from '../../kind.ts';
 import { compileRing } from './compile.ts';
-import { hasLabel, RING_LOOK, RING_SHAPE, ringItems, type RingPart } from './shape.ts';
+import { hasLabel } from '../../controls/opener-fields.ts';
+import { RING_LOOK, RING_SHAPE, ringItems, type RingPart } from './shape.ts';
 
 const OPENER_STATES: readonly State[] = ['rest', 'scrolled', 'open', 'hover', 'focus', 'pressed'];
 const TARGET_STATES: readonly State[] = ['rest', 'current', 'hover', 'focus', 'pressed'];

@@ -1,14 +1,10 @@
-import { choice, flag, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
-import { OPENER_DRAWINGS, TURNS } from '../../controls/opener-drawings.ts';
+import { choice, reference, referenceOrNone, text } from '../../../model/shape/fields.ts';
+import { openerFields } from '../../controls/opener-fields.ts';
 import type { MenuItem } from '../../../model/menu-item.ts';
 import type { SiteContent } from '../../../model/site-content.ts';
 import { shownItems } from '../../content.ts';
 import type { PartOf } from '../../kind.ts';
 import type { Look, SlotLook, Values } from '../../../model/look.ts';
-
-type Fields = Readonly<Record<string, unknown>>;
-
-const isDrawn = (part: Fields) => part['icon'] === null;
 
 export const RING_SHAPE = {
   label: text({
@@ -23,19 +19,7 @@ export const RING_SHAPE = {
     hint: 'the link whose branch is shown instead of the whole menu',
     gone: 'kept',
   }),
-  drawing: choice(OPENER_DRAWINGS, { label: 'drawn as', initial: 'plus', when: isDrawn }),
-  turns: choice(TURNS, {
-    label: 'turns',
-    hint: 'into the sign for closing, while its links are open',
-    initial: 'cross',
-    when: (part) => isDrawn(part) && part['drawing'] !== 'none',
-  }),
-  icon: referenceOrNone('icon', { label: 'icon' }),
-  labelShown: flag({
-    label: 'with its name',
-    hint: 'whether the name stands beside the drawing',
-    when: (part) => !isDrawn(part) || part['drawing'] !== 'none',
-  }),
+  ...openerFields('its links are', 'plus', 'cross'),
   opensOn: choice({ click: 'by click', hover: 'by pointing or click' }, { label: 'opens' }),
 } as const;
 
@@ -52,9 +36,6 @@ export const RING_LOOK: Look = {
 
 /** An opener with links of a menu around it. */
 export type RingPart = PartOf<'ring', typeof RING_SHAPE>;
-
-export const hasDrawing = (part: RingPart) => part.icon !== null || part.drawing !== 'none';
-export const hasLabel = (part: RingPart) => part.labelShown || !hasDrawing(part);
 
 /** What it shows of its menu: the first level, */
 const ringShows = ({ menu, branch }: RingPart) => ({ menu, branch, levels: 1 }) as const;

@@ -1,12 +1,13 @@
-import { initialOf } from '../../../model/shape/field.ts';
 import { sections } from '../../../model/shape/fields.ts';
 import { BOX_PROPERTIES, BOX_STATES } from '../../../model/slot.ts';
 import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
+import { newPart } from '../../new-part.ts';
 import {
   fragment,
+  joined,
   MAY_MOVE,
   NO_SCRIPT,
   PRINT,
@@ -163,19 +164,14 @@ function standRules(stand: Stand, menus: readonly string[], out: PieceOut): read
 }
 
 function compile(floating: Floating, out: PieceOut): Fragment {
-  const blocks = floating.blocks.map((block) => out.section(block));
+  const blocks = joined(floating.blocks.map((block) => out.section(block)));
   const parts: readonly Part[] = floating.blocks.flatMap((block) => block.parts);
   const menus = parts.filter(({ kind }) => kind === 'menu').map(({ id }) => id);
   const hasRing = parts.some(({ kind }) => kind === 'ring');
   const stands = out
     .inBands((band) => (out.isShownIn(band) ? standIn(floating, band, out) : null))
     .filter((stand) => stand.value !== null) as readonly Said<Stand>[];
-  const node = element(
-    'div',
-    { ...out.rootData, class: out.rootClass },
-    out.symbols(),
-    ...blocks.flatMap((block) => block.nodes),
-  );
+  const node = element('div', { ...out.rootData, class: out.rootClass }, out.symbols(), ...blocks.nodes);
   return fragment(
     [node],
     [
@@ -183,11 +179,11 @@ function compile(floating: Floating, out: PieceOut): Fragment {
       styleRule(out.own, [['display', 'none']], PRINT),
       // What no script can open stands in the page, with every link in sight.
       ...(hasRing ? [styleRule(out.own, [['position', 'static']], NO_SCRIPT)] : []),
-      ...blocks.flatMap((block) => block.rules),
+      ...blocks.rules,
     ],
     [
       ...(stands.some(({ value }) => value.appears === 'after a distance') ? (['appears'] as const) : []),
-      ...blocks.flatMap((block) => block.behaviours),
+      ...blocks.behaviours,
     ],
   );
 }
@@ -197,13 +193,12 @@ function ringOf(site: Site, id: string): readonly Part[] {
   return site.menus.length === 0
     ? []
     : [
-        {
-          ...(initialOf(RING_SHAPE) as unknown as RingPart),
+        newPart<RingPart>(RING_SHAPE, {
           kind: 'ring',
           id,
           menu: site.menus[0]?.id ?? '',
           look: RING_LOOK,
-        },
+        }),
       ];
 }
 

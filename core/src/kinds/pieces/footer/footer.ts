@@ -1,5 +1,4 @@
 import { element, styleRule, type ConditionalRule, type HtmlNode } from '../../../print/trees.ts';
-import { initialOf } from '../../../model/shape/field.ts';
 import { flag, sections, wholeOrNone } from '../../../model/shape/fields.ts';
 import {
   BOX_PROPERTIES,
@@ -9,7 +8,8 @@ import {
   REST_ONLY,
 } from '../../../model/slot.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
-import { fragment, type Fragment, type PieceOut } from '../../out.ts';
+import { newPart } from '../../new-part.ts';
+import { fragment, joined, type Fragment, type PieceOut } from '../../out.ts';
 import { MENU_SHAPE, type MenuPart } from '../../parts/menu/shape.ts';
 import { TEXT_SHAPE, type Text } from '../../parts/text/text.ts';
 import { isColumn, type Column } from '../../sections/column/column.ts';
@@ -59,15 +59,15 @@ function compile(footer: Footer, out: PieceOut): Fragment {
       ? [element('div', { class: out.class('columns') }, ...inside)]
       : inside;
   });
-  const fragments = [...compiled.values()];
+  const all = joined([...compiled.values()]);
   return fragment(
     [element('footer', { class: out.rootClass, ...out.rootData }, out.symbols(), ...nodes)],
     [
       ...rules(footer, out),
-      ...fragments.flatMap((entry) => entry.rules),
+      ...all.rules,
       ...runsOf(footer.sections).flatMap((run) => columnRules(footer, run.filter(isColumn), out)),
     ],
-    fragments.flatMap((entry) => entry.behaviours),
+    all.behaviours,
   );
 }
 
@@ -80,40 +80,44 @@ const rowOf = (id: string, name: string, zones: Partial<Row['zones']>): Row => {
 
 /** The site's links in columns, one for each branch, with what is nested in it beneath. */
 const linksOf = (site: Site, id: string): MenuPart[] =>
-  site.menus.slice(0, 1).map((menu) => ({
-    ...(initialOf(MENU_SHAPE) as unknown as MenuPart),
-    kind: 'menu',
-    id,
-    menu: menu.id,
-    name: 'Footer',
-    levels: 2,
-    plain: true,
-    look: {
-      list: { all: { rest: { all: { menuForm: 'in columns', gap: 24 } } } },
-      link: { 2: { rest: { all: { size: 14, weight: 400 } } }, all: { rest: { all: { paddingBlock: 4 } } } },
-      submenu: {
-        2: {
-          rest: {
-            all: {
-              opens: 'always open',
-              indent: 0,
-              fill: { literal: '#00000000' },
-              minWidth: 0,
-              paddingBlock: 4,
+  site.menus.slice(0, 1).map((menu) =>
+    newPart<MenuPart>(MENU_SHAPE, {
+      kind: 'menu',
+      id,
+      menu: menu.id,
+      name: 'Footer',
+      levels: 2,
+      plain: true,
+      look: {
+        list: { all: { rest: { all: { menuForm: 'in columns', gap: 24 } } } },
+        link: {
+          2: { rest: { all: { size: 14, weight: 400 } } },
+          all: { rest: { all: { paddingBlock: 4 } } },
+        },
+        submenu: {
+          2: {
+            rest: {
+              all: {
+                opens: 'always open',
+                indent: 0,
+                fill: { literal: '#00000000' },
+                minWidth: 0,
+                paddingBlock: 4,
+              },
             },
           },
         },
       },
-    },
-  }));
+    }),
+  );
 
-const ownerOf = (site: Site, id: string, entry: string): Text => ({
-  ...(initialOf(TEXT_SHAPE) as unknown as Text),
-  kind: 'text',
-  id,
-  entries: [{ id: entry, text: `© ${site.name}`, target: { kind: 'none' }, icon: null }],
-  look: {},
-});
+const ownerOf = (site: Site, id: string, entry: string): Text =>
+  newPart<Text>(TEXT_SHAPE, {
+    kind: 'text',
+    id,
+    entries: [{ id: entry, text: `© ${site.name}`, target: { kind: 'none' }, icon: null }],
+    look: {},
+  });
 
 export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
   id: 'footer',

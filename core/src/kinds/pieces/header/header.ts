@@ -12,7 +12,7 @@ import type { PieceKind, PieceOf } from '../../kind.ts';
 import { isLength } from '../../../values/length.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
-import { fragment, MAY_MOVE, widely, type Fragment, type PieceOut, type Said } from '../../out.ts';
+import { fragment, joined, MAY_MOVE, widely, type Fragment, type PieceOut, type Said } from '../../out.ts';
 import type { Sticking } from '../../properties/sticky.ts';
 import { createRow, type Row } from '../../sections/row/shape.ts';
 
@@ -208,17 +208,12 @@ function behaviours(header: Header, out: PieceOut): BehaviourId[] {
 }
 
 function compile(header: Header, out: PieceOut): Fragment {
-  const rows = header.rows.map((row) => out.section(row));
-  const node = element(
-    'header',
-    { class: out.rootClass, ...out.rootData },
-    out.symbols(),
-    ...rows.flatMap((row) => row.nodes),
-  );
+  const rows = joined(header.rows.map((row) => out.section(row)));
+  const node = element('header', { class: out.rootClass, ...out.rootData }, out.symbols(), ...rows.nodes);
   return fragment(
     [node],
-    [...rules(header, out), ...rows.flatMap((row) => row.rules)],
-    [...behaviours(header, out), ...rows.flatMap((row) => row.behaviours)],
+    [...rules(header, out), ...rows.rules],
+    [...behaviours(header, out), ...rows.behaviours],
   );
 }
 

@@ -12,7 +12,7 @@ import {
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import { labelSlot } from '../../controls/labelled.ts';
 import type { PieceKind } from '../../kind.ts';
-import { fragment, NO_SCRIPT, type Fragment, type PieceOut } from '../../out.ts';
+import { fragment, joined, NO_SCRIPT, type Fragment, type PieceOut } from '../../out.ts';
 import { createBlock } from '../../sections/block/block.ts';
 import { behindRules, drawsSmaller } from './behind.ts';
 import { closeControl, closeRules, closingAttributes, closingProblem, coversContent } from './closing.ts';
@@ -60,7 +60,7 @@ function behaviours(panel: Panel, out: PieceOut): BehaviourId[] {
 }
 
 function compile(panel: Panel, out: PieceOut): Fragment {
-  const blocks = panel.blocks.map((block) => out.section(block));
+  const blocks = joined(panel.blocks.map((block) => out.section(block)));
   const hasOwn = panel.blocks.some((block) => block.parts.some((part) => part.kind !== 'berth'));
   const node = element(
     'dialog',
@@ -73,12 +73,12 @@ function compile(panel: Panel, out: PieceOut): Fragment {
     },
     out.symbols(),
     closeControl(panel, out),
-    element('div', { class: out.class('inside') }, ...blocks.flatMap((block) => block.nodes)),
+    element('div', { class: out.class('inside') }, ...blocks.nodes),
   );
   return fragment(
     [node],
-    [...rules(panel, hasOwn, out), ...blocks.flatMap((block) => block.rules)],
-    [...behaviours(panel, out), ...blocks.flatMap((block) => block.behaviours)],
+    [...rules(panel, hasOwn, out), ...blocks.rules],
+    [...behaviours(panel, out), ...blocks.behaviours],
   );
 }
 

@@ -1,4 +1,3 @@
-import { initialOf } from '../../../model/shape/field.ts';
 import { referenceOrNone, sections, text } from '../../../model/shape/fields.ts';
 import {
   BOX_PROPERTIES,
@@ -12,7 +11,8 @@ import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
 import { headed } from '../../heading-box.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
-import { fragment, widely, type Fragment, type PieceOut } from '../../out.ts';
+import { newPart } from '../../new-part.ts';
+import { fragment, joined, widely, type Fragment, type PieceOut } from '../../out.ts';
 import { MENU_SHAPE, type MenuPart } from '../../parts/menu/shape.ts';
 import { createBlock, type Block } from '../../sections/block/block.ts';
 import type { Site } from '../../site.ts';
@@ -68,11 +68,11 @@ function standRules(sidebar: Sidebar, out: PieceOut): ConditionalRule[] {
 }
 
 function compile(sidebar: Sidebar, out: PieceOut): Fragment {
-  const blocks = sidebar.blocks.map((block) => out.section(block));
+  const blocks = joined(sidebar.blocks.map((block) => out.section(block)));
   const { heading, boxFrom: from } = sidebar;
   const held = headed(
     { heading, from, slot: 'sidebar-heading', inside: 'sidebar-inside' },
-    blocks.flatMap((block) => block.nodes),
+    blocks.nodes,
     out,
   );
   const aside = isAside(sidebar);
@@ -98,9 +98,9 @@ function compile(sidebar: Sidebar, out: PieceOut): Fragment {
         : []),
       ...standRules(sidebar, out),
       ...held.rules,
-      ...blocks.flatMap((block) => block.rules),
+      ...blocks.rules,
     ],
-    [...held.behaviours, ...blocks.flatMap((block) => block.behaviours)],
+    [...held.behaviours, ...blocks.behaviours],
   );
 }
 
@@ -109,8 +109,7 @@ function menuOf(site: Site, id: string): MenuPart[] {
   const [menu] = site.menus;
   if (!menu) return [];
   return [
-    {
-      ...(initialOf(MENU_SHAPE) as unknown as MenuPart),
+    newPart<MenuPart>(MENU_SHAPE, {
       kind: 'menu',
       id,
       menu: menu.id,
@@ -126,7 +125,7 @@ function menuOf(site: Site, id: string): MenuPart[] {
         },
         submenu: { all: { rest: { all: { fill: { literal: '#00000000' }, minWidth: 0 } } } },
       },
-    },
+    }),
   ];
 }
 

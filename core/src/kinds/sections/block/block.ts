@@ -2,7 +2,7 @@ import { element, styleRule, type ConditionalRule, type Declaration } from '../.
 import { choice, parts } from '../../../model/shape/fields.ts';
 import { BLOCK_COMING_PROPERTIES, BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
-import { fragment, type Fragment, type SectionOut } from '../../out.ts';
+import { fragment, joined, type Fragment, type SectionOut } from '../../out.ts';
 import type { Part } from '../../site.ts';
 
 const BLOCK_SHAPE = {
@@ -56,8 +56,7 @@ function wideRules(block: Block, out: SectionOut): ConditionalRule[] {
 }
 
 function compile(block: Block, out: SectionOut): Fragment {
-  const compiled = block.parts.map((part) => out.part(part));
-  const nodes = compiled.flatMap((entry) => entry.nodes);
+  const { nodes, rules, behaviours } = joined(block.parts.map((part) => out.part(part)));
   const hidden = out.hidden(block.bands);
   const node =
     nodes.length === 0
@@ -69,12 +68,8 @@ function compile(block: Block, out: SectionOut): Fragment {
         );
   return fragment(
     [node],
-    [
-      ...compiled.flatMap((entry) => entry.rules),
-      ...(node ? [styleRule(out.at('block'), arrange(block))] : []),
-      ...wideRules(block, out),
-    ],
-    compiled.flatMap((entry) => entry.behaviours),
+    [...rules, ...(node ? [styleRule(out.at('block'), arrange(block))] : []), ...wideRules(block, out)],
+    behaviours,
   );
 }
 

@@ -10,7 +10,7 @@ import {
 import { element, styleRule } from '../../../print/trees.ts';
 import { headed } from '../../heading-box.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
-import { fragment, NOTHING, type Fragment, type SectionOut } from '../../out.ts';
+import { fragment, joined, NOTHING, type Fragment, type SectionOut } from '../../out.ts';
 import type { Part, Section } from '../../site.ts';
 
 const hasHeading = (column: Readonly<Record<string, unknown>>) => column['heading'] !== '';
@@ -44,17 +44,16 @@ const ACROSS: Readonly<Record<Column['align'], string>> = {
 };
 
 function compile(column: Column, out: SectionOut): Fragment {
-  const compiled = column.parts.map((part) => out.part(part));
-  const content = compiled.flatMap((entry) => entry.nodes);
-  if (content.length === 0 && column.heading === '') return NOTHING;
+  const parts = joined(column.parts.map((part) => out.part(part)));
+  if (parts.nodes.length === 0 && column.heading === '') return NOTHING;
   const { heading, foldsFrom: from } = column;
-  const held = headed({ heading, from, slot: 'column-heading', inside: 'column-inside' }, content, out);
+  const held = headed({ heading, from, slot: 'column-heading', inside: 'column-inside' }, parts.nodes, out);
   const hidden = out.hidden(column.bands);
   const own = out.class('column');
   return fragment(
     [element('div', { class: hidden === null ? own : `${own} ${hidden}` }, ...held.nodes)],
     [
-      ...compiled.flatMap((entry) => entry.rules),
+      ...parts.rules,
       styleRule(out.at('column'), [
         ['display', 'flex'],
         ['flex-direction', 'column'],
@@ -66,7 +65,7 @@ function compile(column: Column, out: SectionOut): Fragment {
         ? []
         : [styleRule(out.at('column-heading'), [['align-self', 'stretch']])]),
     ],
-    [...held.behaviours, ...compiled.flatMap((entry) => entry.behaviours)],
+    [...held.behaviours, ...parts.behaviours],
   );
 }
 

@@ -5,7 +5,7 @@ import {
   type Declaration,
   type HtmlNode,
 } from '../../../print/trees.ts';
-import { fragment, type Fragment, type Rules, type SectionOut } from '../../out.ts';
+import { fragment, joined, type Fragment, type Rules, type SectionOut } from '../../out.ts';
 import type { Part } from '../../site.ts';
 import type { Arrangement, Row } from './shape.ts';
 import { arrangedMenu, centredLogo, layoutOf, rowParts, type RowLayout, type ZoneBox } from './zones.ts';
@@ -185,10 +185,6 @@ export function compileRow(row: Row, out: SectionOut): Fragment {
     ...(layout.split ? nodesOf(layout.split.menu) : boxNodes(layout.middle)),
     ...boxNodes(layout.end),
   );
-  const fragments = [...compiled.values()];
-  return fragment(
-    [node],
-    [...fragments.flatMap((entry) => entry.rules), ...rules(row, layout, out)],
-    fragments.flatMap((entry) => entry.behaviours),
-  );
+  const parts = joined([...compiled.values()]);
+  return fragment([node], [...parts.rules, ...rules(row, layout, out)], parts.behaviours);
 }
