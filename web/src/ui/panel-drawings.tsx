@@ -65,6 +65,14 @@ const BLOCKS: Drawings = {
   ),
 };
 
+/** Columns at the end of a page, with their links. */
+const COLUMNS: Drawings = {
+  'beneath one another': windowed(<path d="M14 8h16M14 12h16M14 16h16" />),
+  'side by side': windowed(
+    <path d="M12 11h5M20 11h5M28 11h5M12 14h5M20 14h5M28 14h5M12 17h5M20 17h5M28 17h5" />,
+  ),
+};
+
 const lines = (...heights: readonly number[]) =>
   windowed(<path d={heights.map((y) => `M14 ${y}h16`).join('')} />);
 
@@ -274,5 +282,6 @@ export const PANEL_DRAWINGS: Readonly<Record<string, Drawings>> = {
   sticks: STICKS,
   rowSticks: ROW_STICKS,
   columnSticks: COLUMN_STICKS,
+  columnsStand: COLUMNS,
   fixedAt: FIXED,
 };

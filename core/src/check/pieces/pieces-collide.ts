@@ -1,7 +1,7 @@
 import { pieceKind } from '../../kinds/catalogue.ts';
 import { isOnPageIn } from '../../kinds/folds.ts';
 import type { Keeping, LookReader } from '../../kinds/kind.ts';
-import { isOnPage } from '../../kinds/page-rules.ts';
+import { pageSets } from '../../kinds/page-rules.ts';
 import { standingPieces } from '../../kinds/placed.ts';
 import type { Piece, Site } from '../../kinds/site.ts';
 import { bandEnd } from '../../resolve/resolve.ts';
@@ -28,7 +28,7 @@ const readerOf = (site: Site): LookReader => ({
 
 /** Whether two pieces ever stand on one page. */
 const shareAPage = (site: Site, piece: Piece, other: Piece): boolean =>
-  site.pages.length === 0 || site.pages.some((page) => isOnPage(piece, page) && isOnPage(other, page));
+  pageSets(site).some(({ pieces }) => pieces.includes(piece) && pieces.includes(other));
 
 /** What two pieces that keep something of the window do to each other; null where they do nothing. */
 function between(own: Keeping, other: Keeping, names: readonly [string, string]): string | null {
