@@ -84,7 +84,12 @@ const FOLDS_TO = {
   berth: referenceOrNone('berth', { label: 'into', gone: 'removed' }),
 } as const;
 
-const FOLDS_WHOLE = optional(group(FOLDS_TO, { label: 'goes into a panel' }));
+const FOLDS_WHOLE = optional(
+  group(
+    { ...FOLDS_TO, berth: reference('berth', { label: 'into', gone: 'removed' }) },
+    { label: 'goes into a panel' },
+  ),
+);
 
 const FOLDS = optional(
   group(

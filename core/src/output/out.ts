@@ -313,7 +313,7 @@ function wholeOf(context: CompileContext, piece: Piece): Whole | null {
   const { site, names } = context;
   const fold = pieceFoldOf(site, piece);
   if (!fold?.to || !context.pieces.includes(fold.to.piece)) return null;
-  const box = names.name('whole');
+  const box = names.slotClass(piece.id, 'whole');
   const berth = outFor(context, piece, piece.id).id(names.slotClass(fold.to.part.id, 'berth'));
   return {
     attributes: { class: box, [names.attribute('berth')]: berth },

@@ -75,7 +75,7 @@ function FoldsField({
             value={into}
             options={[
               ...panels.map(({ id, name }) => ({ value: id, label: `panel ${name}` })),
-              { value: NOWHERE, label: 'nowhere: it is left out' },
+              ...(isWhole ? [] : [{ value: NOWHERE, label: 'nowhere: it is left out' }]),
             ]}
             onChange={(value) => {
               folding({ from, panel: value === NOWHERE ? null : value });
@@ -183,7 +183,7 @@ export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: P
       {part && !opensOver(owner.piece) && (
         <FoldsField site={site} thing={part} fold={foldOf(site, part.id)} isWhole={false} />
       )}
-      {owner.sort === 'piece' && pieceKind(owner.piece).foldsWhole && (
+      {owner.sort === 'piece' && pieceKind(owner.piece).foldsWhole && panelsOf(site).length > 0 && (
         <FoldsField site={site} thing={owner.piece} fold={pieceFoldOf(site, owner.piece)} isWhole />
       )}
       {owner.sort !== 'section' && <OwnAttributes of={of} thing={thing} set={setFor('class and data')} />}

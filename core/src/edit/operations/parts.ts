@@ -137,9 +137,9 @@ function foldableOf(site: Site, id: string) {
 }
 
 /**
- * Says from which band down a part, or a piece as a whole, leaves its place, and for which panel: it arrives at that panel's berth, which is
- * made where it has none. `panel` null leaves it out; `from` null lets it stay; `tight` lets it leave only where its row
- * has no room.
+ * Says from which band down a part, or a piece as a whole, leaves its place, and for which panel: it arrives at that
+ * panel's berth, which is made where it has none. `panel` null leaves a part out; `from` null lets it stay; `tight` lets a
+ * part leave only where its row has no room.
  */
 export const foldPart: EditOperation<{
   readonly id: string;
@@ -154,12 +154,15 @@ export const foldPart: EditOperation<{
   if (!site.bands.some((band) => band.id === from))
     return refuse('gone', '/bands', 'The band is no longer there');
   if (opensOver(found.piece)) return refuse('place', found.path, 'What stands in a panel does not fold away');
-  const isTight = found.piece.id !== id && (tight ?? found.folds?.tight);
+  const isWhole = found.piece.id === id;
+  const isTight = !isWhole && (tight ?? found.folds?.tight);
   const folding = (berth: string | null, before: PatchOperation[] = []) =>
-    patched(site, [
-      ...before,
-      { op: 'add', path, value: { from, berth, ...(isTight ? { tight: true } : {}) } },
-    ]);
+    isWhole && berth === null
+      ? refuse('place', found.path, 'A piece as a whole goes into a panel, or is not shown in a band')
+      : patched(site, [
+          ...before,
+          { op: 'add', path, value: { from, berth, ...(isTight ? { tight: true } : {}) } },
+        ]);
   const to = found.fold?.to ?? null;
   if (panel === undefined || panel === to?.piece.id) return folding(to?.part.id ?? null);
   if (panel === null) return folding(null);

@@ -20,6 +20,28 @@ export function runsOf<S extends Section>(sections: readonly S[]): readonly (rea
   return runs;
 }
 
+/** Columns that stand together, and the word for the class of their box besides that of all such boxes. */
+interface ColumnBox {
+  readonly columns: readonly Column[];
+  /** Null where there is one box alone. */
+  readonly word: string | null;
+}
+
+/** The boxes of a footer's columns, in document order. */
+export function columnBoxes({ sections }: Footer): readonly ColumnBox[] {
+  const boxes = runsOf(sections)
+    .map((run) => run.filter(isColumn))
+    .filter(({ length: count }) => count > 0);
+  return boxes.map((columns, index) => ({
+    columns,
+    word: boxes.length === 1 ? null : `columns-box-${index + 1}`,
+  }));
+}
+
+/** The classes of a box. */
+export const boxClass = ({ word }: ColumnBox, out: PieceOut): string =>
+  word === null ? out.class('columns') : `${out.class('columns')} ${out.class(word)}`;
+
 /** How some columns stand in some bands; lengths as CSS. */
 interface Stand {
   readonly across: boolean;
@@ -73,14 +95,20 @@ const FOCUS_ROOM = 6;
  * Lines in the middle of the gaps. Where columns go on in further lines by themselves nobody knows which of them begins
  * one: each has a line before it, and what would stand before the first is cut off.
  */
-function lineRules({ across, count, gap, line }: Stand, sides: string, out: PieceOut): ConditionalRule[] {
+function lineRules(
+  { across, count, gap, line }: Stand,
+  box: string,
+  sides: string,
+  out: PieceOut,
+): ConditionalRule[] {
   if (line.line === null) return [];
   const first = across && count > 0 ? `>:nth-child(${count}n + 1)` : '>:first-child';
   const cut = across && count === 0;
-  const box = out.at('columns');
   const before = cut ? '>*' : `>:not(${first.slice(1)})`;
   const drawn = out.declared('columnsLine', line);
-  const middle = gap === '0' ? '0' : `calc(${gap} / -2)`;
+  // Without a gap a line stands before its column, where it is as well cut off.
+  const middle = gap === '0' ? `-${line.line.width}px` : `calc(${gap} / -2)`;
+  const kept = gap === '0' ? sides : `calc(${sides} - min(${FOCUS_ROOM}px, ${gap} / 4))`;
   return [
     styleRule(`${box}${before}`, [['position', 'relative']]),
     styleRule(`${box}${before}::before`, [
@@ -94,20 +122,18 @@ function lineRules({ across, count, gap, line }: Stand, sides: string, out: Piec
             ...drawn.map(([, css]): Declaration => ['border-block-start', css]),
           ] as const)),
     ]),
-    ...(cut
-      ? [styleRule(box, [['clip-path', `inset(-100vmax calc(${sides} - min(${FOCUS_ROOM}px, ${gap} / 4)))`]])]
-      : []),
+    ...(cut ? [styleRule(box, [['clip-path', `inset(-100vmax ${kept})`]])] : []),
   ];
 }
 
 function standRules(
-  columns: readonly Column[],
+  { columns, word }: ColumnBox,
   stand: Stand,
   sides: string,
   out: PieceOut,
 ): ConditionalRule[] {
-  const box = out.at('columns');
-  const lines = lineRules(stand, sides, out);
+  const box = out.at(word ?? 'columns');
+  const lines = lineRules(stand, box, sides, out);
   if (!stand.across)
     return [
       styleRule(box, [
@@ -140,13 +166,12 @@ function standRules(
 }
 
 /** How the columns that stand together share the width of a footer. */
-export function columnRules(footer: Footer, columns: readonly Column[], out: PieceOut): ConditionalRule[] {
-  if (columns.length === 0) return [];
+export function columnRules(footer: Footer, box: ColumnBox, out: PieceOut): ConditionalRule[] {
   return out
-    .inBands((band) => standIn(footer, columns, band, out))
+    .inBands((band) => standIn(footer, box.columns, band, out))
     .flatMap(({ value: stand, conditions }) => {
       const { padding } = stand;
       const sides = footer.contained === null ? padding : containedPadding(padding, footer.contained);
-      return widely(standRules(columns, stand, sides, out), conditions);
+      return widely(standRules(box, stand, sides, out), conditions);
     });
 }

@@ -120,6 +120,27 @@ describe('columns of a footer', () => {
     expect(declared(stacked, '.hm-columns>:not(:first-child)::before')).toContain('border-block-start: 1px');
   });
 
+  test('columns above and beneath a row share the width each by themselves', () => {
+    const row = { ...createRow('r', 'Row'), zones: { start: [words('w', 'Between')], middle: [], end: [] } };
+    const counted = said(
+      footed([column('a'), column('b'), row, column('c'), column('d')]),
+      'columnsCount',
+      2,
+    );
+    const { markup, stylesheet } = output(
+      looking(counted, { owner: 'c', slot: 'column', property: 'columnShare', value: 3 }),
+    );
+    expect(markup).toContain('class="hm-columns hm-columns-box-1"');
+    expect(declared(stylesheet, '.hm-columns-box-1')).toContain('repeat(2, minmax(0, 1fr))');
+    expect(declared(stylesheet, '.hm-columns-box-2')).toContain('minmax(0, 3fr) minmax(0, 1fr)');
+  });
+
+  test('without a gap a line stands at the edge of its column, and is cut off before the first', () => {
+    const { stylesheet } = output(said(said(footed(THREE), 'columnsLine', LINE), 'gap', 0));
+    expect(declared(stylesheet, '.hm-columns>*::before')).toContain('inset-inline-start: -1px');
+    expect(declared(stylesheet, '.hm-columns')).toContain('clip-path: inset(-100vmax 24px)');
+  });
+
   test('a logo is as high as itself in one, and gives way to what is beside it in a row', () => {
     const logo = makePart('logo', 'mark', { text: 'Marisma Laguna Reserve' });
     const gives = (section: Section) =>

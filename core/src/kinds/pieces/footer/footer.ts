@@ -15,7 +15,7 @@ import { TEXT_SHAPE, type Text } from '../../parts/text/text.ts';
 import { isColumn, type Column } from '../../sections/column/column.ts';
 import { createRow, type Row } from '../../sections/row/shape.ts';
 import type { Section, Site } from '../../site.ts';
-import { columnRules, runsOf } from './columns.ts';
+import { boxClass, columnBoxes, columnRules, runsOf } from './columns.ts';
 
 const FOOTER_SHAPE = {
   low: flag({
@@ -52,21 +52,18 @@ function rules(footer: Footer, out: PieceOut): ConditionalRule[] {
 function compile(footer: Footer, out: PieceOut): Fragment {
   const compiled = new Map(footer.sections.map((section) => [section, out.section(section)]));
   const nodesOf = (section: Row | Column) => compiled.get(section)?.nodes ?? [];
+  const boxes = columnBoxes(footer);
+  const boxOf = (section: Row | Column | undefined) =>
+    boxes.find(({ columns }) => columns.some((column) => column === section));
   const nodes = runsOf(footer.sections).flatMap((run): readonly HtmlNode[] => {
     const inside = run.flatMap(nodesOf);
-    const [first] = run;
-    return first && isColumn(first) && inside.length > 0
-      ? [element('div', { class: out.class('columns') }, ...inside)]
-      : inside;
+    const box = boxOf(run[0]);
+    return box && inside.length > 0 ? [element('div', { class: boxClass(box, out) }, ...inside)] : inside;
   });
   const all = joined([...compiled.values()]);
   return fragment(
     [element('footer', { class: out.rootClass, ...out.rootData }, out.symbols(), ...nodes)],
-    [
-      ...rules(footer, out),
-      ...all.rules,
-      ...runsOf(footer.sections).flatMap((run) => columnRules(footer, run.filter(isColumn), out)),
-    ],
+    [...rules(footer, out), ...all.rules, ...boxes.flatMap((box) => columnRules(footer, box, out))],
     all.behaviours,
   );
 }

@@ -88,6 +88,17 @@ describe('a sidebar that goes into a panel', () => {
     expect(pieceOf(own).folds).toBeDefined();
   });
 
+  test('by itself, whatever another one does, and never nowhere', () => {
+    const two = after(FOLDED, { name: 'duplicate-piece', args: { id: 'side', copy: 'other' } });
+    const wide = after(two, { name: 'fold-part', args: { id: 'other', from: 'wide', panel: 'panel' } });
+    const { pieces, stylesheet } = compileSite(wide, { fonts: FONTS });
+    expect(pieces.get('other')).toContain('class="hm-whole-2"');
+    expect(stylesheet).toMatch(/\.hm-whole-2 \{[^}]*--hm-folds: 1/);
+    expect(() => after(two, { name: 'fold-part', args: { id: 'side', from: 'phone', panel: null } })).toThrow(
+      'goes into a panel',
+    );
+  });
+
   test('no other piece of a page does so', () => {
     expect(() =>
       after(DEMO, { name: 'fold-part', args: { id: 'header', from: 'phone', panel: 'panel' } }),

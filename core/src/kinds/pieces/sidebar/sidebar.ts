@@ -90,12 +90,7 @@ function compile(sidebar: Sidebar, out: PieceOut): Fragment {
     [node],
     [
       styleRule(out.own, column),
-      ...(out.whole
-        ? [
-            styleRule(out.within(`.${out.name('whole')}`), [...column, ['gap', 'inherit']]),
-            ...out.whole.rules,
-          ]
-        : []),
+      ...(out.whole ? [styleRule(out.at('whole'), [...column, ['gap', 'inherit']]), ...out.whole.rules] : []),
       ...standRules(sidebar, out),
       ...held.rules,
       ...blocks.rules,
