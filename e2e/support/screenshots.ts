@@ -157,9 +157,9 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await stageFrame(page);
       await page
         .getByRole('navigation', { name: 'Parts' })
-        .getByRole('button', { name: 'Link, level 2' })
-        .first()
+        .getByRole('button', { name: 'Columns', exact: true })
         .click();
+      await page.locator('[data-cell="columnsStand rest"]').click();
     },
   },
   'bench-ring': {
