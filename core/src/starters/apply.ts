@@ -1,5 +1,6 @@
 import { countingIds } from '../base/ids.ts';
 import { partKind } from '../kinds/catalogue.ts';
+import { shownLinks } from '../kinds/content.ts';
 import { createPart } from '../kinds/create.ts';
 import { foldOf } from '../kinds/folds.ts';
 import type { NewPartWorld } from '../kinds/kind.ts';
@@ -25,9 +26,13 @@ const DRAWINGS = {
     '<svg viewBox="0 0 24 24" fill="none" stroke="currentColor" stroke-width="2" stroke-linecap="round" stroke-linejoin="round"><path d="M3 10h18l-2 10H5zM8 10l3-6M16 10l-3-6"/></svg>',
 } as const;
 
-/** Takes the site's parts kind by kind, each once, so that their content goes on. */
-function partTaker(parts: readonly Part[]) {
-  const left = [...parts];
+/**
+ * Takes a header's parts kind by kind, each once, so that their content goes on; of menus the one with the most links,
+ * as a slim row of them above is not what a design is drawn for.
+ */
+function partTaker(site: Site, parts: readonly Part[]) {
+  const links = (part: Part) => (part.kind === 'menu' ? shownLinks(site, part).length : 0);
+  const left = [...parts].sort((a, b) => links(b) - links(a));
   return (kind: PartKindId): Part | null => {
     const index = left.findIndex((part) => part.kind === kind);
     return index === -1 ? null : (left.splice(index, 1)[0] ?? null);
@@ -193,7 +198,7 @@ export function applyStarter(site: Site, header: Header, starter: Starter): Desi
   const foldBand = foldBandOf(site, header);
   const { panel, berth } = preparePanel(site, header, starter, world, fitLook(starter.panel.look, foldBand));
   const icons: Icon[] = [];
-  const take = partTaker(partsOf(site, header));
+  const take = partTaker(site, partsOf(site, header));
   const making: Making = { site, take, world, panel: panel.id, berth, icons };
   const made = starter.rows.map((row, index) => makeRow(making, row, foldBand, index));
   const rows = foldBand === null ? made : foldMenu(made, foldBand, berth);

@@ -1,5 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { bytesOf, compilePage, DEMO, headerOf, headerParts, rowNeeds } from '../../test/demo.ts';
+import { after } from '../../test/pieces.ts';
+import { makePart } from '../kinds/create.ts';
 import type { Site } from '../kinds/site.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import type { Level, State } from '../model/states.ts';
@@ -61,6 +63,15 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))(
       });
       expect(parts.find((part) => part.kind === 'menu')).toMatchObject({ id: 'menu-main', menu: 'main' });
       expect(parts.filter((part) => part.kind === 'opener')).toHaveLength(1);
+    });
+    test('shows the menu with the most links, whatever stands before it', () => {
+      const slim = makePart('menu', 'slim', { menu: DEMO.menus.at(-1)?.id ?? '', levels: 1 });
+      const before = after(DEMO, {
+        name: 'add-part',
+        args: { place: { region: 'row-main.start', index: 0 }, part: slim },
+      });
+      const [menu] = headerParts(apply(before, starter).site).filter((part) => part.kind === 'menu');
+      expect(menu).toMatchObject({ id: 'menu-main', menu: 'main' });
     });
     test('compiles, and again gives the same bytes', () => {
       const { site } = apply(DEMO, starter);
