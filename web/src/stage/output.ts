@@ -61,6 +61,17 @@ function piecesBesides(site: Site, host: Piece, besides: Besides): readonly Piec
   return site.pages.length === 0 ? standingPieces(site) : [];
 }
 
+/** The markup of pages by the ids of their pieces: an edit of looks alone leaves the output's markup the same object. */
+const pagesOf = memoise((_markup: Compiled['pieces']) => new Map<string, PageMarkup>());
+
+function markupOf(site: Site, { pieces: markup }: Compiled, pieces: readonly Piece[]): PageMarkup {
+  const known = pagesOf(markup);
+  const key = pieces.map(({ id }) => id).join();
+  const found = known.get(key) ?? pageMarkup(site, markup, pieces);
+  known.set(key, found);
+  return found;
+}
+
 /** The page of a piece: the piece itself, what stands besides it, and every panel they can open. */
 export function stagePage(site: Site, piece: Piece, fonts: Fonts, besides: Besides = 'nothing'): StagePage {
   const compiled = compileForStage(site, fonts);
@@ -69,7 +80,7 @@ export function stagePage(site: Site, piece: Piece, fonts: Fonts, besides: Besid
   const shown = site.pieces.filter((one) => one === host || one === piece || others.includes(one));
   return {
     compiled,
-    markup: pageMarkup(site, compiled.pieces, shown),
+    markup: markupOf(site, compiled, shown),
     atEnd: pieceKind(host).stands === 'end',
   };
 }

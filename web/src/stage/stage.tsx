@@ -214,7 +214,12 @@ export function Stage({
   useLayoutEffect(() => {
     show(whole);
   }, [whole]);
+  const toldPins = useRef('');
   useLayoutEffect(() => {
+    // An edit of a look makes the selection anew, mostly of the same.
+    const text = JSON.stringify(pins);
+    if (text === toldPins.current) return;
+    toldPins.current = text;
     send(pins);
   }, [pins]);
   useLayoutEffect(() => {
@@ -272,7 +277,11 @@ export function Stage({
     };
   }, [press]);
 
-  const overhang = overhangs ? overhangOf(hanging, height, roomBeneath(frame.current, height, scale)) : 0;
+  // Where nothing hangs out nobody asks the browser where the frame is.
+  const overhang =
+    overhangs && hanging.length > 0
+      ? overhangOf(hanging, height, roomBeneath(frame.current, height, scale))
+      : 0;
 
   return (
     <div

@@ -151,7 +151,8 @@ function render({ changed }: RenderMessage): void {
     buildAnew(page);
     if (pinned) pin(pinned);
     if (lit) light(lit);
-  }
+  } else if (changed.stylesheet !== undefined)
+    for (const box of holder.querySelectorAll(`nav [${attribute('open')}]`)) turnAtEdge(box);
   tellPainted();
 }
 
@@ -195,24 +196,32 @@ function boxesToOpen({ reveal, pinned: frozen }: PinMessage, chosen: Element | n
   return open;
 }
 
-/** Opens the boxes that are to be seen and closes every other one; at the window's edge they turn as in a page. */
+/** A box that stands open turns at the window's edge as in a page. */
+function turnAtEdge(box: Element): void {
+  box.removeAttribute(attribute('edge'));
+  const { left, right } = box.getBoundingClientRect();
+  const isOver = right > document.documentElement.clientWidth;
+  if (left < 0 || isOver)
+    box.setAttribute(
+      attribute('edge'),
+      isOver === (getComputedStyle(box).direction === 'ltr') ? 'end' : 'start',
+    );
+}
+
+/** Opens the boxes that are to be seen and closes every other one. */
 function revealSubmenus(message: PinMessage, chosen: Element | null): void {
   const open = boxesToOpen(message, chosen);
   for (const button of holder.querySelectorAll('[aria-expanded]')) {
     const box = boxOf(button);
     if (!box) continue;
     const isOpen = open.has(box);
-    button.setAttribute('aria-expanded', String(isOpen));
-    box.toggleAttribute(attribute('open'), isOpen);
-    box.removeAttribute(attribute('edge'));
-    const { left, right } = box.getBoundingClientRect();
-    const isOver = right > document.documentElement.clientWidth;
-    if (left < 0 || isOver)
-      box.setAttribute(
-        attribute('edge'),
-        isOver === (getComputedStyle(box).direction === 'ltr') ? 'end' : 'start',
-      );
+    // What is as it was is not written: the browser would lay the page out anew for it.
+    if (button.getAttribute('aria-expanded') !== String(isOpen))
+      button.setAttribute('aria-expanded', String(isOpen));
+    if (box.hasAttribute(attribute('open')) !== isOpen) box.toggleAttribute(attribute('open'), isOpen);
+    if (!isOpen) box.removeAttribute(attribute('edge'));
   }
+  for (const box of open) turnAtEdge(box);
 }
 
 /** Tells the stylesheet that the page is scrolled, and far enough: where that is frozen, or as far as it really is. */

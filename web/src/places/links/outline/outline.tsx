@@ -61,7 +61,8 @@ export function Outline({ site, menu, actions, findings }: Props) {
       const field = scroller.current?.querySelector<HTMLInputElement>(
         `[data-row="${CSS.escape(wanted.id)}"] [data-column="${wanted.column}"]`,
       );
-      field?.focus({ preventScroll: true });
+      // Whoever opened a dialog in the meantime types there.
+      if (!document.activeElement?.closest('[role="dialog"]')) field?.focus({ preventScroll: true });
       if (field) linksStore.setState({ wanted: null });
       return field !== null && field !== undefined;
     };
