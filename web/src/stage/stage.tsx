@@ -214,12 +214,8 @@ export function Stage({
   useLayoutEffect(() => {
     show(whole);
   }, [whole]);
-  const toldPins = useRef('');
+  // After each edit anew: what is selected may have gone somewhere else with it.
   useLayoutEffect(() => {
-    // An edit of a look makes the selection anew, mostly of the same.
-    const text = JSON.stringify(pins);
-    if (text === toldPins.current) return;
-    toldPins.current = text;
     send(pins);
   }, [pins]);
   useLayoutEffect(() => {

@@ -151,8 +151,7 @@ function render({ changed }: RenderMessage): void {
     buildAnew(page);
     if (pinned) pin(pinned);
     if (lit) light(lit);
-  } else if (changed.stylesheet !== undefined)
-    for (const box of holder.querySelectorAll(`nav [${attribute('open')}]`)) turnAtEdge(box);
+  }
   tellPainted();
 }
 

@@ -157,7 +157,9 @@ export function DesignsDialog({
           No design has all of that. Take one of the conditions away.
         </p>
       )}
-      <p className="px-4 pb-4 text-small text-ink-faint">{rest}</p>
+      <p className="px-4 pb-4 text-small text-ink-faint">
+        {isNew ? 'Links, logo and profiles are those of the site.' : rest}
+      </p>
     </SheetDialog>
   );
 }
