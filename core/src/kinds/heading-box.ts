@@ -1,5 +1,35 @@
-import { element, styleRule, text, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
+import { referenceOrNone, text } from '../model/shape/fields.ts';
+import {
+  BOX_PROPERTIES,
+  BOX_STATES,
+  MARGIN_PROPERTIES,
+  TEXT_PROPERTIES,
+  type SlotKind,
+} from '../model/slot.ts';
+import { element, styleRule, text as words, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
 import { CLICKABLE, fragment, IN_LINE, NO_SCRIPT, widely, type Fragment, type Out } from './out.ts';
+
+const hasHeading = (thing: Readonly<Record<string, unknown>>) => thing['heading'] !== '';
+
+/** The fields of what has a heading that may open the rest, from the band the second one names. */
+export const headingField = () => text({ label: 'heading', hint: 'above all in it; empty for none' });
+export const opensFrom = (label: string) =>
+  referenceOrNone('band', {
+    label,
+    hint: 'from this width down only the heading shows, and opens the rest',
+    when: hasHeading,
+  });
+
+/** The slot of such a heading. Its sign stands at the far end of its line, so that nothing else lines it up. */
+export const headingSlot = (defaults: SlotKind['defaults']): SlotKind => ({
+  label: 'Heading',
+  levels: [],
+  states: BOX_STATES,
+  text: 'label',
+  typeStyle: 'menu',
+  properties: [...TEXT_PROPERTIES.filter((id) => id !== 'align'), ...BOX_PROPERTIES, ...MARGIN_PROPERTIES],
+  defaults: { colour: { role: 'ink' }, ...defaults },
+});
 
 /** What stands under a heading, and opens by it from a width down. */
 export interface Headed {
@@ -24,7 +54,7 @@ function foldsBelow({ heading, from }: Headed, { site }: Out): number | null {
 function headingNodes({ heading, slot, inside }: Headed, below: number | null, out: Out): HtmlNode[] {
   if (heading === '') return [];
   const own = out.class(slot);
-  const plain = element('h2', { class: own }, text(heading));
+  const plain = element('h2', { class: own }, words(heading));
   if (below === null) return [plain];
   const button = element(
     'button',
@@ -34,7 +64,7 @@ function headingNodes({ heading, slot, inside }: Headed, below: number | null, o
       'aria-expanded': 'false',
       'aria-controls': out.id(out.class(inside)),
     },
-    text(heading),
+    words(heading),
   );
   return [plain, button];
 }

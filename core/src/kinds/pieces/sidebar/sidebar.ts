@@ -1,15 +1,9 @@
-import { referenceOrNone, sections, text } from '../../../model/shape/fields.ts';
-import {
-  BOX_PROPERTIES,
-  BOX_STATES,
-  MARGIN_PROPERTIES,
-  MOTION_PROPERTIES,
-  TEXT_PROPERTIES,
-} from '../../../model/slot.ts';
+import { sections } from '../../../model/shape/fields.ts';
+import { BOX_PROPERTIES, BOX_STATES, MARGIN_PROPERTIES, MOTION_PROPERTIES } from '../../../model/slot.ts';
 import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
-import { headed } from '../../heading-box.ts';
+import { headed, headingField, headingSlot, opensFrom } from '../../heading-box.ts';
 import type { PieceKind, PieceOf } from '../../kind.ts';
 import { newPart } from '../../new-part.ts';
 import { fragment, joined, widely, type Fragment, type PieceOut } from '../../out.ts';
@@ -17,15 +11,9 @@ import { MENU_SHAPE, type MenuPart } from '../../parts/menu/shape.ts';
 import { createBlock, type Block } from '../../sections/block/block.ts';
 import type { Site } from '../../site.ts';
 
-const hasHeading = (sidebar: Readonly<Record<string, unknown>>) => sidebar['heading'] !== '';
-
 const SIDEBAR_SHAPE = {
-  heading: text({ label: 'heading', hint: 'above all in it; empty for none' }),
-  boxFrom: referenceOrNone('band', {
-    label: 'folds into its heading from',
-    hint: 'from this width down only the heading shows, and opens the rest',
-    when: hasHeading,
-  }),
+  heading: headingField(),
+  boxFrom: opensFrom('folds into its heading from'),
   blocks: sections<Block>(['block'], { min: 1, max: 20 }),
 } as const;
 
@@ -146,20 +134,7 @@ export const SIDEBAR: PieceKind<'sidebar', typeof SIDEBAR_SHAPE> = {
       ],
       defaults: { width: 260, gap: 8 },
     },
-    'sidebar-heading': {
-      label: 'Heading',
-      levels: [],
-      states: BOX_STATES,
-      text: 'label',
-      typeStyle: 'menu',
-      // Its sign stands at the far end of its line, so that nothing else lines it up.
-      properties: [
-        ...TEXT_PROPERTIES.filter((id) => id !== 'align'),
-        ...BOX_PROPERTIES,
-        ...MARGIN_PROPERTIES,
-      ],
-      defaults: { colour: { role: 'ink' }, paddingInline: 8, paddingBlock: 8 },
-    },
+    'sidebar-heading': headingSlot({ paddingInline: 8, paddingBlock: 8 }),
   },
   stands: 'beside',
   foldsWhole: true,

@@ -4,30 +4,22 @@ import { BLOCK_COMING_PROPERTIES, BOX_PROPERTIES, REST_ONLY } from '../../../mod
 import type { SectionKind, SectionOf } from '../../kind.ts';
 import { fragment, joined, type Fragment, type SectionOut } from '../../out.ts';
 import type { Part } from '../../site.ts';
+import { ACROSS, alignment, type Alignment } from '../aligned.ts';
 
 const BLOCK_SHAPE = {
   flow: choice(
     { stack: 'beneath one another', row: 'side by side' },
     { label: 'parts stand', hint: 'how the parts of the block stand' },
   ),
-  align: choice(
-    { wide: 'over the whole width', start: 'at the start', centre: 'in the centre', end: 'at the end' },
-    { label: 'aligned', hint: 'where the parts stand in the block' },
-  ),
+  align: alignment('the block'),
   parts: parts<Part>('stack', 'parts'),
 } as const;
 
 /** A block of a panel; it holds parts in order. */
 export type Block = SectionOf<typeof BLOCK_SHAPE>;
 
-const ALONG: Readonly<Record<Block['align'], string>> = {
+const ALONG: Readonly<Record<Alignment, string>> = {
   wide: 'space-between',
-  start: 'flex-start',
-  centre: 'center',
-  end: 'flex-end',
-};
-const ACROSS: Readonly<Record<Block['align'], string>> = {
-  wide: 'stretch',
   start: 'flex-start',
   centre: 'center',
   end: 'flex-end',

@@ -1,33 +1,19 @@
 import { initialOf } from '../../../model/shape/field.ts';
-import { choice, literal, parts, referenceOrNone, text } from '../../../model/shape/fields.ts';
-import {
-  BOX_PROPERTIES,
-  BOX_STATES,
-  MARGIN_PROPERTIES,
-  REST_ONLY,
-  TEXT_PROPERTIES,
-} from '../../../model/slot.ts';
+import { literal, parts } from '../../../model/shape/fields.ts';
+import { BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
 import { element, styleRule } from '../../../print/trees.ts';
-import { headed } from '../../heading-box.ts';
+import { headed, headingField, headingSlot, opensFrom } from '../../heading-box.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
 import { fragment, joined, NOTHING, type Fragment, type SectionOut } from '../../out.ts';
 import type { Part, Section } from '../../site.ts';
-
-const hasHeading = (column: Readonly<Record<string, unknown>>) => column['heading'] !== '';
+import { ACROSS, alignment } from '../aligned.ts';
 
 const COLUMN_SHAPE = {
   /** Pieces that hold columns hold rows too. */
   kind: literal('column'),
-  heading: text({ label: 'heading', hint: 'above all in it; empty for none' }),
-  foldsFrom: referenceOrNone('band', {
-    label: 'folds under its heading from',
-    hint: 'from this width down only the heading shows, and opens the rest',
-    when: hasHeading,
-  }),
-  align: choice(
-    { wide: 'over the whole width', start: 'at the start', centre: 'in the centre', end: 'at the end' },
-    { label: 'aligned', hint: 'where the parts stand in the column' },
-  ),
+  heading: headingField(),
+  foldsFrom: opensFrom('folds under its heading from'),
+  align: alignment('the column'),
   parts: parts<Part>('stack', 'parts'),
 } as const;
 
@@ -35,13 +21,6 @@ const COLUMN_SHAPE = {
 export type Column = SectionOf<typeof COLUMN_SHAPE>;
 
 export const isColumn = (section: Section): section is Column => 'kind' in section;
-
-const ACROSS: Readonly<Record<Column['align'], string>> = {
-  wide: 'stretch',
-  start: 'flex-start',
-  centre: 'center',
-  end: 'flex-end',
-};
 
 function compile(column: Column, out: SectionOut): Fragment {
   const parts = joined(column.parts.map((part) => out.part(part)));
@@ -83,20 +62,7 @@ export const COLUMN: SectionKind<'column', typeof COLUMN_SHAPE> = {
       properties: ['columnShare', 'columnWidth', 'gap', ...BOX_PROPERTIES],
       defaults: { gap: 8 },
     },
-    'column-heading': {
-      label: 'Heading',
-      levels: [],
-      states: BOX_STATES,
-      text: 'label',
-      typeStyle: 'menu',
-      // Its sign stands at the far end of its line, so that nothing else lines it up.
-      properties: [
-        ...TEXT_PROPERTIES.filter((id) => id !== 'align'),
-        ...BOX_PROPERTIES,
-        ...MARGIN_PROPERTIES,
-      ],
-      defaults: { colour: { role: 'ink' }, weight: 600, paddingBlock: 4 },
-    },
+    'column-heading': headingSlot({ weight: 600, paddingBlock: 4 }),
   },
   create: (id, name) => createColumn(id, name),
   ground: 'column',
