@@ -96,3 +96,25 @@ test('right to left, every header stands as in a mirror, wide and narrow', async
   await host.close();
   expect(wrong).toEqual([]);
 });
+
+test('a phone number keeps its order where text runs from right to left', async ({ page }) => {
+  const host = await startHost();
+  const output = handOff(marisma());
+  const html = String(output.get('index.html')).replace(/dir="\w+"/, 'dir="rtl"');
+  host.put(new Map([...output, ['index.html', html]]));
+  await page.setViewportSize({ width: 1280, height: 700 });
+  await page.goto(host.url);
+  const number = page.getByRole('link', { name: '+34 955 010 203' }).locator('bdi');
+  const edges = await number.evaluate((element) => {
+    const at = (from: number, to: number) => {
+      const range = document.createRange();
+      range.setStart(element.firstChild as Text, from);
+      range.setEnd(element.firstChild as Text, to);
+      return range.getBoundingClientRect().left;
+    };
+    const last = element.textContent.length;
+    return { plus: at(0, 1), end: at(last - 1, last) };
+  });
+  expect(edges.plus).toBeLessThan(edges.end);
+  await host.close();
+});

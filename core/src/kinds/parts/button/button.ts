@@ -1,9 +1,10 @@
-import { styleRule, text } from '../../../print/trees.ts';
+import { styleRule } from '../../../print/trees.ts';
 import { optional, reference, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES, LABEL_ICON_PROPERTIES } from '../../../model/slot.ts';
 import type { SiteContent } from '../../../model/site-content.ts';
 import { target } from '../../../model/target.ts';
 import { itemsOf } from '../../content.ts';
+import { labelWords } from '../../label-words.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, FORCED_COLOURS, fragment, IN_LINE } from '../../out.ts';
 import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
@@ -76,7 +77,7 @@ export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
         out.link(
           { class: out.classes('button'), ...out.attributes },
           leadsTo,
-          withIcon(out, 'button-icon', glyph, text(label)),
+          withIcon(out, 'button-icon', glyph, labelWords(label)),
         ),
       ],
       [

@@ -1,6 +1,7 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
 import { dataAttributes, withOwnClass } from '../../../model/own-attributes.ts';
 import { element, text, type HtmlElement, type HtmlNode } from '../../../print/trees.ts';
+import { labelWords } from '../../label-words.ts';
 import type { PartOut } from '../../out.ts';
 import { withIcon } from '../../with-icon.ts';
 
@@ -24,18 +25,18 @@ export const isBare = (item: MenuItem) =>
 /** Label and description. Two lines need an element around them; a bare label needs none. */
 function words(item: MenuItem, out: PartOut): HtmlNode | null {
   if (item.labelHidden) return null;
-  if (item.description === undefined) return text(item.label);
+  if (item.description === undefined) return labelWords(item.label);
   return element(
     'span',
     {},
-    text(item.label),
+    labelWords(item.label),
     element('span', { class: out.class('description') }, text(item.description)),
   );
 }
 
 /** What a link shows: picture, icon, label and description. */
 export function itemContent(item: MenuItem, out: PartOut): (HtmlNode | null)[] {
-  if (isBare(item)) return [text(item.label)];
+  if (isBare(item)) return [labelWords(item.label)];
   const icon = item.icon === undefined ? null : out.glyph(out.class('glyph'), item.icon);
   const labelled = withIcon(out, 'glyph', icon, words(item, out));
   // Nothing stands behind a picture where there is no icon and the label is hidden.

@@ -1,8 +1,9 @@
-import { styleRule, text } from '../../../print/trees.ts';
+import { styleRule } from '../../../print/trees.ts';
 import { flag, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES, LABEL_ICON_PROPERTIES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
 import type { Extent, PartExtents } from '../../extent.ts';
+import { labelWords } from '../../label-words.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
 import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
@@ -42,7 +43,7 @@ function compile(part: Shortcut, out: PartOut): Fragment {
       out.link(
         attributes,
         part.target,
-        withIcon(out, 'symbol', drawn, showsLabel(part) ? text(part.label) : null),
+        withIcon(out, 'symbol', drawn, showsLabel(part) ? labelWords(part.label) : null),
       ),
     ],
     [

@@ -19,6 +19,7 @@ import { NO_TARGET, target } from '../../../model/target.ts';
 import { exact, LEAST_TARGET, sumExtents, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, fragment, type Fragment, type PartOut } from '../../out.ts';
+import { labelWords } from '../../label-words.ts';
 import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
 
 const ENTRY_SHAPE = {
@@ -71,7 +72,7 @@ const GAP = 6;
 /** The words of a text; a year that keeps itself right is an element of its own. */
 function wordsOf(text: string, isKept: boolean, out: PartOut): HtmlNode {
   const [, before = '', year, behind = ''] = (isKept ? YEAR.exec(text) : null) ?? [];
-  if (year === undefined) return textNode(text);
+  if (year === undefined) return labelWords(text);
   const kept = element('span', { [out.attribute('year')]: true }, textNode(year));
   return element('span', {}, textNode(before), kept, textNode(behind));
 }
