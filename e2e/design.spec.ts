@@ -58,6 +58,7 @@ test('from the bare demo to a finished header, in fewer than sixty interactions'
   await click(swatches.getByRole('button', { name: /^Reed/ }));
   await fill(swatches.getByLabel('colour', { exact: true }), '#1f5d52');
   await click(swatches.getByRole('button', { name: '+ swatch' }));
+  await expect(swatches.getByLabel('name', { exact: true })).toHaveValue(/^Colour/);
   await fill(swatches.getByLabel('name', { exact: true }), 'Mist');
   await click(swatches.getByRole('button', { name: 'lighter' }));
 

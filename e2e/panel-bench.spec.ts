@@ -30,6 +30,15 @@ test('dragging the edge of a panel sets its width as one step, and Undo takes it
   await parts(page).getByRole('button', { name: 'Panel', exact: true }).click();
   const dialog = (await stageFrame(page)).getByRole('dialog');
   await expect(dialog).toBeVisible();
+  // It has arrived where it stands once it is twice in one place.
+  const place = async () => JSON.stringify(await dialog.boundingBox());
+  await expect
+    .poll(async () => {
+      const before = await place();
+      await page.waitForTimeout(150);
+      return (await place()) === before;
+    })
+    .toBe(true);
   const box = await dialog.boundingBox();
   if (!box) throw new Error('no panel');
   await page.mouse.move(box.x + 1, box.y + 200);
@@ -41,7 +50,7 @@ test('dragging the edge of a panel sets its width as one step, and Undo takes it
   await expect(dialog).toBeVisible();
   const width = async () => (await panelOf(page))?.look['panel']?.all?.rest?.['all']?.width;
   const shown = box.width - 60;
-  expect(Math.abs(Number(await width()) - shown)).toBeLessThan(3);
+  await expect.poll(async () => Math.abs(Number(await width()) - shown)).toBeLessThan(3);
   await expect
     .poll(async () => Math.round((await dialog.boundingBox())?.width ?? 0))
     .toBe(Number(await width()));
