@@ -1,7 +1,7 @@
 import { refuse } from '../../base/result.ts';
 import type { Band } from '../../model/site-content.ts';
 import type { Site } from '../../kinds/site.ts';
-import { ownersOf, placedParts } from '../../kinds/placed.ts';
+import { ownersOf, refsOf } from '../../kinds/placed.ts';
 import { lookCells } from '../../kinds/looks.ts';
 import { patched, startDraft, type Draft, type EditOperation } from '../draft.ts';
 import { bandLists } from '../references.ts';
@@ -57,7 +57,7 @@ export const addBand: EditOperation<{ readonly band: Band }> = (site, { band }) 
   const wide = index === 0;
   if (!wide) renameKeys(draft, site, parted.id, band.id);
   showIn(draft, (bands) => (bands.includes(parted.id) ? [...bands, band.id] : bands));
-  foldFrom(draft, parted.id, band.id);
+  beginFrom(draft, parted.id, band.id);
   return draft.done();
 };
 
@@ -93,15 +93,10 @@ function showIn(draft: Draft, change: (bands: readonly string[]) => readonly str
   }
 }
 
-/** What folded from one band on folds from another one. */
-function foldFrom(draft: Draft, from: string, to: string): void {
-  const site = draft.site();
-  const folding = [
-    ...placedParts(site).map(({ part, path }) => ({ folds: part.folds, path })),
-    ...site.pieces.map(({ folds }, index) => ({ folds, path: `/pieces/${index}` })),
-  ];
-  for (const { folds, path } of folding)
-    if (folds?.from === from) draft.apply({ op: 'replace', path: `${path}/folds/from`, value: to });
+/** Whatever begins with one band, such as where a part or a piece folds away, begins with another one. */
+function beginFrom(draft: Draft, from: string, to: string): void {
+  for (const { to: kind, id, path } of refsOf(draft.site()))
+    if (kind === 'band' && id === from) draft.apply({ op: 'replace', path, value: to });
 }
 
 /** Unties a knot: the band that starts there joins the next narrower one. */
@@ -117,7 +112,7 @@ export const removeBand: EditOperation<{ readonly id: string }> = (site, { id })
   showIn(draft, (bands) =>
     bands.includes(id) ? bands.map((band) => (band === id ? next.id : band)) : bands,
   );
-  foldFrom(draft, id, next.id);
+  beginFrom(draft, id, next.id);
   draft.apply({ op: 'remove', path: `/bands/${index}` });
   return draft.done();
 };

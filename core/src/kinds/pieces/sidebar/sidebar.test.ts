@@ -1,6 +1,7 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, FONTS } from '../../../../test/demo.ts';
 import { after, looking, withPiece } from '../../../../test/pieces.ts';
+import { loadSite } from '../../../load/load-site.ts';
 import { compileSite } from '../../../output/compile-site.ts';
 import { backdropOf } from '../../../resolve/backdrop.ts';
 import { berthIn, foldOf, isOnPageIn } from '../../folds.ts';
@@ -74,6 +75,13 @@ describe('a sidebar that goes into a panel', () => {
     const stays = after(FOLDED, { name: 'fold-part', args: { id: 'side', from: null } });
     expect(pieceOf(stays)).toEqual(pieceOf(BESIDE));
     expect(foldOf(stays, MENU?.id ?? '')).toBeNull();
+  });
+
+  test('and one that opens by its heading, goes on with the band that its own joins', () => {
+    const boxed = withPiece(DEMO, 'sidebar', 'side', { boxFrom: 'wide' });
+    const joined = after(boxed, { name: 'remove-band', args: { id: 'wide' } });
+    expect(pieceOf(joined)).toMatchObject({ boxFrom: 'phone' });
+    expect(loadSite(JSON.parse(JSON.stringify(joined)))).toMatchObject({ ok: true });
   });
 
   test('follows a band that joins the next, and a part of its own way goes that way', () => {
