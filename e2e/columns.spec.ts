@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Browser, type Page } from '@playwright/test';
 import {
   createColumn,
   makePart,
@@ -53,6 +53,13 @@ async function open(page: Page, host: Host, site: Site, width: number, direction
   host.put(new Map([...output, ['index.html', html]]));
   await page.setViewportSize({ width, height: 700 });
   await page.goto(host.url);
+}
+
+/** Looks at a page that runs no script. */
+async function withoutScript(browser: Browser, look: (page: Page) => Promise<void>): Promise<void> {
+  const bare = await browser.newContext({ javaScriptEnabled: false });
+  await look(await bare.newPage());
+  await bare.close();
 }
 
 /** The columns as they are seen: where each begins, and in which line it stands. */
@@ -189,12 +196,11 @@ test('columns fold under their headings on phones, by key and by tap, and are he
   await expect(page.getByRole('link', { name: 'Words 0' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Words 1' })).toBeVisible();
   expect(await axe(page)).toEqual([]);
-  const bare = await browser.newContext({ javaScriptEnabled: false });
-  const plain = await bare.newPage();
-  await open(plain, host, site, 390);
-  await expect(plain.getByRole('heading', { name: 'Find us' })).toBeVisible();
-  await expect(plain.getByRole('link', { name: 'Words 0' })).toBeVisible();
-  await bare.close();
+  await withoutScript(browser, async (plain) => {
+    await open(plain, host, site, 390);
+    await expect(plain.getByRole('heading', { name: 'Find us' })).toBeVisible();
+    await expect(plain.getByRole('link', { name: 'Words 0' })).toBeVisible();
+  });
 });
 
 test('the year of a legal line is the one it is; without a script it stays as written', async ({
@@ -206,11 +212,10 @@ test('the year of a legal line is the one it is; without a script it stays as wr
   await open(page, host, site, 800);
   const year = String(await page.evaluate(() => new Date().getFullYear()));
   await expect(page.getByRole('link', { name: `© 2011–${year} Marisma` })).toBeVisible();
-  const bare = await browser.newContext({ javaScriptEnabled: false });
-  const plain = await bare.newPage();
-  await open(plain, host, site, 800);
-  await expect(plain.getByRole('link', { name: '© 2011–2019 Marisma' })).toBeVisible();
-  await bare.close();
+  await withoutScript(browser, async (plain) => {
+    await open(plain, host, site, 800);
+    await expect(plain.getByRole('link', { name: '© 2011–2019 Marisma' })).toBeVisible();
+  });
 });
 
 test('a sidebar goes into the panel as a whole where the page is narrow, and comes back', async ({
@@ -244,9 +249,8 @@ test('a sidebar goes into the panel as a whole where the page is narrow, and com
   await page.setViewportSize({ width: 1280, height: 700 });
   await expect(panel).toBeHidden();
   await expect(beside.getByRole('heading', { name: 'In this section' })).toBeVisible();
-  const bare = await browser.newContext({ javaScriptEnabled: false });
-  const plain = await bare.newPage();
-  await open(plain, host, site, 390);
-  await expect(plain.getByRole('complementary').getByRole('navigation')).toBeVisible();
-  await bare.close();
+  await withoutScript(browser, async (plain) => {
+    await open(plain, host, site, 390);
+    await expect(plain.getByRole('complementary').getByRole('navigation')).toBeVisible();
+  });
 });

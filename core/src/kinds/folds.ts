@@ -1,4 +1,5 @@
 import { memoise } from '../base/memo.ts';
+import { belowBand } from '../model/bands.ts';
 import { partKind } from './catalogue.ts';
 import type { Folds } from './kind.ts';
 import type { Part, Piece, Site } from './site.ts';
@@ -15,10 +16,6 @@ export interface Fold {
   /** Whether it is away only where its row has no room for it: then `below` is the most it can come to. */
   readonly tight: boolean;
 }
-
-/** The width in px below which a band begins, Infinity for the widest. */
-export const belowBand = (site: Pick<Site, 'bands'>, band: number): number =>
-  site.bands[band - 1]?.min ?? Infinity;
 
 function readFold(site: Site, folds: Folds | undefined): Fold | null {
   const band = folds ? site.bands.findIndex((entry) => entry.id === folds.from) : -1;

@@ -1,3 +1,4 @@
+import { belowBand } from '../model/bands.ts';
 import { referenceOrNone, text } from '../model/shape/fields.ts';
 import {
   BOX_PROPERTIES,
@@ -47,7 +48,7 @@ export interface Headed {
 function foldsBelow({ heading, from }: Headed, { site }: Out): number | null {
   if (heading === '' || from === null) return null;
   const band = site.bands.findIndex(({ id }) => id === from);
-  return band === -1 ? null : (site.bands[band - 1]?.min ?? Infinity);
+  return band === -1 ? null : belowBand(site, band);
 }
 
 /** The heading, and the button that takes its place where it opens the rest. */

@@ -1,6 +1,7 @@
-import { belowBand, foldOf } from '../kinds/folds.ts';
+import { foldOf } from '../kinds/folds.ts';
 import { findSection, placedParts, type PlacedPart } from '../kinds/placed.ts';
 import type { Site } from '../kinds/site.ts';
+import { belowBand } from '../model/bands.ts';
 import type { Measurer } from '../text/measure.ts';
 import { sectionExtent } from './extents.ts';
 

@@ -198,7 +198,7 @@ const menusOf = memoise((site: Site) => placedParts(site).filter(({ part }) => p
 /** What all text in some pieces inherits of a property: that of the first menu's links at rest, as they are the most. */
 export function baseText(site: Site, pieces: readonly Piece[], id: BaseText): Value {
   const fallback = fallbackValue(site, MENU_SLOTS.link, id).value;
-  const menu = menusOf(site).find(({ piece }) => pieces === site.pieces || pieces.includes(piece));
+  const menu = menusOf(site).find(({ piece }) => pieces.includes(piece));
   if (!menu) return fallback;
   const question = { owner: menu.part.id, slot: 'link', property: id, level: null, states: [], band: 0 };
   return resolve(site, question)?.value ?? fallback;

@@ -14,6 +14,7 @@ import type { Look, Values } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemKeysIn, levelKey, type LevelKey, type State } from '../model/states.ts';
 import type { Held, PanelStarter } from './panel-starter.ts';
+import { unplaced } from './unplaced.ts';
 
 /** A look with more values at one place. */
 function say(look: Look, slot: string, level: LevelKey, state: State, band: string, values: Values): Look {
@@ -102,8 +103,7 @@ function copyOf(site: Site, panel: Panel, kind: 'logo' | 'social', world: NewPar
   const found = placedParts(site).find(({ part, piece }) => part.kind === kind && piece.id !== panel.id);
   const arrives = found && foldOf(site, found.part.id)?.to?.piece.id === panel.id;
   if (!found || arrives) return [];
-  const { bands: _bands, folds: _folds, ...part } = found.part;
-  return [{ ...part, id: world.freshId(kind) }];
+  return [{ ...unplaced(found.part), id: world.freshId(kind) }];
 }
 
 /** The first menu of the site that is not shown here yet. */

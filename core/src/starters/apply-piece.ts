@@ -29,6 +29,7 @@ import type {
 } from './piece-starter.ts';
 import { NARROW } from './starter.ts';
 import { SIDEBARS } from './sidebars.ts';
+import { unplaced } from './unplaced.ts';
 
 /** A piece that such designs are for. */
 export type StartedPiece = Footer | Sidebar | Floating;
@@ -107,9 +108,7 @@ function menuFor({ site, isBar }: Making, used: ReadonlySet<string>): Menu | nul
 /** A copy of what the site has of a kind elsewhere. */
 function copyOf({ site, world }: Making, kind: 'logo' | 'social'): Part | null {
   const found = placedParts(site).find(({ part, piece }) => part.kind === kind && !opensOver(piece));
-  if (!found) return null;
-  const { bands: _bands, folds: _folds, ...part } = found.part;
-  return { ...part, id: world.freshId(kind) };
+  return found ? { ...unplaced(found.part), id: world.freshId(kind) } : null;
 }
 
 /** What a navigation of a menu is called: like no other of the site. */

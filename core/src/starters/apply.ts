@@ -17,6 +17,7 @@ import type { Icon } from '../model/site-content.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { fitLook } from './fit-look.ts';
 import type { Starter, StarterPart, StarterRow } from './starter.ts';
+import { unplaced } from './unplaced.ts';
 
 /** Drawings that icon links of a design start with, drawn for Hamaca. */
 const DRAWINGS = {
@@ -81,11 +82,10 @@ function bandsOf(site: Site, foldBand: string | null, only: 'wide' | undefined):
 
 function makePart(making: Making, given: StarterPart, foldBand: string | null): Part {
   const part = making.take(given.kind) ?? newPart(making, given);
-  const { bands: _old, folds: _folds, ...kept } = part;
   const bands = bandsOf(making.site, foldBand, given.only);
   const leaves = foldBand !== null && (given.leaves ?? partKind(part).givesWay) === true;
   return {
-    ...kept,
+    ...unplaced(part),
     ...given.settings,
     ...(bands ? { bands } : {}),
     ...(leaves ? { folds: { from: foldBand, berth: making.berth, tight: true } } : {}),

@@ -151,6 +151,7 @@ export function HandOffPlace() {
   const [chosen, setChosen] = useState(MARKUP);
   const [prefix, setPrefix] = useState(() => keptChoice('prefix', id));
   const [pictures, setPictures] = useState(() => keptChoice('pictures', id));
+  const pages = useMemo(() => printPages(site), [site]);
   const output = useMemo(
     () => (fonts ? compileSite(site, { fonts: fonts.metrics, prefix }) : null),
     [site, fonts, prefix],
@@ -163,7 +164,6 @@ export function HandOffPlace() {
     );
   if (!output) return null;
   const markup = fileMarkup(output, shownFile);
-  const pages = printPages(site);
   const files = pictures === '' ? null : createPictures(pictures);
   const blocks: Block[] = [
     {

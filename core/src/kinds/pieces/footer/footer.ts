@@ -53,11 +53,9 @@ function compile(footer: Footer, out: PieceOut): Fragment {
   const compiled = new Map(footer.sections.map((section) => [section, out.section(section)]));
   const nodesOf = (section: Row | Column) => compiled.get(section)?.nodes ?? [];
   const boxes = columnBoxes(footer);
-  const boxOf = (section: Row | Column | undefined) =>
-    boxes.find(({ columns }) => columns.some((column) => column === section));
   const nodes = runsOf(footer.sections).flatMap((run): readonly HtmlNode[] => {
     const inside = run.flatMap(nodesOf);
-    const box = boxOf(run[0]);
+    const box = boxes.find(({ columns }) => columns[0] === run[0]);
     return box && inside.length > 0 ? [element('div', { class: boxClass(box, out) }, ...inside)] : inside;
   });
   const all = joined([...compiled.values()]);

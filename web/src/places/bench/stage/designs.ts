@@ -4,7 +4,7 @@ import {
   applyStarter,
   PANEL_STARTERS,
   partsOf,
-  pieceKindById,
+  pieceKind,
   STARTERS,
   startersFor,
   type Piece,
@@ -136,8 +136,8 @@ export function designsFor(site: Site, piece: Piece, isNew: boolean): readonly D
 }
 
 /** The piece as it is while the page is scrolled. */
-export function scrolledPin({ id, kind }: Piece, page: StagePage): PinnedElement | null {
-  const selector = page.compiled.elements.selectorOf({ owner: id, slot: pieceKindById(kind).rootSlot });
+export function scrolledPin(piece: Piece, page: StagePage): PinnedElement | null {
+  const selector = page.compiled.elements.selectorOf({ owner: piece.id, slot: pieceKind(piece).rootSlot });
   return selector ? { selector, index: 0, states: ['scrolled'] } : null;
 }
 
