@@ -37,44 +37,48 @@ interface ListField {
   readonly field: Field<unknown>;
   readonly spec: ThingsSpec;
   readonly keys: readonly string[];
+  /** The last of its keys. */
+  readonly name: string;
+  /** JSON Pointer of the list in the thing that holds it. */
+  readonly path: string;
 }
 
 /** The fields of a shape that hold lists of things. */
 const listFields = memoise((shape: Shape): readonly ListField[] =>
   Object.entries(shape).flatMap(([key, field]: [string, Field<unknown>]): ListField[] => {
     const { spec } = field;
-    if (spec.kind === 'things') return [{ field, spec, keys: [key] }];
+    if (spec.kind === 'things') return [{ field, spec, keys: [key], name: key, path: `/${key}` }];
     if (spec.kind !== 'group') return [];
-    return listFields(spec.of).map((inner) => ({ ...inner, keys: [key, ...inner.keys] }));
+    return listFields(spec.of).map((inner) => ({
+      ...inner,
+      keys: [key, ...inner.keys],
+      path: `/${key}${inner.path}`,
+    }));
   }),
 );
 
-interface FoundList extends ListField {
-  readonly list: readonly unknown[];
-  readonly path: string;
-}
-
-/** The lists of things in a value. */
-function listsIn(shape: Shape, value: unknown, path: string): FoundList[] {
-  return listFields(shape).flatMap((field): FoundList[] => {
-    let held = value;
-    for (const key of field.keys) held = isRecord(held) ? held[key] : undefined;
-    return Array.isArray(held) ? [{ ...field, list: held, path: `${path}/${field.keys.join('/')}` }] : [];
-  });
+/** The list of things that a field of a thing holds; null where it holds none. */
+function listIn({ keys }: ListField, thing: unknown): readonly unknown[] | null {
+  let held = thing;
+  for (const key of keys) held = isRecord(held) ? held[key] : undefined;
+  return Array.isArray(held) ? held : null;
 }
 
 function placeSection(piece: Piece, kind: SectionKindId, section: Section, path: string): PlacedSection {
-  const regions = listsIn(shapeOf(kind), section, path).map(
-    ({ field, spec, keys, list, path: at }): Region => ({
-      id: `${section.id}.${keys.at(-1) ?? ''}`,
-      name: field.label,
-      form: spec.form ?? 'row',
+  const regions: Region[] = [];
+  for (const list of listFields(shapeOf(kind))) {
+    const parts = listIn(list, section) as readonly Part[] | null;
+    if (!parts) continue;
+    regions.push({
+      id: `${section.id}.${list.name}`,
+      name: list.field.label,
+      form: list.spec.form ?? 'row',
       piece,
       section,
-      parts: list as readonly Part[],
-      path: at,
-    }),
-  );
+      parts,
+      path: path + list.path,
+    });
+  }
   return { section, kind, piece, regions, path };
 }
 
@@ -94,18 +98,17 @@ function byPiece<T>(make: (piece: Piece, index: number) => T): (piece: Piece, in
   };
 }
 
-const sectionsInPiece = byPiece((piece, index): readonly PlacedSection[] =>
-  listsIn(shapeOf(piece.kind), piece, `/pieces/${index}`).flatMap(({ spec, list, path }) =>
-    (list as readonly Section[]).map((section, place) =>
-      placeSection(
-        piece,
-        sectionIn(spec, section as { kind?: string }) as SectionKindId,
-        section,
-        `${path}/${place}`,
-      ),
-    ),
-  ),
-);
+const sectionsInPiece = byPiece((piece, index): readonly PlacedSection[] => {
+  const found: PlacedSection[] = [];
+  for (const list of listFields(shapeOf(piece.kind))) {
+    const sections = (listIn(list, piece) ?? []) as readonly Section[];
+    sections.forEach((section, place) => {
+      const kind = sectionIn(list.spec, section as { kind?: string }) as SectionKindId;
+      found.push(placeSection(piece, kind, section, `/pieces/${index}${list.path}/${place}`));
+    });
+  }
+  return found;
+});
 
 /** Every section of every piece in document order. */
 export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>

@@ -123,8 +123,16 @@ export const beneaths = (context: CompileContext): string =>
     .join();
 
 /** Whether a value of a slot is said once more in a band, for what hangs beneath it. */
-export function isSaidBeneath(context: CompileContext, ref: SlotRef, id: PropertyId, band: string): boolean {
-  const bands = counts(id, ref.slot) ? hangingSlots(context).get(keyOf(ref)) : undefined;
+export function isSaidBeneath(
+  context: CompileContext,
+  owner: string,
+  slot: string,
+  id: PropertyId,
+  band: string,
+): boolean {
+  if (!counts(id, slot)) return false;
+  const ref = { owner, slot };
+  const bands = hangingSlots(context).get(keyOf(ref));
   return bands?.has(band) === true && says(effectiveLook(context.site, ref), id, [...bands]);
 }
 

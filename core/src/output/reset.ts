@@ -2,7 +2,7 @@ import { FOCUS_RING, FORCED_COLOURS } from '../kinds/out.ts';
 import { styleRule, type ConditionalRule } from '../print/trees.ts';
 import { BASE_TEXT, baseText } from '../resolve/resolve.ts';
 import { within, type CompileContext } from './context.ts';
-import type { InheritedBase } from './look-rules.ts';
+import type { InheritedBase } from './default-rules.ts';
 import { valueDeclarations } from './values.ts';
 
 /** The text every slot inherits. */

@@ -5,7 +5,7 @@ import type { Piece, Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemKey, levelKey, STATES, type Level, type LevelKey, type State } from '../model/states.ts';
 import { isTypeLink, type Value } from '../values/values.ts';
-import { ownersOf, placedParts, slotKind } from '../kinds/placed.ts';
+import { ownersOf, slotKind } from '../kinds/placed.ts';
 import { MENU_SLOTS } from '../kinds/parts/menu/slots.ts';
 
 /**
@@ -193,14 +193,19 @@ const INITIAL: Origin = { kind: 'initial' };
 export const BASE_TEXT = ['colour', 'family', 'size', 'weight', 'tracking'] as const;
 type BaseText = (typeof BASE_TEXT)[number];
 
-const menusOf = memoise((site: Site) => placedParts(site).filter(({ part }) => part.kind === 'menu'));
+/** The id of the first menu in some pieces; null where none is placed there. */
+function firstMenu(site: Site, pieces: readonly Piece[]): string | null {
+  for (const { id, kind, piece } of ownersOf(site).values())
+    if (kind === 'menu' && pieces.includes(piece)) return id;
+  return null;
+}
 
 /** What all text in some pieces inherits of a property: that of the first menu's links at rest, as they are the most. */
 export function baseText(site: Site, pieces: readonly Piece[], id: BaseText): Value {
   const fallback = fallbackValue(site, MENU_SLOTS.link, id).value;
-  const menu = menusOf(site).find(({ piece }) => pieces.includes(piece));
-  if (!menu) return fallback;
-  const question = { owner: menu.part.id, slot: 'link', property: id, level: null, states: [], band: 0 };
+  const menu = firstMenu(site, pieces);
+  if (menu === null) return fallback;
+  const question = { owner: menu, slot: 'link', property: id, level: null, states: [], band: 0 };
   return resolve(site, question)?.value ?? fallback;
 }
 

@@ -74,29 +74,22 @@ export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Cand
  * The ring of focus stands before what a weaker state says, so it is said again where one does. The weaker states come
  * first in the list, focus and pressed after.
  */
-function withFocusRings(candidates: readonly Candidate[]): Candidate[] {
-  const rings = [
-    ...new Set(
-      candidates.filter(({ state }) => isWeakerThanFocus(state)).map((candidate) => candidate.property),
-    ),
-  ].flatMap((id): Candidate[] => {
-    const value = property(id).inFocus;
-    return value === undefined ? [] : [{ property: id, level: 'all', state: 'focus', band: 'all', value }];
+function withFocusRings(candidates: Candidate[]): Candidate[] {
+  const asked = new Set<PropertyId>();
+  let weaker = candidates.findIndex(({ state }) => !isWeakerThanFocus(state));
+  if (weaker === -1) weaker = candidates.length;
+  for (let place = 0; place < weaker; place++) {
+    const { property: id } = candidates[place] as Candidate;
+    if (property(id).inFocus !== undefined) asked.add(id);
+  }
+  if (asked.size === 0) return candidates;
+  for (const { property: id, state, level, band } of candidates)
+    if (state === 'focus' && level === 'all' && band === 'all') asked.delete(id);
+  const rings = [...asked].map((id): Candidate => {
+    const value = property(id).inFocus as Value;
+    return { property: id, level: 'all', state: 'focus', band: 'all', value };
   });
-  const asked = rings.filter(
-    (ring) =>
-      !candidates.some(
-        (own) =>
-          own.property === ring.property &&
-          own.state === 'focus' &&
-          own.level === 'all' &&
-          own.band === 'all',
-      ),
-  );
-  if (asked.length === 0) return [...candidates];
-  const first = candidates.findIndex(({ state }) => !isWeakerThanFocus(state));
-  const at = first === -1 ? candidates.length : first;
-  return [...candidates.slice(0, at), ...asked, ...candidates.slice(at)];
+  return [...candidates.slice(0, weaker), ...rings, ...candidates.slice(weaker)];
 }
 
 const isWeakerThanFocus = (state: State) => STATES.indexOf(state) < STATES.indexOf('focus');
@@ -166,22 +159,31 @@ function withoutCandidate(look: SlotLook, { level, state, band, property }: Cand
   return { ...look, [level]: { ...look[level], [state]: { ...look[level]?.[state], [band]: values } } };
 }
 
-/** Whether anything else says the same: without that, nothing could stand in for a candidate. */
-function isRepeated(
-  candidates: readonly Candidate[],
-  candidate: Candidate,
-  bases: readonly (Value | null)[],
-): boolean {
-  return (
-    bases.some((base) => sameJson(candidate.value, base)) ||
-    candidates.some(
-      (other) =>
-        other !== candidate &&
-        other.property === candidate.property &&
-        sameJson(other.value, candidate.value),
-    )
-  );
+/** The candidates of each property. */
+function byProperty(candidates: readonly Candidate[]): ReadonlyMap<PropertyId, readonly Candidate[]> {
+  const found = new Map<PropertyId, Candidate[]>();
+  for (const candidate of candidates) {
+    const known = found.get(candidate.property);
+    if (known) known.push(candidate);
+    else found.set(candidate.property, [candidate]);
+  }
+  return found;
 }
+
+/** Whether anything else says the same: without that, nothing could stand in for a candidate. */
+const isRepeated = (
+  candidate: Candidate,
+  rivals: readonly Candidate[],
+  bases: readonly (Value | null)[],
+): boolean =>
+  bases.some((base) => sameJson(candidate.value, base)) ||
+  (rivals.length > 1 &&
+    rivals.some((other) => other !== candidate && sameJson(other.value, candidate.value)));
+
+const levelsSaid = memoise((kind: SlotKind): readonly (Level | null)[] => [
+  null,
+  ...Object.keys(kind.atLevel ?? {}).map((level) => Number(level) as Level),
+]);
 
 /** Drops every candidate that changes nothing, so that the stylesheet says each thing once. */
 export function pruneCandidates(
@@ -191,18 +193,18 @@ export function pruneCandidates(
   candidates: readonly Candidate[],
 ): Candidate[] {
   let pruned = look;
+  const together = byProperty(candidates);
   return candidates.filter((candidate) => {
+    const { property: id } = candidate;
     // What the ring of focus stands before is no rival that could make it redundant.
-    if (property(candidate.property).inFocus !== undefined) return true;
+    if (property(id).inFocus !== undefined) return true;
     // What is inherited from the slot around may be anything.
-    const isHeld = holderOf(kind, candidate.property) !== null;
-    const baseAt = (level: Level | null) =>
-      isHeld ? null : fallbackValue(site, kind, candidate.property, level).value;
-    const bases = [null, ...Object.keys(kind.atLevel ?? {})].map((level) =>
-      baseAt(level === null ? null : (Number(level) as Level)),
-    );
+    const isHeld = holderOf(kind, id) !== null;
+    const baseAt = (level: Level | null) => (isHeld ? null : fallbackValue(site, kind, id, level).value);
+    const bases = isHeld ? [] : levelsSaid(kind).map(baseAt);
     const redundant =
-      isRepeated(candidates, candidate, bases) && isRedundant(site, kind, pruned, candidate, baseAt);
+      isRepeated(candidate, together.get(id) ?? [], bases) &&
+      isRedundant(site, kind, pruned, candidate, baseAt);
     if (redundant) pruned = withoutCandidate(pruned, candidate);
     return !redundant;
   });
