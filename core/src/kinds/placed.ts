@@ -200,35 +200,30 @@ export interface Owner {
 const ownersInPiece = byPiece((piece, index): readonly Owner[] => {
   const { id, look, kind } = piece;
   const path = `/pieces/${index}`;
-  const own: Owner = { kind, sort: 'piece', id, look, thing: piece, piece, section: null, path };
-  const inside = sectionsInPiece(piece, index).flatMap((placed): Owner[] => {
-    const { section } = placed;
-    const held: Owner = {
-      kind: placed.kind,
+  const owners: Owner[] = [{ kind, sort: 'piece', id, look, thing: piece, piece, section: null, path }];
+  for (const { section, kind: sort, regions, path: at } of sectionsInPiece(piece, index)) {
+    const { id: own, look: worn } = section;
+    owners.push({
+      kind: sort,
       sort: 'section',
-      id: section.id,
-      look: section.look,
+      id: own,
+      look: worn,
       thing: section,
       piece,
       section: null,
-      path: placed.path,
-    };
-    return [held, ...placed.regions.flatMap((region) => ownersInRegion(region, section.id))];
-  });
-  return [own, ...inside];
+      path: at,
+    });
+    for (const region of regions) addOwners(owners, region, own);
+  }
+  return owners;
 });
 
-const ownersInRegion = ({ parts, piece, path }: Region, section: string): Owner[] =>
-  parts.map((part, at) => ({
-    kind: part.kind,
-    sort: 'part',
-    id: part.id,
-    look: part.look,
-    thing: part,
-    piece,
-    section,
-    path: `${path}/${at}`,
-  }));
+function addOwners(owners: Owner[], { parts, piece, path }: Region, section: string): void {
+  parts.forEach((part, at) => {
+    const { kind, id, look } = part;
+    owners.push({ kind, sort: 'part', id, look, thing: part, piece, section, path: `${path}/${at}` });
+  });
+}
 
 function listOwners(site: Site): ReadonlyMap<string, Owner> {
   const owners = new Map<string, Owner>();

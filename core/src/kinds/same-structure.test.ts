@@ -1,7 +1,8 @@
 import { expect, test } from '@jest/globals';
-import { runEdit, type Edit, type Site } from '@hamaca/core';
+import { ownersOf, runEdit, type Edit, type Site } from '@hamaca/core';
 import { DEMO } from '../../../core/test/demo.ts';
-import { isSameStructure } from './same-structure.ts';
+import { findPart } from './placed.ts';
+import { changedLooks } from './same-structure.ts';
 
 const after = (edit: Edit): Site => {
   const ran = runEdit(DEMO, edit);
@@ -13,7 +14,15 @@ const cell = { slot: 'button', level: 'all', state: 'rest', band: 'all', propert
 test('a look that changes leaves the structure the same', () => {
   const changed = after({ name: 'set-look', args: { cells: [{ ...cell, owner: 'book', value: 3 }] } });
   expect(changed.pieces).not.toEqual(DEMO.pieces);
-  expect(isSameStructure(changed.pieces, DEMO.pieces)).toBe(true);
+  expect(changedLooks(DEMO, changed, [])).toEqual([
+    [findPart(DEMO, 'book')?.look, findPart(changed, 'book')?.look],
+  ]);
+  expect(changedLooks(DEMO, changed, ['pieces'])).toBeNull();
+});
+
+test('a copy says the same, whatever its looks', () => {
+  const looks = changedLooks(DEMO, structuredClone(DEMO), []);
+  expect(looks).toHaveLength(ownersOf(DEMO).size);
 });
 
 test.each<readonly [string, Edit]>([
@@ -32,11 +41,13 @@ test.each<readonly [string, Edit]>([
   ],
   ['a piece', { name: 'duplicate-piece', args: { id: 'header', copy: 'slim' } }],
 ])('%s changes it', (_what, edit) => {
-  expect(isSameStructure(after(edit).pieces, DEMO.pieces)).toBe(false);
+  expect(changedLooks(after(edit), DEMO, [])).toBeNull();
 });
 
 test('plain values are compared as they are', () => {
-  expect(isSameStructure([1, { a: null }], [1, { a: null }])).toBe(true);
+  const told = (a: unknown, b: unknown) => changedLooks({ pieces: a } as Site, { pieces: b } as Site, []);
+  expect(told([1, { a: null }], [1, { a: null }])).toEqual([]);
+  expect(told([{ look: 1 }], [{ look: 2 }])).toEqual([[1, 2]]);
   for (const [a, b] of [
     [[1], [1, 2]],
     [{ a: 1 }, { b: 1 }],
@@ -45,5 +56,5 @@ test('plain values are compared as they are', () => {
     [null, {}],
     ['1', 1],
   ])
-    expect(isSameStructure(a, b)).toBe(false);
+    expect(told(a, b)).toBeNull();
 });

@@ -2,7 +2,7 @@ import { sameJson } from '../base/json.ts';
 import type { BehaviourId } from '../kinds/behaviours/behaviours.ts';
 import { SITE_SHAPE } from '../kinds/catalogue.ts';
 import type { Fragment } from '../kinds/out.ts';
-import { isSameBesideLooks, isSameButPainted } from '../kinds/same-structure.ts';
+import { changedLooks, isSameButPainted } from '../kinds/same-structure.ts';
 import type { Site } from '../kinds/site.ts';
 import { printCss } from '../print/css.ts';
 import { printHtml } from '../print/html.ts';
@@ -22,7 +22,7 @@ import { commonRules, inheritedBase, modeRules, resetRules } from './reset.ts';
 import { arrangedBy } from './said.ts';
 import { printScript } from './script.ts';
 import { hidingRules } from './shown.ts';
-import { joinUsages } from './usage.ts';
+import { isSameUsage, joinUsages, usageOf, type Usage } from './usage.ts';
 import { paletteDeclarations } from './values.ts';
 
 /** A site as the pages it is pasted into get it. */
@@ -81,8 +81,26 @@ interface MadeRules {
 interface Made {
   readonly markup: MadeMarkup;
   readonly rules: MadeRules;
+  readonly named: MadeNamed;
   readonly faces: MadeFaces;
   readonly merged: MergedRules;
+  readonly script: MadeScript;
+}
+
+/** The script and what it does. */
+interface MadeScript {
+  readonly scrolls: boolean;
+  readonly behaviours: readonly BehaviourId[];
+  readonly text: string;
+}
+
+/** What the rules name that is declared elsewhere, and where that is. */
+interface MadeNamed {
+  readonly usages: readonly Usage[];
+  readonly usage: Usage;
+  /** The custom properties of the palette. */
+  readonly palette: readonly ConditionalRule[];
+  readonly keyframes: readonly ConditionalRule[];
 }
 
 interface MadeFaces extends Faces {
@@ -126,15 +144,16 @@ const toldOf = (context: CompileContext): string =>
 
 /** The markup of a site: what was made last where it is the same but for looks. */
 function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
-  const isSame = last !== undefined && isSameBesideLooks(last.context.site, site, IN_MARKUP);
-  if (!isSame) {
+  const changes = last && changedLooks(last.context.site, site, IN_MARKUP);
+  if (!last || !changes) {
     const context = createContext(site, options);
     return makeMarkup(context, toldOf(context));
   }
-  const { names, givingWay } = last.context;
-  if (isSameButPainted(last.context.site, site))
-    return { ...last, context: createContext(site, options, { names, givingWay }) };
-  const context = createContext(site, options, { names });
+  if (isSameButPainted(last.context.site, site, changes)) {
+    const arranged = last.context.arranged ?? last.context;
+    return { ...last, context: createContext(site, options, { arranged }) };
+  }
+  const context = createContext(site, options, { names: last.context.names });
   const told = toldOf(context);
   return last.told === told ? { ...last, context } : makeMarkup(context, told);
 }
@@ -159,6 +178,32 @@ function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
   };
 }
 
+/** What the rules name: what was made last where they name the same and the palette is. */
+function namedBy(
+  context: CompileContext,
+  lists: readonly (readonly ConditionalRule[])[],
+  last: Made | undefined,
+): MadeNamed {
+  const usages = lists.map(usageOf);
+  const before = last?.markup.context;
+  const isSame =
+    last !== undefined &&
+    before?.names === context.names &&
+    before.site.palette === context.site.palette &&
+    before.site.roles === context.site.roles &&
+    usages.length === last.named.usages.length &&
+    usages.every((usage, index) => isSameUsage(usage, last.named.usages[index]));
+  if (isSame) return { ...last.named, usages };
+  const usage = joinUsages(usages);
+  const palette = paletteDeclarations(context, usage.variables);
+  return {
+    usages,
+    usage,
+    palette: palette.length > 0 ? [styleRule(context.root, palette)] : [],
+    keyframes: keyframeRules(context, usage.animations),
+  };
+}
+
 function facesOf(
   { context, fragments }: MadeMarkup,
   families: ReadonlySet<string>,
@@ -171,41 +216,48 @@ function facesOf(
   return { typefaces, ...makeFaces(context, typefaces) };
 }
 
+/** The script of a site: what was made last where the markup is the same and the looks ask for no more. */
+function scriptOf({ context, fragments }: MadeMarkup, looks: LookRules, last: Made | undefined): MadeScript {
+  const scrolls = looks.some((made) => made.scrolls);
+  if (last?.markup.fragments === fragments && last.script.scrolls === scrolls) return last.script;
+  const needed = new Set<BehaviourId>(fragments.flatMap(({ behaviours }) => behaviours));
+  if (scrolls) needed.add('scrolled');
+  return { scrolls, behaviours: [...needed], text: printScript(context, needed) };
+}
+
 function make(site: Site, options: CompileOptions, last: Made | undefined): Made {
   const markup = markupOf(site, options, last?.markup);
-  const { context } = markup;
   const rules = makeRules(markup, last);
-  const lists = [rules.before, ...rules.looks.map((made) => made.rules), rules.after];
-  const { families, variables, animations } = joinUsages(lists);
-  const palette = paletteDeclarations(context, variables);
-  const all: ConditionalRule[] = palette.length > 0 ? [styleRule(context.root, palette)] : [];
-  for (const list of lists) all.push(...list);
-  all.push(...keyframeRules(context, animations));
+  const lists = [rules.before];
+  for (const made of rules.looks) lists.push(made.rules);
+  lists.push(rules.after);
+  const named = namedBy(markup.context, lists, last);
+  const all = [...named.palette];
+  for (const list of lists) for (const rule of list) all.push(rule);
+  all.push(...named.keyframes);
   return {
     markup,
     rules,
-    faces: facesOf(markup, families, last),
+    named,
+    faces: facesOf(markup, named.usage.families, last),
     merged: mergeRules(all, last?.merged),
+    script: scriptOf(markup, rules.looks, last),
   };
 }
 
-function finish({ markup, rules, faces, merged }: Made): Compiled {
-  const { context, fragments } = markup;
-  const needed = new Set<BehaviourId>([
-    ...fragments.flatMap((fragment) => fragment.behaviours),
-    ...(rules.looks.some(({ scrolls }) => scrolls) ? (['scrolled'] as const) : []),
-  ]);
+function finish({ markup, faces, merged, script }: Made): Compiled {
+  const { names } = markup.context;
   return {
     pieces: markup.pieces,
     stylesheet: printCss([...faces.rules, ...merged.blocks]),
-    script: printScript(context, needed),
+    script: script.text,
     elements: markup.elements,
-    prefix: context.names.prefix,
-    root: context.names.root,
+    prefix: names.prefix,
+    root: names.root,
     typefaces: faces.typefaces,
     fontFiles: faces.files,
     iconSets: markup.iconSets,
-    behaviours: [...needed],
+    behaviours: script.behaviours,
   };
 }
 

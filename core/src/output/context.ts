@@ -38,16 +38,18 @@ export interface CompileContext {
   readonly fonts: readonly FontMetrics[];
   /** For parts that leave only where their row has no room: the width in px below which they do. */
   readonly givingWay: ReadonlyMap<string, number>;
+  /** That of an earlier document, of which this one differs by nothing but what paints; null where there is none. */
+  readonly arranged: CompileContext | null;
 }
 
 const measurerOf = memoise(createMeasurer);
 
-export function createContext(
-  site: Site,
-  options: CompileOptions,
-  known: Partial<Pick<CompileContext, 'names' | 'givingWay'>> = {},
-): CompileContext {
-  const names = known.names ?? createNames(site, options.prefix ?? DEFAULT_PREFIX);
+/** What is known of a document from an earlier one. */
+type Known = Partial<Pick<CompileContext, 'names' | 'arranged'>>;
+
+export function createContext(site: Site, options: CompileOptions, known: Known = {}): CompileContext {
+  const arranged = known.arranged ?? null;
+  const names = known.names ?? arranged?.names ?? createNames(site, options.prefix ?? DEFAULT_PREFIX);
   const { only } = options;
   return {
     site,
@@ -58,7 +60,8 @@ export function createContext(
     pathBase: options.pathBase ?? '',
     pinnable: options.pinnable ?? false,
     fonts: options.fonts,
-    givingWay: known.givingWay ?? givingWay(site, measurerOf(options.fonts)),
+    givingWay: arranged?.givingWay ?? givingWay(site, measurerOf(options.fonts)),
+    arranged,
   };
 }
 

@@ -132,7 +132,7 @@ export function isSaidBeneath(
 ): boolean {
   if (!counts(id, slot)) return false;
   const ref = { owner, slot };
-  const bands = hangingSlots(context).get(keyOf(ref));
+  const bands = hangingSlots(context.arranged ?? context).get(keyOf(ref));
   return bands?.has(band) === true && says(effectiveLook(context.site, ref), id, [...bands]);
 }
 

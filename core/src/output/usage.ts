@@ -16,7 +16,7 @@ const [FAMILY] = property('family').css;
 const [ANIMATION] = property('iconMotion').css;
 
 /** What a list of rules names, in order. Lists that an edit leaves alone are not read again. */
-const usageOf = memoise((rules: readonly ConditionalRule[]): Usage => {
+export const usageOf = memoise((rules: readonly ConditionalRule[]): Usage => {
   const families = new Set<string>();
   const variables = new Set<string>();
   const animations = new Set<string>();
@@ -31,13 +31,26 @@ const usageOf = memoise((rules: readonly ConditionalRule[]): Usage => {
   return { families, variables, animations };
 });
 
-/** What several lists of rules name, each thing once. */
-export function joinUsages(lists: readonly (readonly ConditionalRule[])[]): Usage {
+const isSameSet = (a: ReadonlySet<string>, b: ReadonlySet<string>): boolean => {
+  if (a.size !== b.size) return false;
+  for (const entry of a) if (!b.has(entry)) return false;
+  return true;
+};
+
+/** Whether two lists of rules name the same. */
+export const isSameUsage = (a: Usage, b: Usage | undefined): boolean =>
+  a === b ||
+  (b !== undefined &&
+    isSameSet(a.families, b.families) &&
+    isSameSet(a.variables, b.variables) &&
+    isSameSet(a.animations, b.animations));
+
+/** What several lists of rules name together, each thing once. */
+export function joinUsages(usages: readonly Usage[]): Usage {
   const families = new Set<string>();
   const variables = new Set<string>();
   const animations = new Set<string>();
-  for (const list of lists) {
-    const usage = usageOf(list);
+  for (const usage of usages) {
     for (const family of usage.families) families.add(family);
     for (const variable of usage.variables) variables.add(variable);
     for (const animation of usage.animations) animations.add(animation);

@@ -27,9 +27,8 @@ export function printCss(sheet: Stylesheet): string {
     while (shared < open.length && shared < conditions.length && open[shared] === conditions[shared])
       shared++;
     close(shared);
-    conditions.slice(shared).forEach((condition, index) => {
-      out += `${'  '.repeat(shared + index)}${condition} {\n`;
-    });
+    for (let depth = shared; depth < conditions.length; depth++)
+      out += `${'  '.repeat(depth)}${conditions[depth] ?? ''} {\n`;
     open = conditions;
     out += printRule(entry);
   }

@@ -51,16 +51,18 @@ const TYPE_FIELDS = { family: 'family', size: 'size', weight: 'weight' } as cons
 /** States strongest first. */
 const STRONGEST_FIRST = [...STATES].reverse();
 
-/** The band keys that reach a band, nearest first: itself, the wider ones, then all widths. */
-export const bandKeys = memoise((site: Site): readonly (readonly string[])[] =>
-  site.bands.map((_, index) => [
-    ...site.bands
+const keysOfBands = memoise((bands: Site['bands']): readonly (readonly string[])[] =>
+  bands.map((_, index) => [
+    ...bands
       .slice(0, index + 1)
       .reverse()
       .map((band) => band.id),
     'all',
   ]),
 );
+
+/** The band keys that reach a band, nearest first: itself, the wider ones, then all widths. */
+export const bandKeys = (site: Site): readonly (readonly string[])[] => keysOfBands(site.bands);
 
 /** The first own value of one state, level before band. */
 export function ownValue(

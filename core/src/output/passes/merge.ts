@@ -36,23 +36,25 @@ function isTouchedAfter(
 const keyOf = ({ conditions, rule: { selector } }: ConditionalRule) =>
   conditions.length === 0 ? selector : `${conditions.join('\n')}\n${selector}`;
 
-/** Groups rules into blocks: to each rule, the number of the block it stands in. */
-function groupRules(rules: readonly ConditionalRule[]): number[] {
+/** Groups rules into blocks: the places of the rules that stand in each. */
+function groupRules(rules: readonly ConditionalRule[]): number[][] {
   const blocks: Block[] = [];
+  const groups: number[][] = [];
   const places = new Map<string, number>();
-  return rules.map((entry) => {
-    if (entry.stays) return blocks.push([entry]) - 1;
-    const key = keyOf(entry);
-    const index = places.get(key);
-    const earlier = index === undefined ? undefined : blocks[index];
-    if (earlier && index !== undefined && !isTouchedAfter(blocks, index, entry.rule.declarations)) {
+  rules.forEach((entry, index) => {
+    const key = entry.stays ? null : keyOf(entry);
+    const place = key === null ? undefined : places.get(key);
+    const earlier = place === undefined ? undefined : blocks[place];
+    if (earlier && place !== undefined && !isTouchedAfter(blocks, place, entry.rule.declarations)) {
       earlier.push(entry);
-      return index;
+      groups[place]?.push(index);
+      return;
     }
-    const place = blocks.push([entry]) - 1;
-    places.set(key, place);
-    return place;
+    if (key !== null) places.set(key, blocks.length);
+    blocks.push([entry]);
+    groups.push([index]);
   });
+  return groups;
 }
 
 function join(block: Block): ConditionalRule {
@@ -75,8 +77,8 @@ const isSameBesideValues = (a: ConditionalRule, b: ConditionalRule): boolean =>
 /** Rules as they were joined, for the next time. */
 export interface MergedRules {
   readonly rules: readonly ConditionalRule[];
-  /** To each rule the number of the block it stands in. */
-  readonly groups: readonly number[];
+  /** The places of the rules that stand in each block. */
+  readonly groups: readonly (readonly number[])[];
   readonly blocks: readonly ConditionalRule[];
 }
 
@@ -86,18 +88,14 @@ export interface MergedRules {
  * objects stays the same object.
  */
 export function mergeRules(rules: readonly ConditionalRule[], last: MergedRules | null = null): MergedRules {
-  const isGrouped = last !== null && isSameList(rules, last.rules, isSameBesideValues);
-  const groups = isGrouped ? last.groups : groupRules(rules);
-  const members: ConditionalRule[][] = [];
-  const changed = new Set<number>();
-  rules.forEach((entry, index) => {
-    const group = groups[index] ?? 0;
-    (members[group] ??= []).push(entry);
-    if (!isGrouped || last.rules[index] !== entry) changed.add(group);
-  });
-  const blocks = members.map((block, group) => {
-    const kept = changed.has(group) ? undefined : last?.blocks[group];
-    return kept ?? join(block as Block);
-  });
-  return { rules, groups, blocks };
+  const joined = (group: readonly number[]) => join(group.map((index) => rules[index]) as Block);
+  if (last === null || !isSameList(rules, last.rules, isSameBesideValues)) {
+    const groups = groupRules(rules);
+    return { rules, groups, blocks: groups.map(joined) };
+  }
+  const isKept = (index: number) => rules[index] === last.rules[index];
+  const blocks = last.groups.map((group, place) =>
+    group.every(isKept) ? (last.blocks[place] as ConditionalRule) : joined(group),
+  );
+  return { rules, groups: last.groups, blocks };
 }

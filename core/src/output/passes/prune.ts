@@ -15,7 +15,7 @@ import {
 } from '../../model/states.ts';
 import type { Value } from '../../values/values.ts';
 import { sameJson } from '../../base/json.ts';
-import { bandKeys, fallbackValue, followType, holderOf, levelKeys, ownValue } from '../../resolve/resolve.ts';
+import { bandKeys, fallbackValue, followType, holderOf, levelKeys } from '../../resolve/resolve.ts';
 
 /** One value as it will be declared: under a level, a state and a band. */
 export interface Candidate {
@@ -94,23 +94,46 @@ function withFocusRings(candidates: Candidate[]): Candidate[] {
 
 const isWeakerThanFocus = (state: State) => STATES.indexOf(state) < STATES.indexOf('focus');
 
-/** The levels, single links of any level, and bands a candidate reaches. */
+/** The level keys of every level, and every single link, that a candidate reaches. */
 function* reach(
-  site: Site,
   kind: SlotKind,
   look: SlotLook,
   candidate: Candidate,
-): Generator<{ level: Level | null; keys: readonly LevelKey[]; band: number }> {
-  const levels = kind.levels.length === 0 ? [null] : kind.levels;
-  const items = [undefined, ...itemsIn(look)];
-  for (const level of levels) {
+): Generator<{ readonly level: Level | null; readonly keys: readonly LevelKey[] }> {
+  const items = itemsIn(look);
+  for (const level of kind.levels.length === 0 ? [null] : kind.levels) {
+    const keys = levelKeys(level);
+    if (keys.includes(candidate.level)) yield { level, keys };
     for (const item of items) {
-      const keys = levelKeys(level, item);
-      if (!keys.includes(candidate.level)) continue;
-      for (const [band, reached] of bandKeys(site).entries())
-        if (reached.includes(candidate.band)) yield { level, keys, band };
+      const ofItem = levelKeys(level, item);
+      if (ofItem.includes(candidate.level)) yield { level, keys: ofItem };
     }
   }
+}
+
+/** Values that are said of one property, those that have been dropped left out. */
+type Said = ReadonlySet<Candidate>;
+
+/** What is said of a property in one state where some levels and bands reach, the nearest first; not what is left out. */
+function saidAt(
+  said: Said,
+  levels: readonly LevelKey[],
+  state: State,
+  bands: readonly string[],
+  without: Candidate | null = null,
+): Candidate | undefined {
+  let nearest: Candidate | undefined;
+  let least = Infinity;
+  for (const candidate of said) {
+    if (candidate === without || candidate.state !== state) continue;
+    const level = levels.indexOf(candidate.level);
+    const band = bands.indexOf(candidate.band);
+    const distance = level * bands.length + band;
+    if (level === -1 || band === -1 || distance >= least) continue;
+    nearest = candidate;
+    least = distance;
+  }
+  return nearest;
 }
 
 /**
@@ -122,63 +145,48 @@ function isRedundant(
   kind: SlotKind,
   look: SlotLook,
   candidate: Candidate,
+  said: Said,
   baseAt: (level: Level | null) => Value | null,
 ): boolean {
-  for (const { level, keys, band } of reach(site, kind, look, candidate)) {
-    const at = (state: State, without: boolean) => {
-      const found = ownValue(
-        without ? withoutCandidate(look, candidate) : look,
-        keys,
-        state,
-        bandKeys(site)[band] ?? [],
-        candidate.property,
-      );
-      return found?.value;
-    };
-    const winner = ownValue(look, keys, candidate.state, bandKeys(site)[band] ?? [], candidate.property);
-    if (
-      winner?.origin.kind !== 'look' ||
-      winner.origin.level !== candidate.level ||
-      winner.origin.band !== candidate.band
-    )
-      continue;
-    const next = at(candidate.state, true);
-    const weaker = STATES.slice(0, STATES.indexOf(candidate.state))
-      .map((state) => at(state, false))
-      .filter((value) => value !== undefined);
-    const restValue = candidate.state === 'rest' ? undefined : at('rest', false);
-    const rivals =
-      next === undefined ? [...weaker, ...(restValue === undefined ? [baseAt(level)] : [])] : [next];
-    if (!rivals.every((value) => sameJson(value, candidate.value))) return false;
+  const { state, value } = candidate;
+  for (const { level, keys } of reach(kind, look, candidate)) {
+    for (const bands of bandKeys(site)) {
+      if (saidAt(said, keys, state, bands) !== candidate) continue;
+      const next = saidAt(said, keys, state, bands, candidate);
+      if (next) {
+        if (!sameJson(next.value, value)) return false;
+        continue;
+      }
+      for (const weaker of STATES) {
+        if (weaker === state) break;
+        const found = saidAt(said, keys, weaker, bands);
+        if (found && !sameJson(found.value, value)) return false;
+      }
+      const isBare = state === 'rest' || !saidAt(said, keys, 'rest', bands);
+      if (isBare && !sameJson(baseAt(level), value)) return false;
+    }
   }
   return true;
 }
 
-function withoutCandidate(look: SlotLook, { level, state, band, property }: Candidate): SlotLook {
-  const { [property]: _dropped, ...values } = look[level]?.[state]?.[band] ?? {};
-  return { ...look, [level]: { ...look[level], [state]: { ...look[level]?.[state], [band]: values } } };
-}
-
 /** The candidates of each property. */
-function byProperty(candidates: readonly Candidate[]): ReadonlyMap<PropertyId, readonly Candidate[]> {
-  const found = new Map<PropertyId, Candidate[]>();
+function byProperty(candidates: readonly Candidate[]): ReadonlyMap<PropertyId, Set<Candidate>> {
+  const found = new Map<PropertyId, Set<Candidate>>();
   for (const candidate of candidates) {
     const known = found.get(candidate.property);
-    if (known) known.push(candidate);
-    else found.set(candidate.property, [candidate]);
+    if (known) known.add(candidate);
+    else found.set(candidate.property, new Set([candidate]));
   }
   return found;
 }
 
 /** Whether anything else says the same: without that, nothing could stand in for a candidate. */
-const isRepeated = (
-  candidate: Candidate,
-  rivals: readonly Candidate[],
-  bases: readonly (Value | null)[],
-): boolean =>
-  bases.some((base) => sameJson(candidate.value, base)) ||
-  (rivals.length > 1 &&
-    rivals.some((other) => other !== candidate && sameJson(other.value, candidate.value)));
+function isRepeated(candidate: Candidate, said: Said, bases: readonly (Value | null)[]): boolean {
+  const isSame = (value: Value | null) => sameJson(candidate.value, value);
+  if (bases.some(isSame)) return true;
+  for (const other of said) if (other !== candidate && isSame(other.value)) return true;
+  return false;
+}
 
 const levelsSaid = memoise((kind: SlotKind): readonly (Level | null)[] => [
   null,
@@ -192,7 +200,6 @@ export function pruneCandidates(
   look: SlotLook,
   candidates: readonly Candidate[],
 ): Candidate[] {
-  let pruned = look;
   const together = byProperty(candidates);
   return candidates.filter((candidate) => {
     const { property: id } = candidate;
@@ -202,10 +209,10 @@ export function pruneCandidates(
     const isHeld = holderOf(kind, id) !== null;
     const baseAt = (level: Level | null) => (isHeld ? null : fallbackValue(site, kind, id, level).value);
     const bases = isHeld ? [] : levelsSaid(kind).map(baseAt);
+    const said = together.get(id) as Set<Candidate>;
     const redundant =
-      isRepeated(candidate, together.get(id) ?? [], bases) &&
-      isRedundant(site, kind, pruned, candidate, baseAt);
-    if (redundant) pruned = withoutCandidate(pruned, candidate);
+      isRepeated(candidate, said, bases) && isRedundant(site, kind, look, candidate, said, baseAt);
+    if (redundant) said.delete(candidate);
     return !redundant;
   });
 }
