@@ -68,24 +68,24 @@ export interface Out {
   /** The roots while the page is scrolled. */
   readonly scrolled: string;
   /** A class that belongs to no slot. */
-  readonly name: (word: string) => string;
-  readonly variable: (word: string) => string;
-  readonly attribute: (word: string) => string;
+  name(word: string): string;
+  variable(word: string): string;
+  attribute(word: string): string;
   /** Where on a page its piece stands. */
   readonly stands: PiecePlace;
   /** An element's id: like no other on the page, also where another site's output stands on it. */
-  readonly id: (word: string) => string;
+  id(word: string): string;
   /** An address of the site’s own as this output has it. */
-  readonly address: (href: string) => string;
+  address(href: string): string;
   /** A selector below the roots. */
-  readonly within: (selector: string) => string;
+  within(selector: string): string;
   /** The class of a slot of the thing, or of something else in it. */
-  readonly class: (slot: string) => string;
+  class(slot: string): string;
   /** The selector of a slot, with what is to follow it. */
-  readonly at: (slot: string, rest?: string) => string;
+  at(slot: string, rest?: string): string;
   /** The classes of something shown only in some bands; null where it shows in all. */
-  readonly hidden: (bands: readonly string[] | undefined) => string | null;
-  readonly icon: (drawing: DrawingName) => HtmlElement;
+  hidden(bands: readonly string[] | undefined): string | null;
+  icon(drawing: DrawingName): HtmlElement;
   /** The widths at which what is scrolled shows it, as conditions. */
   readonly whileScrolled: readonly string[];
   /** Whether anything here can come to be scrolled. */
@@ -100,26 +100,26 @@ export interface Said<V> {
 
 export interface PartOut extends Out {
   /** What the look says of a property at rest, each value with the widths it holds at, widest first. */
-  readonly said: <V extends Value>(
+  said<V extends Value>(
     slot: string,
     level: Level | null,
     property: PropertyId,
     item?: string,
-  ) => readonly Said<V>[];
+  ): readonly Said<V>[];
   /** The links with a look of their own that their box is arranged by. */
-  readonly arrangedItems: (slot: string) => readonly string[];
+  arrangedItems(slot: string): readonly string[];
   /** Whether the look says anything of a property of a slot. */
-  readonly says: (slot: string, property: PropertyId) => boolean;
+  says(slot: string, property: PropertyId): boolean;
   /** The selector of a slot at one level of the menu, to stand below the roots. */
-  readonly ofLevel: (slot: string, level: Level) => string;
+  ofLevel(slot: string, level: Level): string;
   /** The class of a link that has a look of its own in this part; null where it has none. */
-  readonly itemClass: (item: string) => string | null;
+  itemClass(item: string): string | null;
   /** Whether a button of the same piece draws a link, so that it stays in the bar. */
-  readonly isKept: (item: string) => boolean;
+  isKept(item: string): boolean;
   /** The selector of the section it stands in. */
-  readonly section: () => string;
+  section(): string;
   /** The classes of the part's own element. */
-  readonly classes: (slot: string) => string;
+  classes(slot: string): string;
   /** Attributes of the part's own element: the designer's own, and where it folds to. */
   readonly attributes: Readonly<Record<string, string | true>>;
   /** How the parts of its region stand. */
@@ -127,51 +127,51 @@ export interface PartOut extends Out {
   /** Whether its region asked it to stand in two halves. */
   readonly split: boolean;
   /** How far beneath its own box, or that of its section, what it opens begins, as CSS. */
-  readonly beneath: (from: 'link' | 'section') => string;
+  beneath(from: 'link' | 'section'): string;
   /** Rules for the widths at which it stands in its row, and for those at which it stands in a panel. */
-  readonly inRow: (rules: Rules) => ConditionalRule[];
-  readonly inPanel: (rules: Rules) => ConditionalRule[];
+  inRow(rules: Rules): ConditionalRule[];
+  inPanel(rules: Rules): ConditionalRule[];
   /** A link, or the button that opens a panel; without a target a placeholder. */
-  readonly link: (
+  link(
     attributes: HtmlElement['attributes'],
     target: Target,
     ...content: readonly (HtmlNode | null)[]
-  ) => HtmlElement;
+  ): HtmlElement;
   /** The attributes of a control that opens a panel; null where there is no such panel. */
-  readonly invoker: (panel: string) => HtmlElement['attributes'] | null;
+  invoker(panel: string): HtmlElement['attributes'] | null;
   /** The selector of the page while a panel is open; null where there is no such panel. */
-  readonly opened: (panel: string) => string | null;
+  opened(panel: string): string | null;
   /** One of the site's icons; null where it is gone. */
-  readonly glyph: (className: string, icon: string) => HtmlNode | null;
+  glyph(className: string, icon: string): HtmlNode | null;
   /** A drawing in place, marked as decoration. */
-  readonly drawn: (svg: string, className: string) => HtmlNode;
+  drawn(svg: string, className: string): HtmlNode;
   /** For an opener: the width in px below which something folds into its panel; null where nothing does. */
-  readonly neededBelow: (panel: string) => number | null;
+  neededBelow(panel: string): number | null;
   /** The parts that arrive here, for a berth. */
   readonly arriving: readonly Part[];
   /** Whether it stands in its own place in a band, at some width at least. */
-  readonly standsIn: (band: number) => boolean;
+  standsIn(band: number): boolean;
   /** What the look of one of its slots says of a property at rest in one band. */
-  readonly valueIn: (slot: string, id: PropertyId, band: number) => Value | undefined;
+  valueIn(slot: string, id: PropertyId, band: number): Value | undefined;
   /** The same of a slot of its piece's own. */
-  readonly pieceValueIn: (slot: string, id: PropertyId, band: number) => Value | undefined;
+  pieceValueIn(slot: string, id: PropertyId, band: number): Value | undefined;
   /** What something comes to in each band: what is alike once, with the widths of its bands. */
-  readonly inBands: <Told>(read: (band: number) => Told) => readonly Said<Told>[];
+  inBands<Told>(read: (band: number) => Told): readonly Said<Told>[];
 }
 
 export interface SectionOut extends Out {
   readonly regions: readonly Region[];
   /** A part compiled; `split` asks it to stand in two halves. */
-  readonly part: (part: Part, split?: boolean) => Fragment;
+  part(part: Part, split?: boolean): Fragment;
   /** The class of the element that stands for a part. */
-  readonly boxOf: (part: Part) => string;
+  boxOf(part: Part): string;
   /** The selector of a slot of a part. */
-  readonly atPart: (part: Part, slot: string, rest?: string) => string;
+  atPart(part: Part, slot: string, rest?: string): string;
   /** Rules for the widths at which a part stands in its place here, and for those at which it would have folded away had it a script. */
-  readonly inPlace: (part: Part, rules: Rules) => ConditionalRule[];
-  readonly awayFrom: (part: Part, rules: Rules) => ConditionalRule[];
+  inPlace(part: Part, rules: Rules): ConditionalRule[];
+  awayFrom(part: Part, rules: Rules): ConditionalRule[];
   /** Rules for the widths at which none of some parts stands here; those that need a script to fold are kept from pages without. */
-  readonly whereNone: (parts: readonly Part[], rules: Rules, script?: 'needed' | 'any') => ConditionalRule[];
+  whereNone(parts: readonly Part[], rules: Rules, script?: 'needed' | 'any'): ConditionalRule[];
 }
 
 /** A control that opens a panel, and the root it stands in. */
@@ -191,21 +191,21 @@ export interface Whole {
 }
 
 export interface PieceOut extends Out {
-  readonly section: (section: Section) => Fragment;
+  section(section: Section): Fragment;
   /** The drawings of icons that this piece draws more than once; null where there are none. */
-  readonly symbols: () => HtmlElement | null;
+  symbols(): HtmlElement | null;
   /** What the look of a slot of the piece, or of something in it, says of some properties at rest in each band. */
-  readonly saidOf: (owner: string, slot: string, ids: readonly PropertyId[]) => readonly Said<Values>[];
-  readonly saysOf: (owner: string, slot: string, id: PropertyId) => boolean;
+  saidOf(owner: string, slot: string, ids: readonly PropertyId[]): readonly Said<Values>[];
+  saysOf(owner: string, slot: string, id: PropertyId): boolean;
   /** The class and the selector of a slot of something in it. */
-  readonly classOf: (owner: string, slot: string) => string;
-  readonly atOf: (owner: string, slot: string, rest?: string) => string;
+  classOf(owner: string, slot: string): string;
+  atOf(owner: string, slot: string, rest?: string): string;
   /** One of the site's icons; null where it is gone. */
-  readonly glyph: (className: string, icon: string) => HtmlNode | null;
+  glyph(className: string, icon: string): HtmlNode | null;
   /** The openers of this piece, with the piece each stands in. */
   readonly openers: readonly OpenerPlace[];
   /** Whether it is shown in a band at all. */
-  readonly isShownIn: (band: number) => boolean;
+  isShownIn(band: number): boolean;
   /** The piece as a root: its classes. */
   readonly rootClass: string;
   /** The designer's own data attributes on it. */
@@ -219,13 +219,13 @@ export interface PieceOut extends Out {
   /** The width in px below which anything of it folds away; null where nothing does. */
   readonly foldsBelow: number | null;
   /** A value as the declarations of its property. */
-  readonly declared: (id: PropertyId, value: Value) => readonly Declaration[];
+  declared(id: PropertyId, value: Value): readonly Declaration[];
   /** Least height of a section in px in a band; nothing where it is not shown there. */
-  readonly leastHeight: (section: Section, band: number, states?: readonly State[]) => number;
+  leastHeight(section: Section, band: number, states?: readonly State[]): number;
   /** What the look of a slot says of a property at rest in one band. */
-  readonly valueIn: (owner: string, slot: string, id: PropertyId, band: number) => Value | undefined;
+  valueIn(owner: string, slot: string, id: PropertyId, band: number): Value | undefined;
   /** What something comes to in each band: what is alike once, with the widths of its bands. */
-  readonly inBands: <Told>(read: (band: number) => Told) => readonly Said<Told>[];
+  inBands<Told>(read: (band: number) => Told): readonly Said<Told>[];
 }
 
 /** The padding of a box whose content keeps to a width in px: it grows, and the box's fill goes on to the edges. */

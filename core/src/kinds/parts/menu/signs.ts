@@ -40,7 +40,7 @@ function drawnIn(sign: string, part: MenuPart, out: PartOut): string {
     ...(withIcon.length < levels.length ? [`${sign}::before`] : []),
     ...(withIcon.length > 0 ? [`${sign}>.${out.class('sign-icon')}`] : []),
   ]
-    .map(out.within)
+    .map((selector) => out.within(selector))
     .join(', ');
 }
 

@@ -26,7 +26,7 @@ import { accessibleName, itemAttributes } from '../menu/item.ts';
 import { APART, EDGE, type Ring, type RingPoint } from './arc.ts';
 import { hasLabel } from '../../controls/opener-fields.ts';
 import { ringItems, type RingPart } from './shape.ts';
-import { LABEL, ringIn, SMALLEST, type RingStand } from './standing.ts';
+import { LABEL, ringIn, SMALLEST, type RingStand, type RingLooks } from './standing.ts';
 
 /** The first letter of a label stands where a link has no icon. */
 const initialLetter = (label: string) => [...label.trim()][0] ?? '·';
@@ -426,7 +426,10 @@ const plainRules = (out: PartOut): ConditionalRule[] =>
   );
 
 function rules(part: RingPart, out: PartOut): ConditionalRule[] {
-  const looks = { own: out.valueIn, piece: out.pieceValueIn };
+  const looks: RingLooks = {
+    own: (slot, id, band) => out.valueIn(slot, id, band),
+    piece: (slot, id, band) => out.pieceValueIn(slot, id, band),
+  };
   const count = ringItems(out.site, part).length;
   const opener = out.at('ring-opener');
   const drawing = out.at('ring-drawing');

@@ -1,0 +1,52 @@
+import { pieceFoldOf } from '../../kinds/folds.ts';
+import type { Whole } from '../../kinds/out.ts';
+import type { PlacedPart } from '../../kinds/placed.ts';
+import type { Piece } from '../../kinds/site.ts';
+import { styleRule, type ConditionalRule } from '../../print/trees.ts';
+import { ownRoot, within, type CompileContext } from '../context.ts';
+import { placeOf } from '../place.ts';
+import { below } from '../shown.ts';
+
+/** The id of the berth that a part's box or a piece goes to. */
+export const berthId = ({ names }: CompileContext, berth: string): string =>
+  names.id(names.slotClass(berth, 'berth').slice(names.prefix.length));
+
+/**
+ * Where a part has folded away: the stylesheet tells the script so, and hides it until it stands at its berth. Without
+ * scripts it stays in its place, every link in sight; where it is left out it is hidden in any case.
+ */
+export function foldingRules(context: CompileContext, placed: PlacedPart, box: string): ConditionalRule[] {
+  const { fold, berth } = placeOf(context, placed);
+  if (!fold) return [];
+  if (berth !== null) return goingRules(context, fold.below, box);
+  return [styleRule(within(context, `.${box}.${box}`), [['display', 'none']], ...below(fold.below))];
+}
+
+/** Where a box goes to a berth below a width. */
+function goingRules(context: CompileContext, width: number, box: string): ConditionalRule[] {
+  const query = width === Infinity ? '' : `(width < ${width}px) and `;
+  return [
+    styleRule(within(context, `.${box}`), [[context.names.variable('folds'), '1']], ...below(width)),
+    styleRule(
+      within(context, `.${box}:not(dialog *)`),
+      [['display', 'none']],
+      `@media ${query}(scripting: enabled)`,
+    ),
+  ];
+}
+
+/** The box around all of a piece, where that goes into a panel of this output: its attributes and rules; else null. */
+export function wholeOf(context: CompileContext, piece: Piece): Whole | null {
+  const { site, names } = context;
+  const fold = pieceFoldOf(site, piece);
+  if (!fold?.to || !context.pieces.includes(fold.to.piece)) return null;
+  const box = names.slotClass(piece.id, 'whole');
+  return {
+    attributes: { class: box, [names.attribute('berth')]: berthId(context, fold.to.part.id) },
+    // The piece is out of sight as long as nothing is in it.
+    rules: [
+      ...goingRules(context, fold.below, box),
+      styleRule(`${ownRoot(context, piece)}:not(:has(.${box}))`, [['display', 'none']]),
+    ],
+  };
+}

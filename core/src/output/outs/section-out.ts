@@ -1,0 +1,64 @@
+import { partKind } from '../../kinds/catalogue.ts';
+import { standsIn } from '../../kinds/folds.ts';
+import { NO_SCRIPT, type Fragment, type Rules, type SectionOut } from '../../kinds/out.ts';
+import { findPlaced, findSection, type PlacedPart } from '../../kinds/placed.ts';
+import type { Part, Piece, Section } from '../../kinds/site.ts';
+import { within, type CompileContext } from '../context.ts';
+import { placeOf, under } from '../place.ts';
+import { bandsWhere, below } from '../shown.ts';
+import { foldingRules } from './folding.ts';
+import { OutOf } from './out-of.ts';
+import { PartOutOf, type Shared } from './part-out.ts';
+
+/** What one section is told. */
+export class SectionOutOf extends OutOf implements SectionOut {
+  readonly #section: Section;
+  readonly #shared: Shared;
+
+  constructor(context: CompileContext, piece: Piece, section: Section, shared: Shared) {
+    super(context, piece, section.id);
+    this.#section = section;
+    this.#shared = shared;
+  }
+
+  get regions() {
+    return findSection(this.site, this.#section)?.regions ?? [];
+  }
+
+  part(part: Part, split = false): Fragment {
+    const placed = this.#placed(part);
+    const out = new PartOutOf(this.context, placed, this.#shared, split);
+    const { nodes, rules, behaviours } = partKind(part).compile(part as never, out);
+    const folding = foldingRules(this.context, placed, this.boxOf(part));
+    return { nodes, rules: folding.length === 0 ? rules : [...rules, ...folding], behaviours };
+  }
+
+  boxOf(part: Part) {
+    return this.context.names.slotClass(part.id, partKind(part).box?.(part as never) ?? part.kind);
+  }
+
+  atPart(part: Part, slot: string, rest = '') {
+    return within(this.context, `.${this.context.names.slotClass(part.id, slot)}${rest}`);
+  }
+
+  inPlace(part: Part, rules: Rules) {
+    return under(rules, placeOf(this.context, this.#placed(part)).inPlace);
+  }
+
+  awayFrom(part: Part, rules: Rules) {
+    const { fold } = placeOf(this.context, this.#placed(part));
+    return under(rules, fold ? [...below(fold.below), NO_SCRIPT] : null);
+  }
+
+  whereNone(parts: readonly Part[], rules: Rules, script: 'needed' | 'any' = 'any') {
+    const isEmpty = (band: number) => parts.every((part) => !standsIn(this.site, this.#placed(part), band));
+    return bandsWhere(this.site, isEmpty).flatMap((width) => {
+      const queries = [width, script === 'needed' ? '(scripting: enabled)' : ''].filter(Boolean);
+      return under(rules, queries.length > 0 ? [`@media ${queries.join(' and ')}`] : []);
+    });
+  }
+
+  #placed(part: Part): PlacedPart {
+    return findPlaced(this.site, part.id) as PlacedPart;
+  }
+}
