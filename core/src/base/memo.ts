@@ -10,6 +10,12 @@ export function memoise<Key extends object, Value>(compute: (key: Key) => Value)
   };
 }
 
+/** Remembers what is made when it is first asked for. */
+export function lazy<Value>(make: () => Value): () => Value {
+  let made: { readonly value: Value } | undefined;
+  return () => (made ??= { value: make() }).value;
+}
+
 /** How many texts a function remembers before it starts over. */
 const MOST_TEXTS = 2000;
 

@@ -1,4 +1,4 @@
-import { memoise } from '../base/memo.ts';
+import { lazy, memoise } from '../base/memo.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import type { Icon, Menu, Page, SiteContent } from '../model/site-content.ts';
 import { levelCount, type Level, type ShownLevels } from '../model/states.ts';
@@ -162,25 +162,25 @@ export const itemLevels = oncePerPlacement((site, placement): ReadonlyMap<string
 });
 
 const indexPages = memoise((pages: readonly Page[]) => ({
-  sections: new Set(pages.flatMap((page) => page.sections.map((section) => section.id))),
+  sections: lazy(() => new Set(pages.flatMap((page) => page.sections.map((section) => section.id)))),
   byId: new Map(pages.map((page) => [page.id, page])),
-  byPath: new Map([...pages].reverse().map((page) => [page.path, page])),
-  byTitle: new Map([...pages].reverse().map((page) => [page.title.toLowerCase(), page])),
+  byPath: lazy(() => new Map([...pages].reverse().map((page) => [page.path, page]))),
+  byTitle: lazy(() => new Map([...pages].reverse().map((page) => [page.title.toLowerCase(), page]))),
 }));
 
 /** Pages by path; where two share one, the first. */
 export function pagesByPath({ pages }: Pages): ReadonlyMap<string, Page> {
-  return indexPages(pages).byPath;
+  return indexPages(pages).byPath();
 }
 
 /** The ids of all sections of all pages. */
 export function sectionIds({ pages }: Pages): ReadonlySet<string> {
-  return indexPages(pages).sections;
+  return indexPages(pages).sections();
 }
 
 /** Pages by title in small letters; where two share one, the first. */
 export function pagesByTitle({ pages }: Pages): ReadonlyMap<string, Page> {
-  return indexPages(pages).byTitle;
+  return indexPages(pages).byTitle();
 }
 
 export function findPage({ pages }: Pages, id: string): Page | null {

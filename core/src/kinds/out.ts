@@ -33,11 +33,17 @@ export function fragment(
 }
 
 /** What several things become together, one after the other. */
-export const joined = (fragments: readonly Fragment[]): Fragment => ({
-  nodes: fragments.flatMap(({ nodes }) => nodes),
-  rules: fragments.flatMap(({ rules }) => rules),
-  behaviours: fragments.flatMap(({ behaviours }) => behaviours),
-});
+export function joined(fragments: readonly Fragment[]): Fragment {
+  const nodes: HtmlNode[] = [];
+  const rules: ConditionalRule[] = [];
+  const behaviours: BehaviourId[] = [];
+  for (const made of fragments) {
+    nodes.push(...made.nodes);
+    rules.push(...made.rules);
+    behaviours.push(...made.behaviours);
+  }
+  return { nodes, rules, behaviours };
+}
 
 export type Rules = readonly (readonly [selector: string, declarations: readonly Declaration[]])[];
 

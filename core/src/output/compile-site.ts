@@ -1,10 +1,11 @@
 import { sameJson } from '../base/json.ts';
+import { lazy } from '../base/memo.ts';
 import type { BehaviourId } from '../kinds/behaviours/behaviours.ts';
 import { SITE_SHAPE } from '../kinds/catalogue.ts';
-import type { Fragment } from '../kinds/out.ts';
+import { joined, type Fragment } from '../kinds/out.ts';
 import { changedLooks, isSameButPainted } from '../kinds/same-structure.ts';
 import type { Site } from '../kinds/site.ts';
-import { printCss } from '../print/css.ts';
+import { printStylesheet, type PrintedCss } from '../print/css.ts';
 import { printHtml } from '../print/html.ts';
 import { styleRule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
 import type { Typeface } from '../text/typefaces.ts';
@@ -46,15 +47,19 @@ export interface Compiled {
 }
 
 /** Every class in some markup. */
-function classesIn(nodes: readonly HtmlNode[], found = new Set<string>()): Set<string> {
-  const add = (names: unknown) => {
-    if (typeof names === 'string') for (const name of names.split(' ')) found.add(name);
+function classesIn(fragments: readonly Fragment[]): ReadonlySet<string> {
+  const lists = new Set<string>();
+  const visit = (nodes: readonly HtmlNode[]) => {
+    for (const node of nodes) {
+      if (node.node !== 'element') continue;
+      const names = node.attributes['class'];
+      if (typeof names === 'string') lists.add(names);
+      visit(node.children);
+    }
   };
-  for (const node of nodes) {
-    if (node.node !== 'element') continue;
-    add(node.attributes['class']);
-    classesIn(node.children, found);
-  }
+  for (const { nodes } of fragments) visit(nodes);
+  const found = new Set<string>();
+  for (const names of lists) for (const name of names.split(' ')) found.add(name);
   return found;
 }
 
@@ -62,12 +67,12 @@ function classesIn(nodes: readonly HtmlNode[], found = new Set<string>()): Set<s
 interface MadeMarkup {
   readonly context: CompileContext;
   /** What markup and arrangement are told of looks: the least heights of rows, and what lies around what hangs from them. */
-  readonly told: string;
+  readonly told: () => string;
   readonly fragments: readonly Fragment[];
   readonly pieces: ReadonlyMap<string, string>;
   readonly used: ReadonlySet<string>;
-  readonly elements: ElementMap;
-  readonly iconSets: readonly string[];
+  readonly elements: () => ElementMap;
+  readonly iconSets: () => readonly string[];
 }
 
 /** The rules of a site and what they were made with. */
@@ -85,6 +90,7 @@ interface Made {
   readonly named: MadeNamed;
   readonly faces: MadeFaces;
   readonly merged: MergedRules;
+  readonly printed: PrintedCss;
   readonly script: MadeScript;
 }
 
@@ -119,18 +125,18 @@ const NOT_IN_MARKUP: readonly string[] = [
 ] satisfies (keyof Site)[];
 const IN_MARKUP = (Object.keys(SITE_SHAPE) as (keyof Site)[]).filter((key) => !NOT_IN_MARKUP.includes(key));
 
-function makeMarkup(context: CompileContext, told: string): MadeMarkup {
+function makeMarkup(context: CompileContext): MadeMarkup {
   const fragments = context.pieces.map((piece) => compilePiece(context, piece));
   return {
     context,
-    told,
+    told: lazy(() => toldOf(context)),
     fragments,
     pieces: new Map(
       context.pieces.map((piece, index) => [piece.id, printHtml(fragments[index]?.nodes ?? [])]),
     ),
-    used: classesIn(fragments.flatMap((fragment) => fragment.nodes)),
-    elements: createElementMap(context),
-    iconSets: usedIconSets(context),
+    used: classesIn(fragments),
+    elements: lazy(() => createElementMap(context)),
+    iconSets: lazy(() => usedIconSets(context)),
   };
 }
 
@@ -147,16 +153,14 @@ const toldOf = (context: CompileContext): string =>
 function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
   const changes = last && changedLooks(last.context.site, site, IN_MARKUP);
   if (!last || !changes) {
-    const context = createContext(site, options);
-    return makeMarkup(context, toldOf(context));
+    return makeMarkup(createContext(site, options));
   }
   if (isSameButPainted(last.context.site, site, changes)) {
     const arranged = last.context.arranged ?? last.context;
     return { ...last, context: createContext(site, options, { arranged }) };
   }
   const context = createContext(site, options, { names: last.context.names });
-  const told = toldOf(context);
-  return last.told === told ? { ...last, context } : makeMarkup(context, told);
+  return last.told() === toldOf(context) ? { ...last, context } : makeMarkup(context);
 }
 
 function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
@@ -172,7 +176,7 @@ function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
     before: [
       ...resetRules(context, inherited, used),
       ...commonRules(context, used),
-      ...fragments.flatMap((fragment) => fragment.rules),
+      ...joined(fragments).rules,
     ],
     looks: lookRules(context, inherited, used),
     after: [...hidingRules(context, used), ...modeRules(context)],
@@ -236,28 +240,35 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   const all = [...named.palette];
   for (const list of lists) for (const rule of list) all.push(rule);
   all.push(...named.keyframes);
+  const faces = facesOf(markup, named.usage.families, last);
+  const merged = mergeRules(all, last?.merged);
   return {
     markup,
     rules,
     named,
-    faces: facesOf(markup, named.usage.families, last),
-    merged: mergeRules(all, last?.merged),
+    faces,
+    merged,
+    printed: printStylesheet([...faces.rules, ...merged.blocks], last?.printed),
     script: scriptOf(markup, rules.looks, last),
   };
 }
 
-function finish({ markup, faces, merged, script }: Made): Compiled {
+function finish({ markup, faces, printed, script }: Made): Compiled {
   const { names } = markup.context;
   return {
     pieces: markup.pieces,
-    stylesheet: printCss([...faces.rules, ...merged.blocks]),
+    stylesheet: printed.text,
     script: script.text,
-    elements: markup.elements,
+    get elements() {
+      return markup.elements();
+    },
     prefix: names.prefix,
     root: names.root,
     typefaces: faces.typefaces,
     fontFiles: faces.files,
-    iconSets: markup.iconSets,
+    get iconSets() {
+      return markup.iconSets();
+    },
     behaviours: script.behaviours,
   };
 }

@@ -12,6 +12,9 @@ export interface Usage {
   readonly animations: ReadonlySet<string>;
 }
 
+/** The name of a custom property. */
+const NAME = /^--[\w-]+/;
+
 const [FAMILY] = property('family').css;
 const [ANIMATION] = property('iconMotion').css;
 
@@ -24,8 +27,8 @@ export const usageOf = memoise((rules: readonly ConditionalRule[]): Usage => {
     for (const [name, value] of rule.declarations) {
       if (name === FAMILY) families.add(value.split(',')[0] ?? '');
       if (name === ANIMATION && value !== 'none') animations.add(value);
-      if (value.includes('var('))
-        for (const match of value.matchAll(/var\((--[\w-]+)/g)) variables.add(match[1] ?? '');
+      for (let at = value.indexOf('var('); at !== -1; at = value.indexOf('var(', at + 4))
+        variables.add(NAME.exec(value.slice(at + 4))?.[0] ?? '');
     }
   }
   return { families, variables, animations };

@@ -50,6 +50,7 @@ const TYPE_FIELDS = { family: 'family', size: 'size', weight: 'weight' } as cons
 
 /** States strongest first. */
 const STRONGEST_FIRST = [...STATES].reverse();
+const AT_REST: readonly State[] = ['rest'];
 
 const keysOfBands = memoise((bands: Site['bands']): readonly (readonly string[])[] =>
   bands.map((_, index) => [
@@ -160,7 +161,8 @@ function lookValue(site: Site, slotLook: SlotLook, question: Question): Resolved
   const levels = levelKeys(question.level, question.item);
   const bands = bandKeys(site)[question.band] ?? ['all'];
   const { inFocus } = property(question.property);
-  for (const state of STRONGEST_FIRST) {
+  const states = question.states.length === 0 ? AT_REST : STRONGEST_FIRST;
+  for (const state of states) {
     if (state !== 'rest' && !question.states.includes(state)) continue;
     const own = ownValue(slotLook, levels, state, bands, question.property);
     if (own) return own;

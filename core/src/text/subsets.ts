@@ -22,6 +22,9 @@ const patternOf = (ranges: string) =>
     'u',
   );
 
+/** Anything beyond Latin-1. */
+const BEYOND = /[^\u0000-\u00ff]/;
+
 /** Punctuation and marks that the file that is always loaded has as well. */
 const ALWAYS = /[\u0300-\u0308\u200c-\u2010]/gu;
 
@@ -29,7 +32,8 @@ const PATTERNS = Object.entries(SUBSETS).map(([id, ranges]) => [id as Subset, pa
 
 /** The subsets that some words need of a typeface that has these. */
 export function neededSubsets(words: string, has: readonly Subset[]): readonly Subset[] {
+  if (has.length === 0 || !BEYOND.test(words)) return [];
   const beyond = words.replaceAll(/[\u0000-\u00ff]/g, '').replaceAll(ALWAYS, '');
-  if (beyond === '' || has.length === 0) return [];
+  if (beyond === '') return [];
   return PATTERNS.filter(([id, pattern]) => has.includes(id) && pattern.test(beyond)).map(([id]) => id);
 }

@@ -33,8 +33,11 @@ function isTouchedAfter(
   return false;
 }
 
-const keyOf = ({ conditions, rule: { selector } }: ConditionalRule) =>
-  conditions.length === 0 ? selector : `${conditions.join('\n')}\n${selector}`;
+const keyOf = ({ conditions, rule: { selector } }: ConditionalRule) => {
+  let key = selector;
+  for (const condition of conditions) key += `\n${condition}`;
+  return key;
+};
 
 /** Groups rules into blocks: the places of the rules that stand in each. */
 function groupRules(rules: readonly ConditionalRule[]): number[][] {
@@ -60,7 +63,8 @@ function groupRules(rules: readonly ConditionalRule[]): number[][] {
 function join(block: Block): ConditionalRule {
   const [first, ...others] = block;
   if (others.length === 0) return first;
-  const declarations = block.flatMap((entry) => entry.rule.declarations);
+  const declarations = [...first.rule.declarations];
+  for (const { rule } of others) declarations.push(...rule.declarations);
   return { ...first, rule: { ...first.rule, declarations } };
 }
 

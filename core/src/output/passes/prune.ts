@@ -50,10 +50,12 @@ export function rankOf(
 
 /** All values of a slot's look in the order that makes the later one win: state, then level, then band. */
 export function listCandidates(site: Site, kind: SlotKind, look: SlotLook): Candidate[] {
-  const bands = ['all', ...site.bands.map((band) => band.id)];
+  const levels = keysIn(look);
   const candidates: Candidate[] = [];
+  if (levels.length === 0) return candidates;
+  const bands = ['all', ...site.bands.map((band) => band.id)];
   for (const state of STATES) {
-    for (const level of keysIn(look)) {
+    for (const level of levels) {
       const byBand = look[level]?.[state];
       if (!byBand) continue;
       for (const band of bands) {

@@ -1,3 +1,4 @@
+import { memoise } from '../../../base/memo.ts';
 import type { Opening } from '../../properties/placement.ts';
 import { itemKey } from '../../../model/states.ts';
 import type { MenuPart } from './shape.ts';
@@ -22,11 +23,19 @@ const saidIn = (bands: Bands, usual: readonly Opening[]): Opening[] => [
   ...Object.values(bands).flatMap(({ opens }) => (opens === undefined ? [] : [opens as Opening])),
 ];
 
-/** Every way in which the submenus of a level open, whatever the band; or that of one link. */
-function openingsOf({ look }: MenuPart, level: BoxLevel, item?: string): Opening[] {
+/** The ways in which the submenus of both levels open, whatever the band. */
+const openingsByLevel = memoise(({ look }: MenuPart): Readonly<Record<BoxLevel, readonly Opening[]>> => {
   const own = look['submenu'];
-  const ofLevel = saidIn({ ...own?.all?.rest, ...own?.[`${level}`]?.rest }, [USUAL_OPENING[level]]);
-  return item === undefined ? ofLevel : saidIn(own?.[itemKey(item)]?.rest ?? {}, ofLevel);
+  const ofLevel = (level: BoxLevel) =>
+    saidIn({ ...own?.all?.rest, ...own?.[`${level}`]?.rest }, [USUAL_OPENING[level]]);
+  return { 2: ofLevel(2), 3: ofLevel(3) };
+});
+
+/** Every way in which the submenus of a level open, whatever the band; or that of one link. */
+function openingsOf(part: MenuPart, level: BoxLevel, item?: string): readonly Opening[] {
+  const ofLevel = openingsByLevel(part)[level];
+  const own = item === undefined ? undefined : part.look['submenu']?.[itemKey(item)]?.rest;
+  return own === undefined ? ofLevel : saidIn(own, ofLevel);
 }
 
 /** Whether the submenus of a level, or of one above it, ever lie over what is beneath them where the menu is in a row. */
