@@ -2,7 +2,7 @@ import { memoise } from '../base/memo.ts';
 import { kindOf, slotsOf } from '../kinds/catalogue.ts';
 import type { Said } from '../kinds/out.ts';
 import { property, type PropertyId } from '../kinds/properties/properties.ts';
-import type { Owner } from '../kinds/placed.ts';
+import { slotKind, type Owner } from '../kinds/placed.ts';
 import type { Site } from '../kinds/site.ts';
 import { saidIn } from '../kinds/looks.ts';
 import type { SlotLook, Values } from '../model/look.ts';
@@ -17,6 +17,23 @@ import { bandsWhere } from './shown.ts';
  * What a kind arranges by: values of looks that it turns into rules itself, or only asks whether they are said.
  */
 
+/** Whether a look says the same at rest at all widths. */
+const isSameAtRest = memoise((look: SlotLook): boolean => {
+  for (const { rest } of Object.values(look)) for (const band in rest) if (band !== 'all') return false;
+  return true;
+});
+
+/** Whether a slot has the same values at rest in every band: its look says nothing of single ones, and it takes over none. */
+function isSameInBands(site: Site, owner: string, slot: string): boolean {
+  const kind = slotKind(site, { owner, slot });
+  return (
+    kind !== null &&
+    kind.inside === undefined &&
+    kind.inherits === undefined &&
+    isSameAtRest(effectiveLook(site, { owner, slot }))
+  );
+}
+
 /** What a look says of a property at rest in each band, each value once, with the widths it holds at. */
 export function saidInBands<V extends Value>(
   { site }: CompileContext,
@@ -24,9 +41,12 @@ export function saidInBands<V extends Value>(
   asked: { readonly slot: string; readonly level: Level | null; readonly item?: string },
   id: PropertyId,
 ): Said<V>[] {
-  const values = site.bands.map(
-    (_, band) => resolve(site, { owner, ...asked, property: id, states: [], band })?.value,
-  );
+  const valueIn = (band: number) => resolve(site, { owner, ...asked, property: id, states: [], band })?.value;
+  if (isSameInBands(site, owner, asked.slot)) {
+    const value = valueIn(0);
+    return value === undefined ? [] : [{ value: value as V, conditions: [] }];
+  }
+  const values = site.bands.map((_, band) => valueIn(band));
   return [...new Set(values)].flatMap((value) =>
     value === undefined
       ? []
@@ -55,15 +75,19 @@ export const saidTogether = (
   owner: string,
   slot: string,
   ids: readonly PropertyId[],
-): Said<Values>[] =>
-  inBands(site, (band) =>
-    Object.fromEntries(
-      ids.flatMap((id) => {
-        const found = resolve(site, { owner, slot, level: null, property: id, states: [], band });
-        return found ? [[id, found.value]] : [];
-      }),
-    ),
-  );
+): Said<Values>[] => {
+  const valuesIn = (band: number) => {
+    const values: Record<string, Value> = {};
+    for (const property of ids) {
+      const found = resolve(site, { owner, slot, level: null, property, states: [], band });
+      if (found) values[property] = found.value;
+    }
+    return values;
+  };
+  return isSameInBands(site, owner, slot)
+    ? [{ value: valuesIn(0), conditions: [] }]
+    : inBands(site, valuesIn);
+};
 
 /** Whether a look says anything of a property of a slot. */
 export const says = ({ site }: CompileContext, owner: string, slot: string, id: PropertyId): boolean =>

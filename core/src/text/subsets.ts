@@ -22,18 +22,17 @@ const patternOf = (ranges: string) =>
     'u',
   );
 
-/** Anything beyond Latin-1. */
-const BEYOND = /[^\u0000-\u00ff]/;
-
 /** Punctuation and marks that the file that is always loaded has as well. */
-const ALWAYS = /[\u0300-\u0308\u200c-\u2010]/gu;
+const ALWAYS = '\\u0300-\\u0308\\u200c-\\u2010';
+
+/** Everything that stands in no file but those of subsets. */
+const BEYOND = new RegExp(`[^\\u0000-\\u00ff${ALWAYS}]+`, 'gu');
 
 const PATTERNS = Object.entries(SUBSETS).map(([id, ranges]) => [id as Subset, patternOf(ranges)] as const);
 
 /** The subsets that some words need of a typeface that has these. */
 export function neededSubsets(words: string, has: readonly Subset[]): readonly Subset[] {
-  if (has.length === 0 || !BEYOND.test(words)) return [];
-  const beyond = words.replaceAll(/[\u0000-\u00ff]/g, '').replaceAll(ALWAYS, '');
+  const beyond = has.length === 0 ? '' : (words.match(BEYOND) ?? []).join('');
   if (beyond === '') return [];
   return PATTERNS.filter(([id, pattern]) => has.includes(id) && pattern.test(beyond)).map(([id]) => id);
 }

@@ -33,27 +33,37 @@ function isTouchedAfter(
   return false;
 }
 
-const keyOf = ({ conditions, rule: { selector } }: ConditionalRule) => {
-  let key = selector;
-  for (const condition of conditions) key += `\n${condition}`;
-  return key;
-};
+/** Where the last block of a selector stands under some conditions. */
+interface Place {
+  readonly conditions: readonly string[];
+  block: number;
+}
+
+/** The place of a rule's selector under its conditions; made where there is none yet. */
+function placeOf(places: Map<string, Place[]>, { conditions, rule: { selector } }: ConditionalRule): Place {
+  let under = places.get(selector);
+  if (!under) places.set(selector, (under = []));
+  const known = under.find((place) => isSameList(place.conditions, conditions, Object.is));
+  if (known) return known;
+  const place: Place = { conditions, block: -1 };
+  under.push(place);
+  return place;
+}
 
 /** Groups rules into blocks: the places of the rules that stand in each. */
 function groupRules(rules: readonly ConditionalRule[]): number[][] {
   const blocks: Block[] = [];
   const groups: number[][] = [];
-  const places = new Map<string, number>();
+  const places = new Map<string, Place[]>();
   rules.forEach((entry, index) => {
-    const key = entry.stays ? null : keyOf(entry);
-    const place = key === null ? undefined : places.get(key);
-    const earlier = place === undefined ? undefined : blocks[place];
-    if (earlier && place !== undefined && !isTouchedAfter(blocks, place, entry.rule.declarations)) {
+    const place = entry.stays ? null : placeOf(places, entry);
+    const earlier = place ? blocks[place.block] : undefined;
+    if (place && earlier && !isTouchedAfter(blocks, place.block, entry.rule.declarations)) {
       earlier.push(entry);
-      groups[place]?.push(index);
+      groups[place.block]?.push(index);
       return;
     }
-    if (key !== null) places.set(key, blocks.length);
+    if (place) place.block = blocks.length;
     blocks.push([entry]);
     groups.push([index]);
   });
