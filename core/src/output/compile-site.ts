@@ -32,6 +32,8 @@ export interface Compiled {
   /** The markup of each piece by its id, in document order. */
   readonly pieces: ReadonlyMap<string, string>;
   readonly stylesheet: string;
+  /** The statements of the stylesheet in order; neighbours under the same conditions share one. */
+  readonly statements: readonly string[];
   readonly script: string;
   readonly elements: ElementMap;
   /** Start of all names, and the class of every root. */
@@ -257,7 +259,10 @@ function finish({ markup, faces, printed, script }: Made): Compiled {
   const { names } = markup.context;
   return {
     pieces: markup.pieces,
-    stylesheet: printed.text,
+    statements: printed.statements,
+    get stylesheet() {
+      return printed.statements.join('');
+    },
     script: script.text,
     get elements() {
       return markup.elements();

@@ -13,26 +13,31 @@ function printRule({ conditions, rule: { selector, declarations } }: Conditional
   return `${indent}${selector} {\n${lines}${indent}}\n`;
 }
 
-/** A stylesheet as it was printed, with the text of each rule for the next time. */
+/** A stylesheet as it was printed, with the text of each of its rules for the next time. */
 export interface PrintedCss {
   readonly sheet: Stylesheet;
-  readonly rules: readonly string[];
-  readonly text: string;
+  readonly texts: readonly string[];
+  /** Its statements one after the other: neighbours under the same conditions share one. */
+  readonly statements: readonly string[];
 }
 
 /**
- * Prints a stylesheet as readable text; neighbours under the same conditions share one block. Most rules stay the same from
- * one edit to the next: those that are the same objects at the same place are not printed again.
+ * Prints a stylesheet as readable text. Most rules stay the same from one edit to the next: those that are the same objects
+ * at the same place are not printed again.
  */
 export function printStylesheet(sheet: Stylesheet, last: PrintedCss | null = null): PrintedCss {
-  const rules = sheet.map((entry, index) => {
-    const known = last?.sheet[index] === entry ? last.rules[index] : undefined;
+  const texts = sheet.map((entry, index) => {
+    const known = last?.sheet[index] === entry ? last.texts[index] : undefined;
     return known ?? printRule(entry);
   });
+  const statements: string[] = [];
   let text = '';
   let open: readonly string[] = [];
   const close = (keep: number) => {
     for (let depth = open.length; depth > keep; depth--) text += `${'  '.repeat(depth - 1)}}\n`;
+    if (keep > 0 || text === '') return;
+    statements.push(text);
+    text = '';
   };
   sheet.forEach(({ conditions }, index) => {
     let shared = 0;
@@ -42,11 +47,11 @@ export function printStylesheet(sheet: Stylesheet, last: PrintedCss | null = nul
     for (let depth = shared; depth < conditions.length; depth++)
       text += `${'  '.repeat(depth)}${conditions[depth] ?? ''} {\n`;
     open = conditions;
-    text += rules[index] ?? '';
+    text += texts[index] ?? '';
   });
   close(0);
-  return { sheet, rules, text };
+  return { sheet, texts, statements };
 }
 
 /** A stylesheet as readable text. */
-export const printCss = (sheet: Stylesheet): string => printStylesheet(sheet).text;
+export const printCss = (sheet: Stylesheet): string => printStylesheet(sheet).statements.join('');

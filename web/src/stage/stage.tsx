@@ -8,6 +8,7 @@ import type {
   LightMessage,
   PinMessage,
   PinnedElement,
+  RenderMessage,
   Reveal,
   ShownPage,
   StageBox,
@@ -17,6 +18,7 @@ import type {
 import type { DrawnPage } from '../media/page-picture.ts';
 import { queriable, type StagePage } from './output.ts';
 import { sceneMarkup } from './scenes.ts';
+import { statementChanges } from './statement-changes.ts';
 
 /** A part that is carried over the stage. */
 export type Carried = Extract<FromFrame, { type: 'carry' }>;
@@ -88,6 +90,15 @@ const NONE: readonly string[] = [];
 const NO_BOXES: readonly Box[] = [];
 const NOTHING_REVEALED: Reveal = { panel: null, submenu: false };
 
+const isFace = (statement: string) => statement.startsWith('@font-face');
+
+/** Faces stand first in a stylesheet; they are kept apart, as the browser loads them again where they are set again. */
+function stylesheetOf(statements: readonly string[]): Pick<ShownPage, 'faces' | 'statements'> {
+  const faces = statements.findIndex((statement) => !isFace(statement));
+  const end = faces === -1 ? statements.length : faces;
+  return { faces: statements.slice(0, end).join(''), statements: statements.slice(end) };
+}
+
 /** What a stage shows of a page over a scene. */
 export function shownPage(
   site: Site,
@@ -101,7 +112,7 @@ export function shownPage(
     root: compiled.root,
     columns: SIDE_BY_SIDE,
     column: BESIDE_COLUMN,
-    stylesheet: compiled.stylesheet,
+    ...stylesheetOf(compiled.statements),
     script: compiled.script,
     scene: sceneMarkup(scene),
     language: site.language,
@@ -111,11 +122,13 @@ export function shownPage(
   };
 }
 
-/** What of a page is not on the stage yet. */
-function changesOf(shown: ShownPage | null, page: ShownPage): Partial<ShownPage> {
-  if (!shown) return page;
-  const keys = (Object.keys(page) as (keyof ShownPage)[]).filter((key) => page[key] !== shown[key]);
-  return Object.fromEntries(keys.map((key) => [key, page[key]]));
+/** What of a page is not on the stage yet; null where all of it is. */
+function changesOf(shown: ShownPage | null, page: ShownPage): RenderMessage | null {
+  const { statements, ...others } = page;
+  const sheet = statementChanges(shown?.statements ?? [], statements);
+  const keys = (Object.keys(others) as (keyof typeof others)[]).filter((key) => page[key] !== shown?.[key]);
+  const changed = Object.fromEntries(keys.map((key) => [key, page[key]]));
+  return keys.length === 0 && sheet.length === 0 ? null : { type: 'render', changed, sheet };
 }
 
 /** What the window has left beneath a stage, in px of the page. */
@@ -202,10 +215,10 @@ export function Stage({
     if (ready.current) frame.current?.contentWindow?.postMessage(content, '*');
   };
   const show = (next: ShownPage) => {
-    const changed = changesOf(shown.current, next);
-    if (Object.keys(changed).length === 0) return;
+    const changes = changesOf(shown.current, next);
+    if (!changes) return;
     shown.current = ready.current ? next : null;
-    send({ type: 'render', changed });
+    send(changes);
     performance.clearMarks(STAGE_TOLD);
     performance.mark(STAGE_TOLD);
   };

@@ -1,7 +1,7 @@
 import type { ElementEntry } from '@hamaca/core';
 import { listenToHanging } from './hanging.ts';
 import { listenToMeasures } from './measures.ts';
-import { exchangeRules } from './sheet.ts';
+import { changeStatements, exchangeRules } from './sheet.ts';
 import type {
   FromFrame,
   LightMessage,
@@ -10,6 +10,7 @@ import type {
   RenderMessage,
   ShownPage,
   StageElement,
+  StatementChange,
   ToFrame,
 } from './protocol.ts';
 
@@ -95,18 +96,19 @@ function buildAnew(page: ShownPage): void {
     });
 }
 
-/** Font faces stand first in the stylesheet; they are kept apart, as setting them again makes the browser load them again. */
-const facesOf = (stylesheet: string) => /^(?:@font-face \{[^}]*\}\n)*/.exec(stylesheet)?.[0] ?? '';
+/** The widths that some statements ask for. */
+const breakpointsOf = (statements: readonly string[]) =>
+  (statements.join('').match(/\(width [^)]*\)/g) ?? []).join();
 
-const breakpointsOf = (stylesheet: string) => (stylesheet.match(/\(width [^)]*\)/g) ?? []).join();
-
-function showStylesheet(before: string, now: string): void {
-  const faces = facesOf(now);
-  if (faceStyle.textContent !== faces) faceStyle.textContent = faces;
-  exchangeRules(style, before.slice(facesOf(before).length), now.slice(faces.length));
+/** Shows the stylesheet that comes of the shown one; answers its statements. */
+function showStylesheet(before: readonly string[], changes: readonly StatementChange[]): readonly string[] {
+  exchangeRules(style, before, changes);
   // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
-  if (before !== '' && breakpointsOf(before) !== breakpointsOf(now))
-    byItself(() => window.dispatchEvent(new Event('resize')));
+  const isMoved = changes.some(
+    ({ from, gone, come }) => breakpointsOf(before.slice(from, from + gone)) !== breakpointsOf(come),
+  );
+  if (before.length > 0 && isMoved) byItself(() => window.dispatchEvent(new Event('resize')));
+  return changeStatements(before, changes);
 }
 
 function tellPainted(): void {
@@ -132,13 +134,16 @@ function showEnd(): void {
   if (top < beneath) scrollTo({ top: scrollY + top - beneath, behavior: 'instant' });
 }
 
-function render({ changed }: RenderMessage): void {
-  const before = rendered;
-  const page = { ...before, ...changed } as ShownPage;
+function render({ changed, sheet }: RenderMessage): void {
+  const before = rendered?.statements ?? [];
+  // Faces that are set again are loaded again.
+  if (changed.faces !== undefined && faceStyle.textContent !== changed.faces)
+    faceStyle.textContent = changed.faces;
+  const statements = sheet.length > 0 ? showStylesheet(before, sheet) : before;
+  const page = { ...rendered, ...changed, statements } as ShownPage;
   rendered = page;
   if (changed.language !== undefined) document.documentElement.lang = page.language;
   if (changed.direction !== undefined) document.documentElement.dir = page.direction;
-  if (changed.stylesheet !== undefined) showStylesheet(before?.stylesheet ?? '', page.stylesheet);
   if (changed.scene !== undefined) scene.innerHTML = page.scene;
   if (changed.atEnd !== undefined || changed.isLow !== undefined) {
     // The end of a page is in sight beneath what little is left of the page.

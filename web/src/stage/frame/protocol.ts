@@ -21,7 +21,9 @@ export interface Reveal {
 
 /** A page on the stage: markup, stylesheet and script of the output over a scene. */
 export interface ShownPage extends PageMarkup {
-  readonly stylesheet: string;
+  /** Its font faces, and the statements of the stylesheet behind them. */
+  readonly faces: string;
+  readonly statements: readonly string[];
   readonly script: string;
   readonly scene: string;
   readonly language: string;
@@ -39,10 +41,19 @@ export interface ShownPage extends PageMarkup {
   readonly column: string;
 }
 
+/** How a list of statements becomes another one: from a place on some go and others come. */
+export interface StatementChange {
+  readonly from: number;
+  readonly gone: number;
+  readonly come: readonly string[];
+}
+
 /** What changes of the page; the first message holds all of it. Reading a message takes longer the more is in it. */
 export interface RenderMessage {
   readonly type: 'render';
-  readonly changed: Partial<ShownPage>;
+  readonly changed: Partial<Omit<ShownPage, 'statements'>>;
+  /** How the stylesheet changes, the last place first, so that each one finds the places before it as they were. */
+  readonly sheet: readonly StatementChange[];
 }
 
 export interface PinMessage {

@@ -1,36 +1,44 @@
-/** The rules of a printed stylesheet, those under conditions as one: each ends with a brace at the start of a line. */
-const rulesOf = (stylesheet: string): readonly string[] => stylesheet.split(/(?<=^\}\n)/m);
+import type { StatementChange } from './protocol.ts';
 
-/** More changed rules than this are not put in one by one. */
-const MOST_CHANGED = 24;
+/** More changed statements than this are not put in one by one. */
+const MOST_CHANGED = 48;
+
+/** A list of statements with some changes, which name the last place first. */
+export function changeStatements(
+  before: readonly string[],
+  changes: readonly StatementChange[],
+): readonly string[] {
+  const statements = [...before];
+  for (const { from, gone, come } of changes) statements.splice(from, gone, ...come);
+  return statements;
+}
 
 /**
- * Shows a stylesheet in place of another. Where few rules differ only those are exchanged, which spares the browser the
- * others; the list of rules is the same as that of a fresh stylesheet.
+ * Shows a stylesheet that comes of another by some changes. Where these are few only those statements are exchanged, which
+ * spares the browser the others; its list of rules is the same as that of a fresh stylesheet.
  */
-export function exchangeRules(style: HTMLStyleElement, before: string, now: string): void {
-  const old = rulesOf(before);
-  const next = rulesOf(now);
-  const shorter = Math.min(old.length, next.length);
-  let first = 0;
-  while (first < shorter && old[first] === next[first]) first++;
-  let kept = 0;
-  while (kept < shorter - first && old[old.length - 1 - kept] === next[next.length - 1 - kept]) kept++;
+export function exchangeRules(
+  style: HTMLStyleElement,
+  before: readonly string[],
+  changes: readonly StatementChange[],
+): void {
   const { sheet } = style;
-  const isChanged = (index: number) => old.length !== next.length || old[index] !== next[index];
-  const gone = old.length - kept - first;
-  const come = next.length - kept - first;
+  const count = changes.reduce((sum, { gone, come }) => sum + gone + come.length, 0);
+  const setAnew = () => {
+    style.textContent = changeStatements(before, changes).join('');
+  };
   // A rule that the browser could not read is not in its list: places would be wrong.
-  if (!sheet || sheet.cssRules.length !== old.length || gone + come > MOST_CHANGED * 2) {
-    style.textContent = now;
+  if (!sheet || sheet.cssRules.length !== before.length || count > MOST_CHANGED) {
+    setAnew();
     return;
   }
   try {
-    for (let index = first + gone - 1; index >= first; index--) if (isChanged(index)) sheet.deleteRule(index);
-    for (let index = first; index < first + come; index++)
-      if (isChanged(index)) sheet.insertRule(next[index] ?? '', index);
+    for (const { from, gone, come } of changes) {
+      for (let index = from + gone - 1; index >= from; index--) sheet.deleteRule(index);
+      come.forEach((statement, index) => sheet.insertRule(statement, from + index));
+    }
   } catch {
     // A rule that cannot be read stands alone: the whole stylesheet leaves it out by itself.
-    style.textContent = now;
+    setAnew();
   }
 }
