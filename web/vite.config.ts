@@ -24,9 +24,43 @@ function packAssets(): Plugin {
   };
 }
 
+/**
+ * Writes which scripts each place needs besides the page's own, so that the server can have the browser fetch them while
+ * the page's own are still on their way: `places.json`, lists of paths by the names of the places' folders.
+ */
+function listPlaces(): Plugin {
+  return {
+    name: 'list-places',
+    apply: 'build',
+    generateBundle(_options, bundle) {
+      const chunks = Object.values(bundle).filter((output) => output.type === 'chunk');
+      const byName = new Map(chunks.map((chunk) => [chunk.fileName, chunk]));
+      const needed = (name: string, found = new Set<string>()): Set<string> => {
+        if (!found.has(name)) {
+          found.add(name);
+          for (const other of byName.get(name)?.imports ?? []) needed(other, found);
+        }
+        return found;
+      };
+      const entry = chunks.find((chunk) => chunk.isEntry && chunk.name === 'index');
+      const own = needed(entry?.fileName ?? '');
+      const places = chunks.flatMap(({ fileName, facadeModuleId }) => {
+        const place = /\/places\/([\w-]+)\/\1-place\.tsx$/.exec(facadeModuleId ?? '')?.[1];
+        const scripts = [...needed(fileName)].filter((name) => !own.has(name));
+        return place === undefined ? [] : [[place, scripts.map((name) => `/${name}`)] as const];
+      });
+      this.emitFile({
+        type: 'asset',
+        fileName: 'places.json',
+        source: JSON.stringify(Object.fromEntries(places)),
+      });
+    },
+  };
+}
+
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
-  plugins: [react(), tailwindcss(), packAssets()],
+  plugins: [react(), tailwindcss(), listPlaces(), packAssets()],
   build: {
     outDir: 'dist',
     emptyOutDir: true,

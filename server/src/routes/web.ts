@@ -23,6 +23,16 @@ function siteAhead(path: string): Record<string, string> {
   return id === undefined ? {} : { link: `</api/sites/${id}>; rel=preload; as=fetch; crossorigin` };
 }
 
+/** The place that a path leads to, by the name of its scripts. */
+function placeOf(path: string): string {
+  const [, first = '', , place = 'bench'] = path.split('/');
+  return first === 'sites' ? place : first === 'new' ? 'new-site' : 'sites';
+}
+
+/** Has the browser fetch the scripts of a place along with the page's own (HTML, `modulepreload`). */
+const scriptsAhead = (scripts: readonly string[]): string =>
+  scripts.map((path) => `<link rel="modulepreload" crossorigin href="${path}">`).join('');
+
 const IMMUTABLE = 'public, max-age=31536000, immutable';
 
 /** The built scripts and styles: each name stands for its content, for ever. */
@@ -51,6 +61,10 @@ export function pageRoutes(webRoot: string, { access, now }: Pick<Deps, 'access'
   const root = relative(process.cwd(), webRoot) || '.';
   const page = async (name: string) => readFile(join(webRoot, name), 'utf8');
   const pass = async () => (access ? passPath(await access.secret(), now()) : '');
+  const scriptsOf = async (place: string): Promise<readonly string[]> => {
+    const places = JSON.parse(await page('places.json')) as Record<string, readonly string[]>;
+    return Object.hasOwn(places, place) ? (places[place] ?? []) : [];
+  };
   routes.get('/icon.svg', serveStatic({ root }));
   routes.get('/frame', async (context) =>
     context.html((await page('frame.html')).replaceAll('"/assets/', `"${await pass()}/assets/`), 200, {
@@ -60,8 +74,9 @@ export function pageRoutes(webRoot: string, { access, now }: Pick<Deps, 'access'
   );
   routes.get('*', async (context) => {
     if (context.req.path.startsWith('/api/')) throw PROBLEMS.noRoute(context.req.path);
-    const told = `<meta name="${PASS_NAME}" content="${await pass()}" /></head>`;
-    return context.html((await page('index.html')).replace('</head>', told), 200, {
+    const scripts = await scriptsOf(placeOf(context.req.path));
+    const told = `<meta name="${PASS_NAME}" content="${await pass()}" />${scriptsAhead(scripts)}`;
+    return context.html((await page('index.html')).replace('</head>', `${told}</head>`), 200, {
       'content-security-policy': PAGE_POLICY,
       'cache-control': 'no-cache',
       ...siteAhead(context.req.path),

@@ -38,7 +38,8 @@ export interface Picked {
 
 interface Props {
   readonly site: Site;
-  readonly page: StagePage;
+  /** Null while it is being made: the frame is on its way meanwhile. */
+  readonly page: StagePage | null;
   readonly scene: Scene;
   /** Width of the page in px, and what is shown of its height. */
   readonly width: number;
@@ -172,7 +173,7 @@ export function Stage({
   const shown = useRef<ShownPage | null>(null);
   const [hanging, setHanging] = useState(NO_BOXES);
   const { press } = useCommands();
-  const whole = useMemo(() => shownPage(site, page, scene), [site, page, scene]);
+  const whole = useMemo(() => page && shownPage(site, page, scene), [site, page, scene]);
   const pins = useMemo(
     (): PinMessage => ({ type: 'pin', pinned, selected, reveal, outlined, inked }),
     [pinned, selected, reveal, outlined, inked],
@@ -214,8 +215,8 @@ export function Stage({
   const send = (content: ToFrame) => {
     if (ready.current) frame.current?.contentWindow?.postMessage(content, '*');
   };
-  const show = (next: ShownPage) => {
-    const changes = changesOf(shown.current, next);
+  const show = (next: ShownPage | null) => {
+    const changes = next && changesOf(shown.current, next);
     if (!changes) return;
     shown.current = ready.current ? next : null;
     send(changes);

@@ -14,10 +14,10 @@ import { createStore, type StoreApi } from 'zustand/vanilla';
 import { WORDS } from '../words/words.ts';
 import { checkEdit, loadChecks } from './check-edit.ts';
 import { ApiError, fetchChanges, fetchSite, sendChange, type LoggedChange } from './api.ts';
-import { takeSite } from './early.ts';
+import { takeSite, takeTab } from './early.ts';
 import { hearSite, type SiteEvent } from './site-events.ts';
 import { ownHistory, overtakenBy, type DoneChange } from './own-history.ts';
-import { adoptPending, claimTab, keepPending, ownTabs, randomId, type PendingChange } from './pending.ts';
+import { adoptPending, keepPending, ownTabs, randomId, type PendingChange } from './pending.ts';
 import { copyText } from './copy-text.ts';
 import { notify } from './notices.ts';
 
@@ -389,13 +389,12 @@ export function openSite(id: string): SiteStore {
     try {
       const [{ site, revision }, tab] = await Promise.all([
         takeSite(id),
-        book.tab === '' ? claimTab() : book.tab,
+        book.tab === '' ? takeTab() : book.tab,
       ]);
       book.tab = tab;
-      book.tabs = await ownTabs(tab);
+      const [tabs, adopted] = await Promise.all([ownTabs(tab), adoptPending(id, tab)]);
       if (book.closed) return;
-      Object.assign(book, { base: site, revision, log: [], from: revision + 1, older: true });
-      const adopted = await adoptPending(id, book.tab);
+      Object.assign(book, { tabs, base: site, revision, log: [], from: revision + 1, older: true });
       // What was saved without being confirmed stands in the site already.
       const newest =
         adopted.changes.length > 0 ? await fetchChanges(id, { before: revision + 1 }) : { changes: [] };

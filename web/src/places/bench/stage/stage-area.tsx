@@ -140,6 +140,20 @@ function useFoldedWidth(site: Site, piece: Piece): void {
   }, [selected, piece]);
 }
 
+/** Whether the bench has been drawn: what takes longer comes after, while the stage's frame is on its way. */
+function useAfterDrawing(): boolean {
+  const [drawn, setDrawn] = useState(false);
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      setDrawn(true);
+    });
+    return () => {
+      clearTimeout(timer);
+    };
+  }, []);
+  return drawn;
+}
+
 const NOT_MEASURED: readonly StageBox[] = [];
 
 const sign = 'absolute left-2 rounded-[2px] bg-ink px-1.5 text-small text-white';
@@ -162,7 +176,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const [measured, setMeasured] = useState(NOT_MEASURED);
   const chosen = useBench((state) => state.page);
   const besides = useMemo(() => ({ page: chosen }), [chosen]);
-  const page = useStagePage(site, piece, fonts, besides);
+  const page = useStagePage(site, useAfterDrawing() ? piece : null, fonts, besides);
   const elements = page?.compiled.elements;
   const { selected, pinned, reveal } = useSelection(site, piece, elements);
   const { drop, onCarry } = useCarrying(site);
@@ -216,7 +230,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
           scale={scale}
         />
       )}
-      {page && scene && (
+      {scene && (
         <div className={instead ? 'hidden' : ''}>
           <Stage
             site={site}
