@@ -58,6 +58,26 @@ function listPlaces(): Plugin {
   };
 }
 
+/**
+ * What every place needs stands in few scripts, as each costs the browser a request of its own; everything else is cut by
+ * who needs it.
+ */
+const TOGETHER = [
+  {
+    name: 'libraries',
+    test: /node_modules[\\/](?:react|react-dom|react-router|scheduler|swr|zustand|culori|saxes|xmlchars|@csstools)[\\/]/,
+  },
+  {
+    name: 'controls',
+    test: /node_modules[\\/](?:@radix-ui|@floating-ui|react-remove-scroll|react-style-singleton|aria-hidden|use-callback-ref|use-sidecar|get-nonce)/,
+  },
+  {
+    name: 'core',
+    test: /core[\\/]src[\\/](?:base|colour|drawings|kinds|links|model|print|resolve|text|values)[\\/](?!.*schema\.ts|integrity\.ts)/,
+  },
+  { name: 'output', test: /core[\\/]src[\\/](?:layout|output)[\\/]/ },
+];
+
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [react(), tailwindcss(), listPlaces(), packAssets()],
@@ -66,6 +86,9 @@ export default defineConfig({
     emptyOutDir: true,
     target: 'es2022',
     chunkSizeWarningLimit: 900,
-    rolldownOptions: { input: { index: page('index.html'), frame: page('frame.html') } },
+    rolldownOptions: {
+      input: { index: page('index.html'), frame: page('frame.html') },
+      output: { codeSplitting: { groups: TOGETHER } },
+    },
   },
 });
