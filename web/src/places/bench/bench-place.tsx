@@ -236,17 +236,18 @@ const Controls = memo(function Controls({
     () => (opensOver(piece) ? [piece] : [piece, ...panelsFrom(site, piece)]),
     [site, piece],
   );
+  // Layers of their own are not painted anew with the stage.
   return (
     <div
       className={`grid min-h-0 grow ${tall ? 'grid-cols-[184px_minmax(0,1fr)]' : 'grid-cols-[212px_minmax(0,1fr)]'}`}
     >
-      <div className="flex min-h-0 flex-col border-r border-twine">
+      <div className="isolate flex min-h-0 flex-col border-r border-twine">
         <div className="min-h-0 grow">
           <PartsOutline pieces={pieces} />
         </div>
         <SwatchTray site={site} />
       </div>
-      <div className="flex min-h-0 min-w-0 flex-col">
+      <div className="isolate flex min-h-0 min-w-0 flex-col">
         <Settings site={site} />
         <div className="min-h-0 grow">{scene && <LookSheet site={site} scene={scene} />}</div>
       </div>

@@ -1,7 +1,7 @@
 import type { ElementEntry } from '@hamaca/core';
 import { listenToHanging } from './hanging.ts';
 import { listenToMeasures } from './measures.ts';
-import { changeStatements, exchangeRules } from './sheet.ts';
+import { changeStatements, createSheet } from './sheet.ts';
 import type {
   FromFrame,
   LightMessage,
@@ -20,11 +20,12 @@ import type {
  * of each kind alone: markup is never patched but built anew, and the output's script is stopped and started with it.
  */
 
-const style = document.createElement('style');
 const ownStyle = document.createElement('style');
 ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-faint]{opacity:.3!important}`;
 const faceStyle = document.createElement('style');
-document.head.append(ownStyle, faceStyle, style);
+document.head.append(ownStyle, faceStyle);
+const sheet = createSheet(document.head);
+
 /** The pieces stand in the page's body as they do in a page: what holds them has no box. */
 function boxless(...children: Element[]): HTMLElement {
   const box = document.createElement('div');
@@ -102,7 +103,7 @@ const breakpointsOf = (statements: readonly string[]) =>
 
 /** Shows the stylesheet that comes of the shown one; answers its statements. */
 function showStylesheet(before: readonly string[], changes: readonly StatementChange[]): readonly string[] {
-  exchangeRules(style, before, changes);
+  sheet.show(before, changes);
   // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
   const isMoved = changes.some(
     ({ from, gone, come }) => breakpointsOf(before.slice(from, from + gone)) !== breakpointsOf(come),
@@ -134,12 +135,12 @@ function showEnd(): void {
   if (top < beneath) scrollTo({ top: scrollY + top - beneath, behavior: 'instant' });
 }
 
-function render({ changed, sheet }: RenderMessage): void {
+function render({ changed, sheet: changes }: RenderMessage): void {
   const before = rendered?.statements ?? [];
   // Faces that are set again are loaded again.
   if (changed.faces !== undefined && faceStyle.textContent !== changed.faces)
     faceStyle.textContent = changed.faces;
-  const statements = sheet.length > 0 ? showStylesheet(before, sheet) : before;
+  const statements = changes.length > 0 ? showStylesheet(before, changes) : before;
   const page = { ...rendered, ...changed, statements } as ShownPage;
   rendered = page;
   if (changed.language !== undefined) document.documentElement.lang = page.language;
