@@ -78,6 +78,12 @@ const TOGETHER = [
   { name: 'output', test: /core[\\/]src[\\/](?:layout|output)[\\/]/ },
 ];
 
+/** Scripts that run as a whole once a site is opened. */
+const RUN_AT_ONCE: ReadonlySet<string> = new Set(['core', 'output', 'bench-place']);
+
+/** Has a browser that knows it compile all functions of a script while that is still arriving, beside the page's own work. */
+const COMPILE_ALL = '//# allFunctionsCalledOnLoad';
+
 export default defineConfig({
   root: fileURLToPath(new URL('.', import.meta.url)),
   plugins: [react(), tailwindcss(), listPlaces(), packAssets()],
@@ -88,7 +94,10 @@ export default defineConfig({
     chunkSizeWarningLimit: 900,
     rolldownOptions: {
       input: { index: page('index.html'), frame: page('frame.html') },
-      output: { codeSplitting: { groups: TOGETHER } },
+      output: {
+        codeSplitting: { groups: TOGETHER },
+        postBanner: ({ name }) => (RUN_AT_ONCE.has(name) ? COMPILE_ALL : ''),
+      },
     },
   },
 });
