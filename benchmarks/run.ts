@@ -131,8 +131,11 @@ function compileRow(what: string, site: Site, budget: string): Row {
   let next = 0;
   const taken = alternate(
     {
-      compile: { prepare: () => copy(site), run: (document) => compileSite(document, { fonts: FONTS }) },
-      edited: { prepare: () => edit(next++ % 40), run: again },
+      compile: {
+        prepare: () => copy(site),
+        run: (document) => compileSite(document, { fonts: FONTS }).stylesheet,
+      },
+      edited: { prepare: () => edit(next++ % 40), run: (document) => again(document).stylesheet },
       postcss: () => postcss.parse(css).toString(),
     },
     600,

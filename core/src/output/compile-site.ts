@@ -5,7 +5,7 @@ import { SITE_SHAPE } from '../kinds/catalogue.ts';
 import { joined, type Fragment } from '../kinds/out.ts';
 import { changedLooks, isSameButPainted } from '../kinds/same-structure.ts';
 import type { Site } from '../kinds/site.ts';
-import { printStylesheet, type PrintedCss } from '../print/css.ts';
+import { cssText, printStylesheet, type PrintedCss } from '../print/css.ts';
 import { printHtml } from '../print/html.ts';
 import { styleRule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
 import type { Typeface } from '../text/typefaces.ts';
@@ -261,7 +261,7 @@ function finish({ markup, faces, printed, script }: Made): Compiled {
     pieces: markup.pieces,
     statements: printed.statements,
     get stylesheet() {
-      return printed.statements.join('');
+      return cssText(printed);
     },
     script: script.text,
     get elements() {

@@ -13,33 +13,15 @@ function printRule({ conditions, rule: { selector, declarations } }: Conditional
   return `${indent}${selector} {\n${lines}${indent}}\n`;
 }
 
-/** A stylesheet as it was printed, with the text of each of its rules for the next time. */
-export interface PrintedCss {
-  readonly sheet: Stylesheet;
-  readonly texts: readonly string[];
-  /** Its statements one after the other: neighbours under the same conditions share one. */
-  readonly statements: readonly string[];
-}
-
-/**
- * Prints a stylesheet as readable text. Most rules stay the same from one edit to the next: those that are the same objects
- * at the same place are not printed again.
- */
-export function printStylesheet(sheet: Stylesheet, last: PrintedCss | null = null): PrintedCss {
-  const texts = sheet.map((entry, index) => {
-    const known = last?.sheet[index] === entry ? last.texts[index] : undefined;
-    return known ?? printRule(entry);
-  });
-  const statements: string[] = [];
+/** Neighbours under the same conditions, which share one block, as text. */
+function printStatement(entries: Stylesheet): string {
   let text = '';
   let open: readonly string[] = [];
   const close = (keep: number) => {
     for (let depth = open.length; depth > keep; depth--) text += `${'  '.repeat(depth - 1)}}\n`;
-    if (keep > 0 || text === '') return;
-    statements.push(text);
-    text = '';
   };
-  sheet.forEach(({ conditions }, index) => {
+  for (const entry of entries) {
+    const { conditions } = entry;
     let shared = 0;
     while (shared < open.length && shared < conditions.length && open[shared] === conditions[shared])
       shared++;
@@ -47,11 +29,57 @@ export function printStylesheet(sheet: Stylesheet, last: PrintedCss | null = nul
     for (let depth = shared; depth < conditions.length; depth++)
       text += `${'  '.repeat(depth)}${conditions[depth] ?? ''} {\n`;
     open = conditions;
-    text += texts[index] ?? '';
-  });
+    text += printRule(entry);
+  }
   close(0);
-  return { sheet, texts, statements };
+  return text;
+}
+
+/** Where a statement ends that begins at a place: neighbours under the same outermost condition stand in one. */
+function endOf(sheet: Stylesheet, start: number): number {
+  const condition = sheet[start]?.conditions[0];
+  let end = start + 1;
+  if (condition !== undefined) while (sheet[end]?.conditions[0] === condition) end++;
+  return end;
+}
+
+/** A stylesheet as it was printed, for the next time. */
+export interface PrintedCss {
+  readonly sheet: Stylesheet;
+  /** Its statements one after the other, and the place of the first rule of each. */
+  readonly statements: readonly string[];
+  readonly starts: readonly number[];
+}
+
+/**
+ * Prints a stylesheet as readable text. Most rules stay the same from one edit to the next: statements of the same rules at
+ * the same place are not printed again.
+ */
+export function printStylesheet(sheet: Stylesheet, last: PrintedCss | null = null): PrintedCss {
+  const statements: string[] = [];
+  const starts: number[] = [];
+  const isSame = (start: number, end: number) => {
+    const index = statements.length;
+    if (last?.starts[index] !== start || (last.starts[index + 1] ?? last.sheet.length) !== end) return false;
+    for (let place = start; place < end; place++) if (last.sheet[place] !== sheet[place]) return false;
+    return true;
+  };
+  for (let start = 0; start < sheet.length;) {
+    const end = endOf(sheet, start);
+    const known = isSame(start, end) ? last?.statements[statements.length] : undefined;
+    statements.push(known ?? printStatement(sheet.slice(start, end)));
+    starts.push(start);
+    start = end;
+  }
+  return { sheet, statements, starts };
+}
+
+/** A printed stylesheet as one text. */
+export function cssText({ statements }: PrintedCss): string {
+  let text = '';
+  for (const statement of statements) text += statement;
+  return text;
 }
 
 /** A stylesheet as readable text. */
-export const printCss = (sheet: Stylesheet): string => printStylesheet(sheet).statements.join('');
+export const printCss = (sheet: Stylesheet): string => cssText(printStylesheet(sheet));

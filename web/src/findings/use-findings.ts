@@ -8,10 +8,24 @@ type Fetched = ChecksRequest['fetched'];
 
 const NOTHING_FETCHED: Fetched = new Map<string, FetchedLink>();
 
+/** How long a site must stay as it is before the checks look at it, in ms; the first one is looked at at once. */
+const PAUSE = 100;
+
+/** What is asked of the checks. */
 interface Asked {
   readonly site: Site;
   readonly fetched: Fetched;
   readonly answer: Promise<readonly Finding[]>;
+  readonly resolve: (findings: readonly Finding[]) => void;
+  isSent: boolean;
+}
+
+function createAsked(site: Site, fetched: Fetched): Asked {
+  let resolve: Asked['resolve'] = () => undefined;
+  const answer = new Promise<readonly Finding[]>((settle) => {
+    resolve = settle;
+  });
+  return { site, fetched, answer, resolve, isSent: false };
 }
 
 /** How far the newest checks are, 0 to 1; null where none run. */
@@ -21,35 +35,48 @@ const progress = createStore<{ readonly share: number | null }>(() => ({ share: 
 export const useChecking = (): number | null => useStore(progress, ({ share }) => share);
 
 let worker: Worker | null = null;
-let count = 0;
-/** Answers that are waited for, by the id of what was asked. */
-const waiting = new Map<number, (findings: readonly Finding[]) => void>();
-let last: Asked | null = null;
+/** What the worker is at; it is asked for one thing after the other, and only for the newest. */
+let running: Asked | null = null;
+let newest: Asked | null = null;
+let pause: ReturnType<typeof setTimeout> | undefined;
 
 function startWorker(): Worker {
   const started = new Worker(new URL('../workers/run-checks.ts', import.meta.url), { type: 'module' });
   started.addEventListener('message', ({ data }: MessageEvent<ChecksAnswer | ChecksProgress>) => {
     const isDone = 'findings' in data;
-    if (data.id === count) progress.setState({ share: isDone ? null : data.share });
+    if (running === newest) progress.setState({ share: isDone ? null : data.share });
     if (!isDone) return;
-    waiting.get(data.id)?.(data.findings);
-    waiting.delete(data.id);
+    running?.resolve(data.findings);
+    running = null;
+    // What was asked meanwhile has had its pause.
+    if (pause === undefined) send();
   });
   return started;
 }
 
+function send(): void {
+  pause = undefined;
+  if (running || !newest || newest.isSent) return;
+  running = newest;
+  running.isSent = true;
+  const { site, fetched } = running;
+  worker ??= startWorker();
+  worker.postMessage({ site, fetched } satisfies ChecksRequest);
+}
+
 /** The findings of a site, from a worker; everyone who asks about the same site gets the same answer. */
 function askFindings(site: Site, fetched: Fetched): Promise<readonly Finding[]> {
-  if (last?.site === site && last.fetched === fetched) return last.answer;
-  worker ??= startWorker();
-  const id = ++count;
+  if (newest?.site === site && newest.fetched === fetched) return newest.answer;
+  const asked = createAsked(site, fetched);
+  const overtaken = newest?.isSent === false ? newest : null;
+  if (overtaken) void asked.answer.then(overtaken.resolve);
+  const isFirst = newest === null;
+  newest = asked;
   progress.setState({ share: 0 });
-  worker.postMessage({ id, site, fetched } satisfies ChecksRequest);
-  const answer = new Promise<readonly Finding[]>((resolve) => {
-    waiting.set(id, resolve);
-  });
-  last = { site, fetched, answer };
-  return answer;
+  clearTimeout(pause);
+  if (isFirst) send();
+  else pause = setTimeout(send, PAUSE);
+  return asked.answer;
 }
 
 /** What the checks find, a moment behind the edits; null until the first answer. */

@@ -2,29 +2,26 @@ import { runChecks, type FetchedLink, type Finding, type Site } from '@hamaca/co
 import { familyList, loadFonts } from '../media/load-fonts.ts';
 
 export interface ChecksRequest {
-  readonly id: number;
   readonly site: Site;
   readonly fetched: ReadonlyMap<string, FetchedLink>;
 }
 
 /** How much of what was asked is done, 0 to 1. */
 export interface ChecksProgress {
-  readonly id: number;
   readonly share: number;
 }
 
 export interface ChecksAnswer {
-  readonly id: number;
   readonly findings: readonly Finding[];
 }
 
-async function answer({ id, site, fetched }: ChecksRequest): Promise<void> {
+async function answer({ site, fetched }: ChecksRequest): Promise<void> {
   // Where no measures come, rows are not judged and everything else is.
   const fonts = await loadFonts(familyList(site)).catch(() => null);
   const findings = runChecks(site, fetched, fonts?.measure ?? null, (share) => {
-    self.postMessage({ id, share } satisfies ChecksProgress);
+    self.postMessage({ share } satisfies ChecksProgress);
   });
-  self.postMessage({ id, findings } satisfies ChecksAnswer);
+  self.postMessage({ findings } satisfies ChecksAnswer);
 }
 
 self.addEventListener('message', ({ data }: MessageEvent<ChecksRequest>) => void answer(data));
