@@ -139,9 +139,13 @@ export function PageTable({ site, pieces, rows, chosen, onChoose, onFold }: Prop
     if (!rows[toRow] || !pieces[toColumn]) return;
     setStop([toRow, toColumn]);
     virtual.scrollToIndex(toRow);
-    requestAnimationFrame(() => {
-      scroller.current?.querySelector<HTMLElement>(`[data-at="${toRow} ${toColumn}"]`)?.focus();
-    });
+    // In the key's own task, as the next key may follow at once; only what is far out of sight has to be drawn first.
+    const focusCell = () => {
+      const cell = scroller.current?.querySelector<HTMLElement>(`[data-at="${toRow} ${toColumn}"]`);
+      cell?.focus();
+      return cell != null;
+    };
+    if (!focusCell()) requestAnimationFrame(focusCell);
   };
   const columns = { gridTemplateColumns: `${FIRST}px repeat(${pieces.length}, ${COLUMN}px)` };
   const width = FIRST + pieces.length * COLUMN;
