@@ -151,3 +151,27 @@ test('arrangements are radio buttons: arrows choose, one is a stop', async ({ pa
   }).toPass();
   expect(await group.getByRole('radio', { checked: true }).textContent()).not.toBe(before);
 });
+
+test('the page of each place has its scripts fetched ahead, all of them there; an unknown place has none', async ({
+  page,
+}) => {
+  const id = await copyDemo(page);
+  const own = new Set<string>();
+  const ahead = async (path: string) => {
+    const html = await (await page.request.get(path)).text();
+    return [...html.matchAll(/<link rel="modulepreload"[^>]* href="([^"]+)"/g)].flatMap(
+      ([, href = '']) => href,
+    );
+  };
+  for (const href of await ahead(`/sites/${id}/none`)) own.add(href);
+  for (const [name, { path }] of Object.entries(PLACES)) {
+    const scripts = (await ahead(path(id))).filter((href) => !own.has(href));
+    const place = name.replace(' ', '-');
+    expect(
+      scripts.some((href) => href.includes(`${place}-place-`)),
+      name,
+    ).toBe(true);
+    for (const href of scripts) expect((await page.request.get(href)).status(), href).toBe(200);
+  }
+  expect(await ahead(`/sites/${id}/constructor`)).toEqual([...own]);
+});
