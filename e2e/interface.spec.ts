@@ -1,5 +1,6 @@
 import type { Page } from '@playwright/test';
 import { copyDemo, expect, stageFrame, test } from './support/app.ts';
+import { wholeMarisma } from './support/output.ts';
 
 /*
  * What every place of the interface owes to everybody, walked place by place: one first heading, tables without nameless
@@ -97,6 +98,23 @@ test('the bench is usable at 1024 by 700: stage, outline, five rows of the sheet
   expect(seen).toBeGreaterThanOrEqual(4);
   const stage = await page.locator('iframe[title="Stage"]').boundingBox();
   expect(stage?.height).toBeGreaterThan(180);
+});
+
+test('the bar of a large site keeps within the window, alone and with two versions held against each other', async ({
+  page,
+}) => {
+  const id = await copyDemo(page, wholeMarisma());
+  await page.goto(`/sites/${id}/bench/header`);
+  await stageFrame(page);
+  const compare = page.getByRole('button', { name: 'Compare' });
+  await compare.waitFor();
+  for (const isCompared of [false, true]) {
+    if (isCompared) await compare.click();
+    for (const width of [1024, 1131, 1152, 1261, 1280, 1366, 1421]) {
+      await page.setViewportSize({ width, height: 800 });
+      expect(await cutOff(page), `cut off at ${width}`).toEqual([]);
+    }
+  }
 });
 
 test('menus and panes are tabs: one stop, arrows go on, the chosen one is shown', async ({ page }) => {

@@ -96,7 +96,7 @@ const isSameBar = (a: PieceBarProps, b: PieceBarProps) =>
   scrolling(a.site) === scrolling(b.site);
 
 /** A full bar keeps its buttons closer together. */
-const TIGHT = 'slim:!px-1.5';
+const TIGHT = 'snug:!px-2 slim:!px-1.5';
 
 const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   const chosen = useScene(site);
@@ -119,18 +119,23 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
     useBench((state) => state.selected),
   );
   return (
-    <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench whitespace-nowrap slim:gap-2">
+    <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench whitespace-nowrap snug:gap-2">
       <PieceTabs site={site} piece={piece} />
       <span className={`min-w-0 truncate text-ink-faint slim:hidden ${hasOthers ? 'max-2xl:sr-only' : ''}`}>
         at <span data-testid="band">{band?.name}</span>
       </span>
       {kind && <Pins site={site} kind={kind} />}
-      <span className="ml-auto flex shrink-0 items-center gap-2 slim:gap-1">
+      <span className="ml-auto flex shrink-0 items-center gap-2 snug:gap-1">
         <Starters piece={piece} />
-        <CommandButton id="bench-spread" className={TIGHT} label="Spread" pressed={spread} />
+        <CommandButton
+          id="bench-spread"
+          className={compare === 'beside' ? `${TIGHT} scant:hidden` : TIGHT}
+          label="Spread"
+          pressed={spread}
+        />
         <CommandButton
           id="bench-measures"
-          className={compare === 'beside' ? 'slim:hidden' : TIGHT}
+          className={compare === 'beside' ? 'slim:hidden' : `${TIGHT} scant:hidden`}
           label="Measures"
           pressed={measuring}
         />
@@ -138,7 +143,12 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
         {compare === 'beside' && <CommandButton id="bench-keep" className={TIGHT} label="Keep this" />}
         {hasOthers && (
           <>
-            <CommandButton id="bench-faint" label={<FaintDrawing />} pressed={faint} />
+            <CommandButton
+              id="bench-faint"
+              className="scant:hidden"
+              label={<FaintDrawing />}
+              pressed={faint}
+            />
             <PageChoice site={site} piece={piece} />
           </>
         )}

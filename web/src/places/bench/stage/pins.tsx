@@ -14,7 +14,7 @@ export function Pins({ site, kind }: { readonly site: Site; readonly kind: SlotK
     <div role="group" aria-label="Frozen states" className="flex items-center gap-1">
       <span className="mr-1 text-small text-ink-faint slim:sr-only">freeze</span>
       <Button
-        className="!h-6 slim:!px-1.5"
+        className="!h-6 snug:!px-1.5"
         pressed={pins.length === 0}
         onClick={() => {
           benchStore.setState({ pins: [], state: 'rest' });
@@ -25,7 +25,7 @@ export function Pins({ site, kind }: { readonly site: Site; readonly kind: SlotK
       {states.map((state) => (
         <Button
           key={state}
-          className="!h-6 slim:!px-1.5"
+          className="!h-6 snug:!px-1.5"
           pressed={pins.includes(state)}
           onClick={() => {
             togglePin(state);

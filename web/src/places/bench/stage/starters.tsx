@@ -15,7 +15,7 @@ export function Starters({ piece }: { readonly piece: Piece }) {
   const shown = useBench((state) => state.designs);
   return (
     <>
-      <CommandButton id="bench-starters" className="slim:!px-1.5" label="Designs" />
+      <CommandButton id="bench-starters" className="snug:!px-2 slim:!px-1.5" label="Designs" />
       {shown !== 'none' && <Shown id={piece.id} isNew={shown === 'of a new piece'} />}
     </>
   );
