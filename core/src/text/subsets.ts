@@ -22,17 +22,18 @@ const patternOf = (ranges: string) =>
     'u',
   );
 
-/** Punctuation and marks that the file that is always loaded has as well. */
-const ALWAYS = '\\u0300-\\u0308\\u200c-\\u2010';
+/** What stands beyond Latin-1. */
+const BEYOND = /[^\u0000-\u00ff]+/g;
 
-/** Everything that stands in no file but those of subsets. */
-const BEYOND = new RegExp(`[^\\u0000-\\u00ff${ALWAYS}]+`, 'gu');
+/** Punctuation and marks that the file that is always loaded has as well. */
+const ALWAYS = /[\u0300-\u0308\u200c-\u2010]/gu;
 
 const PATTERNS = Object.entries(SUBSETS).map(([id, ranges]) => [id as Subset, patternOf(ranges)] as const);
 
 /** The subsets that some words need of a typeface that has these. */
 export function neededSubsets(words: string, has: readonly Subset[]): readonly Subset[] {
-  const beyond = has.length === 0 ? '' : (words.match(BEYOND) ?? []).join('');
+  const found = has.length === 0 ? null : words.match(BEYOND);
+  const beyond = found?.join('').replaceAll(ALWAYS, '') ?? '';
   if (beyond === '') return [];
   return PATTERNS.filter(([id, pattern]) => has.includes(id) && pattern.test(beyond)).map(([id]) => id);
 }
