@@ -1,5 +1,5 @@
 import type { FetchedLink, Finding, Site } from '@hamaca/core';
-import { useEffect, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
 import type { ChecksAnswer, ChecksProgress, ChecksRequest } from '../workers/run-checks.ts';
@@ -8,16 +8,16 @@ type Fetched = ChecksRequest['fetched'];
 
 const NOTHING_FETCHED: Fetched = new Map<string, FetchedLink>();
 
-/** How long a site must stay as it is before the checks look at it, in ms; the first one is looked at at once. */
+/** How long a site must stay as it is before the checks look at it, in ms; what is asked for first they look at at once. */
 const PAUSE = 100;
 
-/** What is asked of the checks. */
+/** What is asked of the checks, and by whom. */
 interface Asked {
   readonly site: Site;
   readonly fetched: Fetched;
+  readonly wantedBy: Set<object>;
   readonly answer: Promise<readonly Finding[]>;
   readonly resolve: (findings: readonly Finding[]) => void;
-  isSent: boolean;
 }
 
 function createAsked(site: Site, fetched: Fetched): Asked {
@@ -25,7 +25,7 @@ function createAsked(site: Site, fetched: Fetched): Asked {
   const answer = new Promise<readonly Finding[]>((settle) => {
     resolve = settle;
   });
-  return { site, fetched, answer, resolve, isSent: false };
+  return { site, fetched, wantedBy: new Set(), answer, resolve };
 }
 
 /** How far the newest checks are, 0 to 1; null where none run. */
@@ -35,18 +35,20 @@ const progress = createStore<{ readonly share: number | null }>(() => ({ share: 
 export const useChecking = (): number | null => useStore(progress, ({ share }) => share);
 
 let worker: Worker | null = null;
-/** What the worker is at; it is asked for one thing after the other, and only for the newest. */
+/** What waits for its turn, what the worker is at, and what it was at last. */
+let queue: readonly Asked[] = [];
 let running: Asked | null = null;
-let newest: Asked | null = null;
+let answered: Asked | null = null;
 let pause: ReturnType<typeof setTimeout> | undefined;
 
 function startWorker(): Worker {
   const started = new Worker(new URL('../workers/run-checks.ts', import.meta.url), { type: 'module' });
   started.addEventListener('message', ({ data }: MessageEvent<ChecksAnswer | ChecksProgress>) => {
     const isDone = 'findings' in data;
-    if (running === newest) progress.setState({ share: isDone ? null : data.share });
+    if (queue.length === 0) progress.setState({ share: isDone ? null : data.share });
     if (!isDone) return;
     running?.resolve(data.findings);
+    answered = running;
     running = null;
     // What was asked meanwhile has had its pause.
     if (pause === undefined) send();
@@ -56,24 +58,37 @@ function startWorker(): Worker {
 
 function send(): void {
   pause = undefined;
-  if (running || !newest || newest.isSent) return;
-  running = newest;
-  running.isSent = true;
-  const { site, fetched } = running;
+  const [next, ...others] = queue;
+  if (running || !next) return;
+  queue = others;
+  running = next;
   worker ??= startWorker();
-  worker.postMessage({ site, fetched } satisfies ChecksRequest);
+  worker.postMessage({ site: next.site, fetched: next.fetched } satisfies ChecksRequest);
+}
+
+/** Somebody wants an answer no more: what nobody waits for is not looked at. */
+function leave(who: object): void {
+  for (const asked of queue) asked.wantedBy.delete(who);
+  queue = queue.filter(({ wantedBy }) => wantedBy.size > 0);
 }
 
 /** The findings of a site, from a worker; everyone who asks about the same site gets the same answer. */
-function askFindings(site: Site, fetched: Fetched): Promise<readonly Finding[]> {
-  if (newest?.site === site && newest.fetched === fetched) return newest.answer;
-  const asked = createAsked(site, fetched);
-  const overtaken = newest?.isSent === false ? newest : null;
-  if (overtaken) void asked.answer.then(overtaken.resolve);
-  const isFirst = newest === null;
-  newest = asked;
+function askFindings(
+  who: object,
+  site: Site,
+  fetched: Fetched,
+  isFirst: boolean,
+): Promise<readonly Finding[]> {
+  const known = [answered, running, ...queue].find(
+    (asked) => asked?.site === site && asked.fetched === fetched,
+  );
+  const asked = known ?? createAsked(site, fetched);
+  asked.wantedBy.add(who);
+  if (known) return known.answer;
+  queue = [...queue, asked];
   progress.setState({ share: 0 });
   clearTimeout(pause);
+  pause = undefined;
   if (isFirst) send();
   else pause = setTimeout(send, PAUSE);
   return asked.answer;
@@ -85,14 +100,18 @@ export function useFindings(
   fetched: Fetched = NOTHING_FETCHED,
 ): readonly Finding[] | null {
   const [findings, setFindings] = useState<readonly Finding[] | null>(null);
+  const who = useRef({ hasAsked: false });
   useEffect(() => {
     if (!site) return;
+    const asker = who.current;
     let isWanted = true;
-    void askFindings(site, fetched).then((found) => {
+    void askFindings(asker, site, fetched, !asker.hasAsked).then((found) => {
       if (isWanted) setFindings(found);
     });
+    asker.hasAsked = true;
     return () => {
       isWanted = false;
+      leave(asker);
     };
   }, [site, fetched]);
   return findings;
