@@ -246,20 +246,23 @@ const clear = (name: string) => {
   for (const element of holder.querySelectorAll(`[${name}]`)) element.removeAttribute(name);
 };
 
+/** Marks one element alone. What is marked so already is not touched: the browser would style it anew. */
+function mark(name: string, marked: Element | null, value = ''): void {
+  for (const other of holder.querySelectorAll(`[${name}]`)) if (other !== marked) other.removeAttribute(name);
+  if (marked && marked.getAttribute(name) !== value) marked.setAttribute(name, value);
+}
+
 function pin(message: PinMessage): void {
   pinned = message;
-  clear('data-pin');
-  clear('data-chosen');
-  clear('data-faint');
-  const { inked } = message;
-  if (inked !== null) for (const root of roots()) root.toggleAttribute('data-faint', !root.matches(inked));
+  const { inked, outlined } = message;
+  if (inked === null) clear('data-faint');
+  else for (const root of roots()) root.toggleAttribute('data-faint', !root.matches(inked));
   const chosen = findElement(message.selected);
+  mark('data-chosen', outlined ? chosen : null);
+  const states = message.pinned?.states ?? [];
+  mark('data-pin', states.length > 0 ? findElement(message.pinned) : null, states.join(' '));
   revealPanel(message, chosen);
   revealSubmenus(message, chosen);
-  if (message.outlined) chosen?.setAttribute('data-chosen', '');
-  const frozen = findElement(message.pinned);
-  if (frozen && message.pinned && message.pinned.states.length > 0)
-    frozen.setAttribute('data-pin', message.pinned.states.join(' '));
   freezeScrolled();
 }
 
