@@ -8,7 +8,8 @@ import {
   type PropertyId,
   type Site,
 } from '@hamaca/core';
-import { startTransition, useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react';
+import { afterPaint } from '../../../store/after-paint.ts';
 import { benchStore } from '../../../store/bench-store.ts';
 import { notify } from '../../../store/notices.ts';
 import { useSite, useSiteStore } from '../../../store/open-site.tsx';
@@ -54,6 +55,8 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
   const newest = useRef(text);
   const [error, setError] = useState<string | null>(null);
   const ended = useRef(false);
+  const stopDrawing = useRef<(() => void) | null>(null);
+  useEffect(() => () => stopDrawing.current?.(), []);
 
   useEffect(() => {
     input.current?.focus();
@@ -70,11 +73,12 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
     setText(typed);
     setError(null);
   };
-  /** The stage goes first: the cell itself is drawn in a later task. */
+  /** The stage goes first: the cell itself is drawn once that stands on the screen. */
   const step = (typed: string) => {
     show(typed);
-    startTransition(() => {
-      setText(typed);
+    stopDrawing.current?.();
+    stopDrawing.current = afterPaint(() => {
+      setText(newest.current);
       setError(null);
     });
   };
