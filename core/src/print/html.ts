@@ -62,21 +62,24 @@ const isInline = (node: HtmlNode) => node.node !== 'element' || node.tag === 'sv
 function printForeign({ tag, attributes, children }: HtmlElement): string {
   const start = `<${tag}${printAttributes(attributes)}`;
   if (children.length === 0) return `${start}/>`;
-  const inner = children.map((child) =>
-    child.node === 'text' ? escapeText(child.text) : printForeign(child),
-  );
-  return `${start}>${inner.join('')}</${tag}>`;
+  let text = `${start}>`;
+  for (const child of children) text += child.node === 'text' ? escapeText(child.text) : printForeign(child);
+  return `${text}</${tag}>`;
 }
 
 function printElement(node: HtmlElement, indent: string): string {
-  if (node.tag === 'svg') return printForeign(node);
-  const open = `<${node.tag}${printAttributes(node.attributes)}>`;
-  if (VOID.has(node.tag)) return open;
+  const { tag, attributes, children } = node;
+  if (tag === 'svg') return printForeign(node);
+  let text = `<${tag}${printAttributes(attributes)}>`;
+  if (VOID.has(tag)) return text;
   // Drawings and text stand on their element's line, so that no white space is added where it would show.
-  if (node.children.every(isInline))
-    return `${open}${node.children.map((child) => printNode(child, '')).join('')}</${node.tag}>`;
+  if (children.every(isInline)) {
+    for (const child of children) text += printNode(child, '');
+    return `${text}</${tag}>`;
+  }
   const inner = `${indent}  `;
-  return `${open}\n${node.children.map((child) => inner + printNode(child, inner)).join('\n')}\n${indent}</${node.tag}>`;
+  for (const child of children) text += `\n${inner}${printNode(child, inner)}`;
+  return `${text}\n${indent}</${tag}>`;
 }
 
 const printNode = (node: HtmlNode, indent: string): string =>
@@ -87,5 +90,7 @@ export const printMarkup = (node: HtmlElement): string => printElement(node, '')
 
 /** A tree of markup as indented HTML with a final line break. The same tree gives the same bytes. */
 export function printHtml(nodes: readonly HtmlNode[]): string {
-  return nodes.map((node) => `${printNode(node, '')}\n`).join('');
+  let text = '';
+  for (const node of nodes) text += `${printNode(node, '')}\n`;
+  return text;
 }
