@@ -109,6 +109,9 @@ const arrangedIn = memoise((look: SlotLook): string => {
 const ASKED: readonly PropertyId[] = [
   'offsetBlock',
   'offsetInline',
+  'comeCurve',
+  'comeDelay',
+  'goTime',
   'notch',
   'indent',
   'signTurn',

@@ -278,7 +278,7 @@ function bottomRules(boxes: readonly Boxes[], height: string, out: PartOut): rea
 /** Links beneath one another, or each with what is nested in it in a column of its own. */
 function standingRules(form: 'beneath one another' | 'in columns', out: PartOut): readonly ConditionalRule[] {
   return out.inRow([
-    [firmly(out, ''), [['flex', form === 'in columns' ? '1 1 auto' : '0 1 auto']]],
+    [firmly(out, ''), [['flex', form === 'in columns' ? 'auto' : '0 1 auto']]],
     [
       list(out),
       form === 'in columns'

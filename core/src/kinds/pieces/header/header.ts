@@ -182,9 +182,9 @@ function rules(header: Header, out: PieceOut): ConditionalRule[] {
   const folded = out.foldsBelow === null ? '' : ` and (width < ${out.foldsBelow}px)`;
   const lies = sticks(header) || header.over;
   return [
-    ...stands(header, out).flatMap(({ value, conditions }) =>
-      widely(standRules(header, value, out), conditions),
-    ),
+    ...out
+      .inBands((band) => (out.isShownIn(band) ? standRules(header, standIn(header, band, out), out) : []))
+      .flatMap(({ value, conditions }) => widely(value, conditions)),
     // What could not fold for want of a script makes it tall: it stands in the page then.
     ...(lies && out.foldsBelow !== null
       ? [

@@ -128,15 +128,33 @@ interface Mover {
   readonly closed: string;
 }
 
-/** Times and curve, which the look of the panel or the block says. */
-function timing(out: PieceOut, goes: boolean): Declaration[] {
-  const time = out.variable('come-time');
-  return [
-    ['transition-duration', goes ? `var(${out.variable('go-time')}, var(${time}))` : `var(${time})`],
-    ['transition-timing-function', `var(${out.variable('come-curve')}, ease)`],
-    ['transition-delay', goes ? '0s' : `var(${out.variable('come-delay')}, 0s)`],
-  ];
+/** What looks of a panel and its blocks say of a motion besides how long it takes to come; the rest is as browsers have it. */
+interface Times {
+  readonly curve: boolean;
+  readonly delay: boolean;
+  readonly leaving: boolean;
 }
+
+function timesSaid(panel: Panel, out: PieceOut): Times {
+  const says = (id: PropertyId) =>
+    out.saysOf(panel.id, 'panel', id) || panel.blocks.some((block) => out.saysOf(block.id, 'block', id));
+  return { curve: says('comeCurve'), delay: says('comeDelay'), leaving: says('goTime') };
+}
+
+/** How long something takes to come, and how, as the look of the panel or the block says. */
+const comingTimes = (out: PieceOut, { curve, delay }: Times): Declaration[] => [
+  ['transition-duration', `var(${out.variable('come-time')})`],
+  ...(curve ? [['transition-timing-function', `var(${out.variable('come-curve')}, ease)`] as const] : []),
+  ...(delay ? [['transition-delay', `var(${out.variable('come-delay')}, 0s)`] as const] : []),
+];
+
+/** What is different where it goes. */
+const goingTimes = (out: PieceOut, { delay, leaving }: Times): Declaration[] => [
+  ...(leaving
+    ? [['transition-duration', `var(${out.variable('go-time')}, var(${out.variable('come-time')}))`] as const]
+    : []),
+  ...(delay ? [['transition-delay', '0s'] as const] : []),
+];
 
 /** Rules under which something is away, mirrored where that makes a difference. */
 function awayRules(selector: string, { declarations, mirrored }: Away, ...conditions: string[]) {
@@ -150,7 +168,14 @@ function awayRules(selector: string, { declarations, mirrored }: Away, ...condit
 const inPlace = (moved: readonly string[]): Declaration[] =>
   moved.includes('clip-path') ? [['clip-path', `inset(${ROOM})`]] : [];
 
-function moverRules(mover: Mover, values: Values, own: OwnEdge, out: PieceOut, lasting: readonly string[]) {
+function moverRules(
+  mover: Mover,
+  values: Values,
+  own: OwnEdge,
+  out: PieceOut,
+  times: Times,
+  lasting: readonly string[],
+) {
   const { comes, goes, from, to } = readComing(values, own);
   const before = awayOf(comes, from);
   const after = awayOf(goes, to);
@@ -161,16 +186,16 @@ function moverRules(mover: Mover, values: Values, own: OwnEdge, out: PieceOut, l
       mover.itself,
       [
         ['transition-property', [...moved, ...lasting].join(', ')],
-        ...timing(out, false),
+        ...comingTimes(out, times),
         ...(lasting.length > 0 ? [['transition-behavior', 'allow-discrete'] as const] : []),
       ],
       MAY_MOVE,
     ),
     ...(cut.length > 0 ? [styleRule(mover.opened, cut, MAY_MOVE)] : []),
-    styleRule(mover.closed, timing(out, true), MAY_MOVE),
+    ...awayRules(mover.closed, { declarations: goingTimes(out, times), mirrored: [] }, MAY_MOVE),
     ...awayRules(mover.closed, after, MAY_MOVE),
     ...awayRules(mover.opened, before, MAY_MOVE, BEFORE),
-    ...(comes === 'one by one' ? oneByOne(mover, out) : []),
+    ...(comes === 'one by one' ? oneByOne(mover, out, times) : []),
   ];
 }
 
@@ -180,20 +205,27 @@ const MOST_APART = 12;
 const APART = 50;
 
 /** The links of menus that come one after another. */
-function oneByOne({ opened }: Mover, out: PieceOut): ConditionalRule[] {
+function oneByOne({ opened }: Mover, out: PieceOut, times: Times): ConditionalRule[] {
   const link = `${opened} nav>ul>li`;
   const behind = Array.from({ length: MOST_APART }, (_, index) => index + 1);
   return [
     styleRule(link, [FADED, ['translate', '0 12px']], MAY_MOVE, BEFORE),
     styleRule(
       link,
-      [['transition-property', 'opacity, translate'], ...timing(out, false).slice(0, 2)],
+      [['transition-property', 'opacity, translate'], ...comingTimes(out, { ...times, delay: false })],
       MAY_MOVE,
     ),
     ...behind.map((place) =>
       styleRule(
         `${link}:nth-child(${place === MOST_APART ? `n + ${place}` : place})`,
-        [['transition-delay', `calc(var(${out.variable('come-delay')}, 0s) + ${place * APART}ms)`]],
+        [
+          [
+            'transition-delay',
+            times.delay
+              ? `calc(var(${out.variable('come-delay')}, 0s) + ${place * APART}ms)`
+              : `${place * APART}ms`,
+          ],
+        ],
         MAY_MOVE,
       ),
     ),
@@ -201,19 +233,19 @@ function oneByOne({ opened }: Mover, out: PieceOut): ConditionalRule[] {
 }
 
 /** The scrim fades as its panel comes and goes. */
-function scrimRules({ itself, opened, closed }: Mover, out: PieceOut): ConditionalRule[] {
+function scrimRules({ itself, opened, closed }: Mover, out: PieceOut, times: Times): ConditionalRule[] {
   const behind = '::backdrop';
   return [
     styleRule(
       itself + behind,
       [
         ['transition-property', 'opacity, display, overlay'],
-        ...timing(out, false),
+        ...comingTimes(out, times),
         ['transition-behavior', 'allow-discrete'],
       ],
       MAY_MOVE,
     ),
-    styleRule(closed + behind, [FADED, ...timing(out, true)], MAY_MOVE),
+    styleRule(closed + behind, [FADED, ...goingTimes(out, times)], MAY_MOVE),
     styleRule(opened + behind, [FADED], MAY_MOVE, BEFORE),
   ];
 }
@@ -233,6 +265,7 @@ export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
     out.saidOf(block.id, 'block', ASKED).map((said) => ({ block, ...said })),
   );
   const moving = blocks.filter(({ value }) => moves(value));
+  const times = timesSaid(panel, out);
   const at = (root: string, block: Block) => `${root} .${out.classOf(block.id, 'block')}`;
   return [
     ...out
@@ -241,22 +274,24 @@ export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
       .flatMap(({ value, conditions }) => {
         const own = ownEdge(placeIn(value, out.openedFrom), out.openedFrom);
         const rules = [
-          ...moverRules(mover, value, own, out, ['display', 'overlay']),
-          ...scrimRules(mover, out),
+          ...moverRules(mover, value, own, out, times, ['display', 'overlay']),
+          ...scrimRules(mover, out, times),
         ];
         return widely(rules, conditions);
       }),
     // A block waits for itself, not as its panel does: said as its look is and before it.
-    ...[...new Set(moving.map(({ block }) => block))].map((block) =>
-      styleRule(out.atOf(block.id, 'block'), [[out.variable('come-delay'), '0s']]),
-    ),
+    ...(times.delay
+      ? [...new Set(moving.map(({ block }) => block))].map((block) =>
+          styleRule(out.atOf(block.id, 'block'), [[out.variable('come-delay'), '0s']]),
+        )
+      : []),
     ...moving.flatMap(({ block, value, conditions }) => {
       const each = {
         itself: at(out.own, block),
         opened: at(mover.opened, block),
         closed: at(mover.closed, block),
       };
-      return widely(moverRules(each, value, 'bottom', out, []), conditions);
+      return widely(moverRules(each, value, 'bottom', out, times, []), conditions);
     }),
   ];
 }

@@ -167,6 +167,25 @@ describe('the page behind', () => {
   });
 });
 
+describe('the motion of a panel', () => {
+  const timesOf = (site: Site) =>
+    rulesOf(site, '.hm-panel').filter((rule) => /^transition-(?:duration|timing|delay)/.test(rule));
+  const duration = 'transition-duration: var(--hm-come-time);';
+
+  test('is in the output as far as looks say anything of it', () => {
+    // The panel and its scrim.
+    expect(timesOf(DEMO)).toEqual([duration, duration]);
+    const curve = 'transition-timing-function: var(--hm-come-curve, ease);';
+    expect(timesOf(look({ comeCurve: 'spring' }))).toEqual([duration, curve, duration, curve]);
+    const delays = timesOf(look({ comeDelay: 90 }));
+    expect(delays.filter((rule) => rule === 'transition-delay: var(--hm-come-delay, 0s);')).toHaveLength(2);
+    expect(delays.filter((rule) => rule === 'transition-delay: 0s;')).toHaveLength(2);
+    expect(
+      timesOf(look({ goTime: 90 })).filter((rule) => rule.includes('var(--hm-go-time, var(--hm-come-time))')),
+    ).toHaveLength(2);
+  });
+});
+
 describe('openers', () => {
   const drawings = Object.keys(OPENER_DRAWINGS);
   const turns = Object.keys(TURNS);

@@ -150,7 +150,7 @@ function blockRules(panel: Panel, out: PieceOut): ConditionalRule[] {
               ['min-inline-size', '0'],
               ['overflow-y', 'auto'],
             ]
-          : [['flex', '0 0 auto']],
+          : [['flex', 'none']],
       ),
     ];
     return widely(rules, conditions);
@@ -178,7 +178,7 @@ export function standingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
     ]),
     styleRule(out.at('inside'), [
       ['display', 'flex'],
-      ['flex', '1 1 auto'],
+      ['flex', 'auto'],
       ['min-block-size', '0'],
       ['gap', 'inherit'],
       ['overflow-y', 'auto'],

@@ -35,7 +35,7 @@ const justified = (place: string | null): readonly Declaration[] =>
 function boxDeclarations(row: Row, layout: RowLayout, { zone, isWrapped }: ZoneBox): readonly Declaration[] {
   const shrinks = isWrapped ? [SHRINKS] : [];
   if (zone === 'middle')
-    return layout.even ? shrinks : [['flex', '1 1 auto'], ...justified(MIDDLE[row.arrangement]), ...shrinks];
+    return layout.even ? shrinks : [['flex', 'auto'], ...justified(MIDDLE[row.arrangement]), ...shrinks];
   const own = zone === 'end' && isWrapped ? justified('flex-end') : [];
   if (layout.even) return [...EVEN, ...own];
   return [...own, ...shrinks];
@@ -86,7 +86,7 @@ function spacers({ even, start, end }: RowLayout, out: SectionOut): ConditionalR
 function spread(row: Row, menu: Part, out: SectionOut): Rules {
   const list = (rest = '') => out.atPart(menu, 'list', rest);
   const wide = [
-    [out.atPart(menu, 'nav'), [['flex', '1 1 auto']]],
+    [out.atPart(menu, 'nav'), [['flex', 'auto']]],
     [list(), [['flex', '1']]],
   ] as const;
   const pushed = [['margin-inline-start', 'auto']] as const;
