@@ -114,6 +114,7 @@ function showStylesheet(before: readonly string[], changes: readonly StatementCh
 
 function tellPainted(): void {
   lookForHanging();
+  measures.look();
   // The task after an animation frame runs once that frame is painted.
   requestAnimationFrame(() => {
     setTimeout(() => {
@@ -332,7 +333,7 @@ function pick(target: Element): void {
 }
 
 const lookForHanging = listenToHanging(holder, entries, tell);
-const measureAll = listenToMeasures(holder, entries, tell);
+const measures = listenToMeasures(holder, entries, tell);
 
 /** The page as it stands, for a picture of it. */
 function tellPicture(): void {
@@ -380,7 +381,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   else if (event.data.type === 'pin') pin(event.data);
   else if (event.data.type === 'play') play(event.data);
   else if (event.data.type === 'picture') tellPicture();
-  else if (event.data.type === 'measure') measureAll(event.data.on);
+  else if (event.data.type === 'measure') measures.turn(event.data.on);
   else light(event.data);
 });
 

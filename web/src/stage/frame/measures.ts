@@ -11,12 +11,15 @@ const counts = (element: Element): boolean =>
   !element.closest('li > ul, dialog') &&
   element.checkVisibility({ visibilityProperty: true });
 
-/** Tells where everything stands as long as that is asked for, whenever it may have changed. Answers how to ask. */
+/**
+ * Tells where everything stands as long as that is asked for, whenever it may have changed. Answers how to turn it on and
+ * off, and how to look now: a stylesheet that changes is no change of the document.
+ */
 export function listenToMeasures(
   holder: HTMLElement,
   entries: () => readonly ElementEntry[],
   tell: (message: FromFrame) => void,
-): (on: boolean) => void {
+): { readonly turn: (on: boolean) => void; readonly look: () => void } {
   let isOn = false;
   let isAsked = false;
   const look = () => {
@@ -32,7 +35,7 @@ export function listenToMeasures(
   const observer = new MutationObserver(ask);
   for (const type of ['scroll', 'resize', 'transitionend']) window.addEventListener(type, ask);
   document.fonts.addEventListener('loadingdone', ask);
-  return (on) => {
+  const turn = (on: boolean) => {
     isOn = on;
     observer.disconnect();
     if (on)
@@ -44,4 +47,5 @@ export function listenToMeasures(
       });
     ask();
   };
+  return { turn, look: ask };
 }
