@@ -174,14 +174,13 @@ test('the page of each place has its scripts fetched ahead, all of them there; a
   page,
 }) => {
   const id = await copyDemo(page);
-  const own = new Set<string>();
   const ahead = async (path: string) => {
     const html = await (await page.request.get(path)).text();
     return [...html.matchAll(/<link rel="modulepreload"[^>]* href="([^"]+)"/g)].flatMap(
       ([, href = '']) => href,
     );
   };
-  for (const href of await ahead(`/sites/${id}/none`)) own.add(href);
+  const own = new Set(await ahead(`/sites/${id}/none`));
   for (const [name, { path }] of Object.entries(PLACES)) {
     const scripts = (await ahead(path(id))).filter((href) => !own.has(href));
     const place = name.replace(' ', '-');

@@ -154,9 +154,7 @@ const toldOf = (context: CompileContext): string =>
 /** The markup of a site: what was made last where it is the same but for looks. */
 function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefined): MadeMarkup {
   const changes = last && changedLooks(last.context.site, site, IN_MARKUP);
-  if (!last || !changes) {
-    return makeMarkup(createContext(site, options));
-  }
+  if (!last || !changes) return makeMarkup(createContext(site, options));
   if (isSameButPainted(last.context.site, site, changes)) {
     const arranged = last.context.arranged ?? last.context;
     return { ...last, context: createContext(site, options, { arranged }) };

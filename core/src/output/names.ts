@@ -22,6 +22,8 @@ export interface Names {
   readonly attribute: (word: string) => string;
   /** An element's id. The site's own word is in it, so that another site's output on the same page has others. */
   readonly id: (word: string) => string;
+  /** The id of the one element that stands for a slot of an owner. */
+  readonly slotId: (owner: string, slot: string) => string;
   /** The class of every root of the site. */
   readonly root: string;
 }
@@ -52,12 +54,14 @@ function ownerOrder(site: Site): ReadonlyMap<string, number> {
 export function createNames(site: Site, prefix: string): Names {
   const order = ownerOrder(site);
   const word = siteWord(site.name);
+  const slotWord = (owner: string, slot: string) => {
+    const before = order.get(owner) ?? 0;
+    return before === 0 ? slot : `${slot}-${before + 1}`;
+  };
   return {
     prefix,
-    slotClass: (owner, slot) => {
-      const before = order.get(owner) ?? 0;
-      return `${prefix}${slot}${before === 0 ? '' : `-${before + 1}`}`;
-    },
+    slotClass: (owner, slot) => prefix + slotWord(owner, slot),
+    slotId: (owner, slot) => `${prefix}${word}-${slotWord(owner, slot)}`,
     name: (name) => `${prefix}${name}`,
     variable: (name) => `--${prefix}${name}`,
     attribute: (name) => `data-${prefix}${name}`,

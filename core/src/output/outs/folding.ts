@@ -7,10 +7,6 @@ import { ownRoot, within, type CompileContext } from '../context.ts';
 import { placeOf } from '../place.ts';
 import { below } from '../shown.ts';
 
-/** The id of the berth that a part's box or a piece goes to. */
-export const berthId = ({ names }: CompileContext, berth: string): string =>
-  names.id(names.slotClass(berth, 'berth').slice(names.prefix.length));
-
 /**
  * Where a part has folded away: the stylesheet tells the script so, and hides it until it stands at its berth. Without
  * scripts it stays in its place, every link in sight; where it is left out it is hidden in any case.
@@ -42,7 +38,7 @@ export function wholeOf(context: CompileContext, piece: Piece): Whole | null {
   if (!fold?.to || !context.pieces.includes(fold.to.piece)) return null;
   const box = names.slotClass(piece.id, 'whole');
   return {
-    attributes: { class: box, [names.attribute('berth')]: berthId(context, fold.to.part.id) },
+    attributes: { class: box, [names.attribute('berth')]: names.slotId(fold.to.part.id, 'berth') },
     // The piece is out of sight as long as nothing is in it.
     rules: [
       ...goingRules(context, fold.below, box),

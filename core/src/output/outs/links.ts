@@ -1,19 +1,14 @@
 import { opensOver } from '../../kinds/placed.ts';
-import type { Piece } from '../../kinds/site.ts';
 import { hrefOf } from '../../links/target.ts';
 import type { Target } from '../../model/target.ts';
 import { element, type HtmlElement, type HtmlNode } from '../../print/trees.ts';
 import type { CompileContext } from '../context.ts';
 
-/** The id of the dialog a panel becomes. */
-const dialogId = ({ names }: CompileContext, piece: Piece) =>
-  names.id(names.slotClass(piece.id, piece.kind).slice(names.prefix.length));
-
 /** The attributes of a control that opens a panel by the browser's own invokers (HTML, `commandfor`). */
 export function invoker(context: CompileContext, panel: string): HtmlElement['attributes'] | null {
   const found = context.pieces.find((piece) => piece.id === panel && opensOver(piece));
   if (!found) return null;
-  const id = dialogId(context, found);
+  const id = context.names.slotId(found.id, found.kind);
   return {
     type: 'button',
     command: 'show-modal',

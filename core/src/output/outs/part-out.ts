@@ -15,7 +15,6 @@ import { drawnSvg, glyph } from '../icons.ts';
 import { foldIn, placeOf, under, type PartPlace } from '../place.ts';
 import { arrangedItems, inBands, saidInBands, says, singleLinks } from '../said.ts';
 import { itemClass, ofLevel, openedPage } from '../selectors.ts';
-import { berthId } from './folding.ts';
 import { invoker, linkElement } from './links.ts';
 import { OutOf } from './out-of.ts';
 
@@ -66,7 +65,8 @@ export class PartOutOf extends OutOf implements PartOut {
   get attributes() {
     const { berth } = this.#place;
     const own = dataAttributes(this.#placed.part);
-    return berth === null ? own : { ...own, [this.attribute('berth')]: berthId(this.context, berth) };
+    if (berth === null) return own;
+    return { ...own, [this.attribute('berth')]: this.context.names.slotId(berth, 'berth') };
   }
 
   get arriving() {
