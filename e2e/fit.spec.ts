@@ -13,7 +13,8 @@ import {
 import { randomHeader } from '../core/test/random-header.ts';
 import { seeded } from '../core/test/random-site.ts';
 import { dress } from '../core/test/dressed.ts';
-import { isOneLine, loadFaces, markCurrent } from './support/one-line.ts';
+import { loadFaces } from './support/faces.ts';
+import { isOneLine, markCurrent } from './support/one-line.ts';
 import { changedDemo, demoSite, FONTS, handOff, marisma, startHost } from './support/output.ts';
 
 const HEADERS = Number(process.env['HAMACA_FIT_HEADERS'] ?? 40);

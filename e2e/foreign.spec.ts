@@ -1,12 +1,14 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
+import { facesLoaded } from './support/faces.ts';
+import { still } from './support/motion.ts';
 import { DRESSED, FURNISHED, open, opener, OUTPUT, test, visitSubmenu } from './support/pasted.ts';
 import { demoSite, edited, handOff, marisma, ringed, saying, wholeMarisma } from './support/output.ts';
 import { differences, OURS, snapshot, type Snapshot } from './support/snapshot.ts';
 
 /** Opens what opens and answers how everything of ours looks before and after. */
 async function states(page: Page, width: number): Promise<{ closed: Snapshot; open: Snapshot }> {
-  await page.evaluate(() => document.fonts.ready);
+  await facesLoaded(page);
   // The host's stylesheet may move the whole piece; what is inside must not change.
   await page.addStyleTag({
     content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
@@ -15,7 +17,7 @@ async function states(page: Page, width: number): Promise<{ closed: Snapshot; op
   if (width < 1000) await opener(page).click();
   await visitSubmenu(page).click();
   await page.mouse.move(5, 690);
-  await page.waitForTimeout(350);
+  await still(page);
   return { closed, open: await snapshot(page, OURS) };
 }
 
@@ -122,7 +124,7 @@ const WHOLE = new Map([
 
 /** How every piece looks before and after what can be opened of them is open. */
 async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapshot }> {
-  await page.evaluate(() => document.fonts.ready);
+  await facesLoaded(page);
   await page.addStyleTag({
     content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
   });
@@ -134,7 +136,7 @@ async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapsh
   });
   await page.locator('.hm-ring-opener').click();
   await page.mouse.move(5, 5);
-  await page.waitForTimeout(700);
+  await still(page);
   return { closed, open: await snapshot(page, OURS) };
 }
 

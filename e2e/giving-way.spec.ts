@@ -11,7 +11,8 @@ import {
 import { expect, test, type Page } from '@playwright/test';
 import { randomHeader } from '../core/test/random-header.ts';
 import { seeded } from '../core/test/random-site.ts';
-import { isOneLine, loadFaces, markCurrent } from './support/one-line.ts';
+import { loadFaces } from './support/faces.ts';
+import { isOneLine, markCurrent } from './support/one-line.ts';
 import { demoSite, designedDemo, edited, FONTS, handOff, marisma, startHost } from './support/output.ts';
 
 /*

@@ -2,6 +2,7 @@
 import { expect, type Page } from '@playwright/test';
 import { compileSite } from '@hamaca/core';
 import { gzipSync } from 'node:zlib';
+import { still } from './support/motion.ts';
 import { axe, focused, open, opener, test } from './support/pasted.ts';
 import { FONTS, handOff, marisma } from './support/output.ts';
 
@@ -95,7 +96,7 @@ test('on a phone everything is in the panel, clean for assistive technology, clo
   await page.getByRole('button', { name: 'Birds' }).click();
   await page.getByRole('button', { name: 'Species A–Z' }).click();
   for (const name of ['Tower hide', 'Waders', 'Español']) await expect(link(page, name)).toBeVisible();
-  await page.waitForTimeout(300);
+  await still(page);
   expect(await axe(page)).toEqual([]);
 });
 
@@ -183,7 +184,7 @@ for (const width of [1280, UNFOLDED, 390])
       await opener(page).click();
       await page.getByRole('button', { name: 'Visit' }).click();
     }
-    await page.waitForTimeout(200);
+    await still(page);
     const found = await lost(page);
     expect(found).toMatchObject({ pushed: 0, over: [], cut: [] });
     expect(found.count).toBeGreaterThan(6);
@@ -198,7 +199,7 @@ test('at four times its size, which is 320 px, every link can be reached without
   await opener(page).click();
   for (const name of ['Visit', 'Birds', 'Species A–Z', 'Learn', 'Join in'])
     await page.getByRole('button', { name }).click();
-  await page.waitForTimeout(200);
+  await still(page);
   const found = await lost(page);
   expect(found).toMatchObject({ pushed: 0, over: [], cut: [] });
   expect(found.count).toBeGreaterThan(25);

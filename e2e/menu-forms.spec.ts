@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import type { MenuForm, Site } from '@hamaca/core';
+import { facesLoaded } from './support/faces.ts';
 import { demoSite, edited, handOff, saying, type Host } from './support/output.ts';
 import { axe, focused, nav, open, test, visitSubmenu } from './support/pasted.ts';
 
@@ -25,7 +26,7 @@ const put = async (
   options: Parameters<typeof open>[3] = {},
 ) => {
   await open(page, host, width, options, handOff(site));
-  await page.evaluate(async () => document.fonts.ready);
+  await facesLoaded(page);
   await settled(page);
 };
 

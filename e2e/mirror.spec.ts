@@ -2,7 +2,7 @@ import { STARTERS, type Site } from '@hamaca/core';
 import { expect, test, type Page } from '@playwright/test';
 import { randomHeader } from '../core/test/random-header.ts';
 import { seeded } from '../core/test/random-site.ts';
-import { loadFaces } from './support/one-line.ts';
+import { loadFaces } from './support/faces.ts';
 import { demoSite, designedDemo, handOff, marisma, startHost } from './support/output.ts';
 
 /*

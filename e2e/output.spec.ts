@@ -1,5 +1,6 @@
 import { expect } from '@playwright/test';
 import { applyPatch, runEdit, type JsonPatch, type Site } from '@hamaca/core';
+import { still } from './support/motion.ts';
 import {
   axe,
   DEMO,
@@ -34,7 +35,7 @@ for (const width of [390, 800, 1280]) {
     if (width < 1000) await opener(page).click();
     await visitSubmenu(page).click();
     await expect(nav(page).getByRole('link', { name: 'Opening hours' })).toBeVisible();
-    await page.waitForTimeout(300);
+    await still(page);
     expect(await axe(page)).toEqual([]);
   });
 
@@ -227,7 +228,7 @@ test('right to left mirrors the bar and the panel', async ({ page, host }) => {
   expect(logo && logo.x > 900).toBe(true);
   await page.setViewportSize({ width: 600, height: 700 });
   await opener(page).click();
-  await page.waitForTimeout(300);
+  await still(page);
   expect((await page.getByRole('dialog').boundingBox())?.x).toBe(0);
 });
 
@@ -314,7 +315,7 @@ for (const width of [390, 1280]) {
       expect(await axe(page)).toEqual([]);
       if (width < 1000) await opener(page).click();
       await visitSubmenu(page).click();
-      await page.waitForTimeout(300);
+      await still(page);
       expect(await axe(page)).toEqual([]);
     });
 }

@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { property, type PropertyId, type Site, type Value } from '@hamaca/core';
+import { holdMotion, still } from './support/motion.ts';
 import { axe, open, test } from './support/pasted.ts';
 import { demoSite, edited, handOff, type Host } from './support/output.ts';
 
@@ -60,10 +61,6 @@ const put = async (page: Page, host: Host, site: Site, attributes = 'lang="en"')
 const dialog = (page: Page) => page.locator('dialog');
 const opener = (page: Page) => page.getByRole('button', { name: 'Menu', exact: true });
 const isOpen = (page: Page) => dialog(page).evaluate((element: HTMLDialogElement) => element.open);
-const still = (page: Page) =>
-  page.evaluate(async () => {
-    await Promise.allSettled(document.getAnimations().map(async ({ finished }) => finished));
-  });
 const boxOf = async (page: Page) =>
   dialog(page).evaluate((element) => {
     const { left, right, top, bottom } = element.getBoundingClientRect();
@@ -139,11 +136,13 @@ for (const comesIn of COMES)
     for (const reducedMotion of ['no-preference', 'reduce'] as const) {
       await page.emulateMedia({ reducedMotion });
       await put(page, host, site);
+      const release = await holdMotion(page);
       await opener(page).click();
       const moving = await page.evaluate(
         () => document.querySelector('dialog')?.getAnimations({ subtree: true }).length ?? 0,
       );
       expect(moving > 0).toBe(comesIn !== 'at once' && reducedMotion === 'no-preference');
+      await release();
       await still(page);
       const { left, right, bottom } = await boxOf(page);
       expect([right - left, right, bottom]).toEqual([340, 1280, 800]);
@@ -196,6 +195,7 @@ test('two blocks meet from both sides, each by itself, and part again', async ({
     args: { cells: [...from(first.id, 'the top'), ...from('second', 'the bottom')] },
   });
   await put(page, host, site);
+  const release = await holdMotion(page);
   await opener(page).click();
   const tops = () =>
     page
@@ -204,6 +204,7 @@ test('two blocks meet from both sides, each by itself, and part again', async ({
   const onTheWay = await tops();
   expect(onTheWay[0]?.top).toBeLessThan(0);
   expect(onTheWay[1]?.top).toBeGreaterThan(0);
+  await release();
   await still(page);
   const [one, other] = await tops();
   expect(Math.round(one?.top ?? -1)).toBe(Math.round(other?.top ?? -2));
@@ -352,11 +353,11 @@ test('right to left mirrors where a panel stands and comes from', async ({ page,
     made({ panel: { stands: 'at the start', comesIn: 'sliding', comeTime: 2000 } }),
     'lang="ar" dir="rtl"',
   );
+  const release = await holdMotion(page);
   await opener(page).click();
   expect((await boxOf(page)).right).toBeGreaterThan(1280);
-  await page.evaluate(() => {
-    for (const animation of document.getAnimations()) animation.finish();
-  });
+  await release();
+  await still(page);
   expect((await boxOf(page)).right).toBe(1280);
 });
 

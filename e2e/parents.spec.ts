@@ -1,7 +1,7 @@
 /** A parent's link and its sign are two controls and one shape; what it opens hangs beneath the bar. */
 import { expect, test, type Page } from '@playwright/test';
 import { STARTERS, type Edit, type Site } from '@hamaca/core';
-import { loadFaces } from './support/one-line.ts';
+import { loadFaces } from './support/faces.ts';
 import {
   demoSite,
   designedDemo,

@@ -10,6 +10,7 @@ import {
   type Site,
   type StartedPiece,
 } from '@hamaca/core';
+import { facesLoaded } from './support/faces.ts';
 import { edited, handOff, saying, type Host, wholeMarisma } from './support/output.ts';
 import { axe, test } from './support/pasted.ts';
 
@@ -62,7 +63,7 @@ async function openPage(
   host.put(new Map([...output, ['index.html', html]]));
   await page.setViewportSize({ width, height });
   await page.goto(host.url + path);
-  await page.evaluate(() => document.fonts.ready);
+  await facesLoaded(page);
 }
 
 const sideways = (page: Page) =>

@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { still } from './support/motion.ts';
 import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
 import { orilla } from './support/output.ts';
 
@@ -14,7 +15,7 @@ async function openRing(page: Page) {
     .click();
   const links = stage.locator('.hm-ring > li');
   await expect(links.first()).toHaveCSS('opacity', '1');
-  await page.waitForTimeout(600);
+  await still(links.first());
   return { id, links };
 }
 
@@ -52,7 +53,7 @@ test('a ring is turned, widened and moved by dragging its links; Escape leaves i
   await page.keyboard.press('Control+z');
   await expect.poll(turn).toBeUndefined();
   // Narrowed: its first link is dragged toward the middle.
-  await page.waitForTimeout(400);
+  await still(ring.links.first());
   const first = await middleOf(ring, 0);
   const next = await middleOf(ring, 1);
   await page.mouse.move(first.x, first.y);
@@ -62,7 +63,7 @@ test('a ring is turned, widened and moved by dragging its links; Escape leaves i
   await expect.poll(span).toBeGreaterThan(20);
   const narrowed = await span();
   // Escape while dragging.
-  await page.waitForTimeout(400);
+  await still(ring.links.first());
   const again = await middleOf(ring, 2);
   await page.mouse.move(again.x, again.y);
   await page.mouse.down();

@@ -1,4 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
+import { still } from './support/motion.ts';
 import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
 import { handOff, pasteInto, startHost } from './support/output.ts';
 
@@ -74,11 +75,6 @@ async function handedOver(page: Page, id: string, width: number, height = 760) {
   await output.goto(host.url);
   return { output, close: host.close };
 }
-
-const still = (page: Page) =>
-  page.evaluate(async () =>
-    Promise.allSettled(document.getAnimations().map(async ({ finished }) => finished)),
-  );
 
 test('a dark panel from the left, logo on top, a large close control, a violet scrim', async ({ page }) => {
   const id = await copyDemo(page);
@@ -206,7 +202,6 @@ test('a header that shrinks and changes colour on desktops only', async ({ page 
     await output.evaluate(() => {
       scrollTo(0, 500);
     });
-    await output.waitForTimeout(100);
     await still(output);
     return bar.evaluate((element) => Math.round(element.getBoundingClientRect().top));
   };

@@ -1,5 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { Site } from '@hamaca/core';
+import { facesLoaded } from './support/faces.ts';
+import { still } from './support/motion.ts';
 import { axe, open, test } from './support/pasted.ts';
 import { demoSite, edited, handOff, marisma, saying, type Host, type SaidValues } from './support/output.ts';
 
@@ -16,7 +18,7 @@ const LONG = `<style>body{margin:0}</style><main><h1>Marisma</h1>${'<p>The reser
 
 async function put(page: Page, host: Host, site: Site, width = 1280) {
   await open(page, host, width, { body: LONG }, handOff(site));
-  await page.evaluate(async () => document.fonts.ready);
+  await facesLoaded(page);
 }
 
 const bar = (page: Page) => page.locator('.hm-header');
@@ -26,18 +28,9 @@ async function scroll(page: Page, by: number) {
   await page.evaluate((distance) => {
     scrollBy({ top: distance, behavior: 'instant' });
   }, by);
-  await page.evaluate(
-    async () =>
-      new Promise((resolve) => {
-        requestAnimationFrame(() => {
-          requestAnimationFrame(resolve);
-        });
-      }),
-  );
-  await page.evaluate(async () =>
-    Promise.allSettled(document.getAnimations().map(async ({ finished }) => finished)),
-  );
+  await still(page);
 }
+
 /** How much the page has shifted by itself since it was loaded (Layout Instability). */
 const watchShifts = (page: Page) =>
   page.evaluate(() => {

@@ -1,5 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import type { Cell, Site, Value } from '@hamaca/core';
+import { holdMotion, still } from './support/motion.ts';
 import { axe, open, test } from './support/pasted.ts';
 import { changedDemo, handOff, type Host } from './support/output.ts';
 
@@ -266,16 +267,20 @@ for (const arrives of ['fading', 'sliding', 'growing', 'unrolling', 'one by one'
     await put(page, host, { says, opensOn: 'click' });
     const box = around(trails(page));
     const running = async () => box.evaluate((element) => element.getAnimations({ subtree: true }).length);
+    const release = await holdMotion(page);
     await button(page, 'Visit').click();
     expect(await running()).toBeGreaterThan(0);
-    await expect.poll(running).toBe(0);
+    await release();
+    await still(page);
     const settled = await box.evaluate((element) => {
       const { opacity, translate, scale } = getComputedStyle(element);
       return [opacity, translate, scale];
     });
     expect(settled).toEqual(['1', 'none', 'none']);
+    const releaseAgain = await holdMotion(page);
     await button(page, 'Visit').click();
     expect(await running()).toBeGreaterThan(0);
+    await releaseAgain();
     await expect(box).toBeHidden();
     await page.emulateMedia({ reducedMotion: 'reduce' });
     await button(page, 'Visit').click();

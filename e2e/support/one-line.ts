@@ -1,14 +1,5 @@
 import type { Page } from '@playwright/test';
 
-/** Loads every face of a page, and takes all motion from it. */
-export async function loadFaces(page: Page): Promise<void> {
-  await page.addStyleTag({ content: '*{transition:none!important}' });
-  await page.evaluate(async () => {
-    await Promise.all([...document.fonts].map((face) => face.load().catch(() => null)));
-    await document.fonts.ready;
-  });
-}
-
 /** Whether a row stands on one line: everything in it side by side, every label on one line, nothing past its edges. */
 export async function isOneLine(page: Page, row: number): Promise<boolean> {
   return page.evaluate((index) => {

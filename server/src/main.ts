@@ -22,6 +22,12 @@ const ID_LENGTH = 12;
 /** Milliseconds open requests get to end after a signal. */
 const GRACE = 1500;
 
+/**
+ * Milliseconds a connection is kept while nothing is asked: longer than browsers and proxies keep theirs, so that no request
+ * comes just as it is closed.
+ */
+const KEPT_OPEN = 75_000;
+
 /** Work beside requests: few threads, as they share the machine with whoever works on it. */
 const THREADS = { most: 2, limit: 60_000 } as const;
 
@@ -30,7 +36,8 @@ const now = () => new Date();
 /** Listens; throws where it cannot. */
 function listen(fetch: Parameters<typeof serve>[0]['fetch'], { host, port }: Config): Promise<ServerType> {
   return new Promise((resolve, reject) => {
-    const server = serve({ fetch, hostname: host, port }, (address) => {
+    const serverOptions = { keepAliveTimeout: KEPT_OPEN };
+    const server = serve({ fetch, hostname: host, port, serverOptions }, (address) => {
       process.stdout.write(`Hamaca is ready at http://${host}:${address.port}\n`);
       resolve(server);
     });

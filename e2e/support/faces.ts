@@ -1,0 +1,15 @@
+import type { Page } from '@playwright/test';
+
+/** Loads every face of a page, and takes all motion from it. */
+export async function loadFaces(page: Page): Promise<void> {
+  await page.addStyleTag({ content: '*{transition:none!important}' });
+  await facesLoaded(page);
+}
+
+/** Loads every face of a page; `document.fonts.ready` alone is true as well before the first one is asked for. */
+export async function facesLoaded(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    await Promise.all([...document.fonts].map((face) => face.load().catch(() => null)));
+    await document.fonts.ready;
+  });
+}

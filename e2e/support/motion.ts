@@ -1,0 +1,38 @@
+import type { Page } from '@playwright/test';
+
+/** A page, or an element in the frame that is meant. */
+interface Place {
+  readonly evaluate: (run: () => Promise<void>) => Promise<void>;
+}
+
+/** Waits until nothing of a page is on its way any more; what goes round for ever is let be. */
+export async function still(place: Place): Promise<void> {
+  await place.evaluate(async () => {
+    const drawn = async () => new Promise((resolve) => requestAnimationFrame(resolve));
+    const underWay = () =>
+      document
+        .getAnimations()
+        .filter(
+          ({ effect, playState }) =>
+            playState === 'running' && effect?.getComputedTiming().endTime !== Infinity,
+        );
+    // What begins in this task is there with the next picture.
+    await drawn();
+    await drawn();
+    for (let moving = underWay(); moving.length > 0; moving = underWay()) {
+      await Promise.allSettled(moving.map(async ({ finished }) => finished));
+      await drawn();
+    }
+  });
+}
+
+/** Holds all motion of a page at its beginning, so that it is seen there however slow the machine; answers what lets it go. */
+export async function holdMotion(page: Page): Promise<() => Promise<void>> {
+  const session = await page.context().newCDPSession(page);
+  const play = async (playbackRate: number) => {
+    await session.send('Animation.setPlaybackRate', { playbackRate });
+  };
+  await session.send('Animation.enable');
+  await play(0);
+  return async () => play(1);
+}
