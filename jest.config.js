@@ -18,6 +18,8 @@ export default {
     ],
   },
   setupFiles: ['<rootDir>/scripts/lib/unit-globals.mjs'],
+  // Left alone, one core of two would have nothing to do.
+  maxWorkers: '100%',
   // A busy machine is slow, not wrong.
   testTimeout: 300_000,
 };

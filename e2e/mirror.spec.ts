@@ -76,10 +76,13 @@ test('right to left, every header stands as in a mirror, wide and narrow', async
   const host = await startHost();
   const wrong: string[] = [];
   for (const [name, site] of CASES) {
+    const directions = (['ltr', 'rtl'] as const).map(
+      (direction) => [direction, handOff({ ...site, direction })] as const,
+    );
     for (const width of [1280, 600, 360]) {
       const seen: Box[][] = [];
-      for (const direction of ['ltr', 'rtl'] as const) {
-        host.put(handOff({ ...site, direction }));
+      for (const [direction, output] of directions) {
+        host.put(output);
         await page.setViewportSize({ width, height: 900 });
         await page.goto(host.url);
         await page.locator('html').evaluate((root, dir) => {
