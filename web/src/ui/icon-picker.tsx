@@ -5,7 +5,7 @@ import type { IconTone } from '../media/icon-tone.ts';
 import { searchIcons } from '../workers/run-find-icons.ts';
 import { Button } from './button.tsx';
 import { IconDrawing } from './icon-drawing.tsx';
-import { IconChooser } from './lazy.tsx';
+import { IconPickerBody } from './lazy.tsx';
 
 export interface IconPickerProps {
   readonly site: Site;
@@ -21,7 +21,7 @@ export interface IconPickerProps {
 /** Who points at the button may press it. */
 const beginToLoad = () => {
   // What fails here is told where the icons are shown.
-  IconChooser.load().catch(() => undefined);
+  IconPickerBody.load().catch(() => undefined);
   searchIcons('', 1).catch(() => undefined);
 };
 
@@ -55,7 +55,7 @@ export function IconPicker({ site, current, optional = true, tone, onChoose }: I
             aria-label="Icons"
             className="z-50 min-h-40 w-[408px] rounded-[3px] border border-rope bg-white p-2 text-bench"
           >
-            <IconChooser site={site} tone={tone} onChoose={set} />
+            <IconPickerBody site={site} tone={tone} onChoose={set} />
           </Popover.Content>
         </Popover.Portal>
       </Popover.Root>

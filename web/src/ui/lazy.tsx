@@ -1,5 +1,5 @@
 import type { ColourEditorProps } from './colour-editor.tsx';
-import type { IconChooserProps } from './icon-chooser.tsx';
+import type { IconPickerBodyProps } from './icon-picker-body.tsx';
 import type { PropertyDrawingProps } from './property-drawings.tsx';
 import { later } from './later.tsx';
 
@@ -10,8 +10,8 @@ export const ColourEditor = later<ColourEditorProps>(
 );
 
 /** The icons to choose from, fetched when a picker is first opened. */
-export const IconChooser = later<IconChooserProps>(
-  async () => (await import('./icon-chooser.tsx')).IconChooser,
+export const IconPickerBody = later<IconPickerBodyProps>(
+  async () => (await import('./icon-picker-body.tsx')).IconPickerBody,
   <div className="h-[290px]" />,
 );
 

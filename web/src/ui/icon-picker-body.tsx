@@ -37,7 +37,7 @@ function singleCharacter(typed: string): string | null {
 
 const NONE: readonly string[] = [];
 
-/** All icons, once they have been asked for: a chooser that opens again begins with them. */
+/** All icons, once they have been asked for: a picker that opens again begins with them. */
 let everyIcon: readonly string[] | null = null;
 
 /** The icons of the library that a search finds; null while it is asked. */
@@ -206,7 +206,7 @@ function OfferedColours({
   );
 }
 
-export interface IconChooserProps {
+export interface IconPickerBodyProps {
   readonly site: Site;
   /** What an icon looks like where it will stand. */
   readonly tone?: IconTone | undefined;
@@ -215,7 +215,7 @@ export interface IconChooserProps {
 }
 
 /** Icons to choose from: the site's own, those last used, the library, a single sign, a file. */
-export function IconChooser({ site, tone, onChoose }: IconChooserProps) {
+export function IconPickerBody({ site, tone, onChoose }: IconPickerBodyProps) {
   const file = useRef<HTMLInputElement>(null);
   const [typed, setTyped] = useState('');
   const [offer, setOffer] = useState<Offer | null>(null);
