@@ -260,4 +260,5 @@ export type { Panel } from './kinds/pieces/panel/shape.ts';
 export { STARTERS } from './starters/designs.ts';
 export { createPlainSite } from './starters/plain.ts';
 export { type Starter, STARTER_TAGS, type StarterTag } from './starters/starter.ts';
+export { designWithRoom, siteWithRoom } from './advice/room.ts';
 export { whatIfs, type WhatIf } from './advice/what-ifs.ts';

@@ -3,6 +3,7 @@ import {
   createPlainSite,
   parseSiteFile,
   SITE_ADDRESS,
+  siteWithRoom,
   type Problem,
   type Site,
 } from '@hamaca/core';
@@ -10,6 +11,8 @@ import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { PlainBar } from '../../app/top-bar.tsx';
+import { familyList, loadFonts } from '../../media/load-fonts.ts';
+import { measurersOf } from '../../media/measurers.ts';
 import { ApiError, createSite } from '../../store/api.ts';
 import { FoundMenus, Understood } from '../../ui/understood.tsx';
 import { useReadLinks } from '../../workers/use-read-links.ts';
@@ -67,6 +70,17 @@ export function NewSitePlace() {
       setCreating(false);
     }
   };
+  const createPlain = async () => {
+    const site = createPlainSite({
+      name: name.trim(),
+      url: url.trim(),
+      menu: { items: built.items },
+      pages: built.pages,
+    });
+    setCreating(true);
+    const fonts = await loadFonts(familyList(site));
+    await create(siteWithRoom(site, 'header', ...measurersOf(site, fonts)));
+  };
   const openFile = async (chosen: File | undefined) => {
     if (!chosen) return;
     const site = parseSiteFile(await chosen.text());
@@ -106,15 +120,7 @@ export function NewSitePlace() {
           className="grid min-h-0 grow grid-cols-2 gap-6"
           onSubmit={(event) => {
             event.preventDefault();
-            if (ready)
-              void create(
-                createPlainSite({
-                  name: name.trim(),
-                  url: url.trim(),
-                  menu: { items: built.items },
-                  pages: built.pages,
-                }),
-              );
+            if (ready) void createPlain();
           }}
         >
           <div className="flex min-h-0 flex-col gap-3">

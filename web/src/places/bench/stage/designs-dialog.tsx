@@ -1,7 +1,6 @@
 import {
   findPiece,
   kindLabel,
-  runEdit,
   STARTER_TAGS,
   type Piece,
   type Site,
@@ -9,6 +8,7 @@ import {
 } from '@hamaca/core';
 import { useMemo, useState } from 'react';
 import { useFonts } from '../../../media/fonts.ts';
+import { familyList, knownFonts } from '../../../media/load-fonts.ts';
 import { useStagePage } from '../../../stage/output.ts';
 import { Stage } from '../../../stage/stage.tsx';
 import { hideDesigns } from '../../../store/bench-store.ts';
@@ -16,7 +16,15 @@ import { useEdit } from '../../../store/open-site.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { InSight } from '../../../ui/in-sight.tsx';
 import { SheetDialog } from '../../../ui/sheet-dialog.tsx';
-import { DESIGNS_SHOWN, designsFor, ringOf, scrolledPin, type Design } from './designs.ts';
+import {
+  DESIGNS_SHOWN,
+  designsFor,
+  fittedDesign,
+  ringOf,
+  scrolledPin,
+  withDesign,
+  type Design,
+} from './designs.ts';
 import { StarterCard } from './starter-card.tsx';
 
 /** A design filled with this site's own links, logo and palette. */
@@ -32,12 +40,12 @@ function Drawing({
   readonly onDrawn: () => void;
 }) {
   const { pages, room, reveals, scrolled } = DESIGNS_SHOWN[piece.kind];
-  const changed = useMemo(() => {
-    const ran = runEdit(site, { name: 'set-design', args: design.make() });
-    return ran.ok ? ran.value.site : site;
-  }, [site, design]);
+  const made = useMemo(() => design.make(), [design]);
+  const plain = useMemo(() => withDesign(site, made), [site, made]);
+  const fonts = useFonts(plain);
+  const changed = useMemo(() => withDesign(site, fittedDesign(site, made, fonts)), [site, made, fonts]);
   const shown = findPiece(changed, piece.id);
-  const page = useStagePage(changed, shown, useFonts(changed));
+  const page = useStagePage(changed, shown, fonts);
   const { scene: wanted = 'article' } = design;
   const scene = changed.scenes.find((entry) => entry.kind === wanted) ?? changed.scenes[0];
   const selected = useMemo(() => page && shown && ringOf(changed, shown, page), [changed, shown, page]);
@@ -117,7 +125,9 @@ export function DesignsDialog({
   const designs = useMemo(() => designsFor(site, piece, isNew), [site, piece, isNew]);
   const found = designs.filter((design) => tags.every((tag) => design.tags?.includes(tag)));
   const choose = (design: Design) => {
-    if (edit({ name: 'set-design', args: design.make() }, `${title}: ${design.name}`)) hideDesigns();
+    const made = design.make();
+    const fitted = fittedDesign(site, made, knownFonts(familyList(withDesign(site, made))));
+    if (edit({ name: 'set-design', args: fitted }, `${title}: ${design.name}`)) hideDesigns();
   };
   return (
     <SheetDialog wide title={`${title}, with your links, logo and colours`} onClose={hideDesigns}>

@@ -2,9 +2,11 @@ import {
   applyPanelStarter,
   applyPieceStarter,
   applyStarter,
+  designWithRoom,
   PANEL_STARTERS,
   partsOf,
   pieceKind,
+  runEdit,
   STARTERS,
   startersFor,
   type Piece,
@@ -15,6 +17,8 @@ import {
   type StartedPiece,
   type StarterTag,
 } from '@hamaca/core';
+import type { Fonts } from '../../../media/load-fonts.ts';
+import { measurersOf } from '../../../media/measurers.ts';
 import type { PinnedElement, StageElement } from '../../../stage/frame/protocol.ts';
 import type { StagePage } from '../../../stage/output.ts';
 
@@ -134,6 +138,16 @@ export function designsFor(site: Site, piece: Piece, isNew: boolean): readonly D
       return pieceDesigns(site, piece, isNew);
   }
 }
+
+/** The site with a design in it; as it was where it cannot be. */
+export function withDesign(site: Site, made: SetDesign): Site {
+  const ran = runEdit(site, { name: 'set-design', args: made });
+  return ran.ok ? ran.value.site : site;
+}
+
+/** A design as it is taken once its fonts are there: with room for its links in every row. */
+export const fittedDesign = (site: Site, made: SetDesign, fonts: Fonts | null): SetDesign =>
+  fonts ? designWithRoom(site, made, ...measurersOf(withDesign(site, made), fonts)) : made;
 
 /** The piece as it is while the page is scrolled. */
 export function scrolledPin(piece: Piece, page: StagePage): PinnedElement | null {
