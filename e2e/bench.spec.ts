@@ -1,4 +1,4 @@
-import { ownersOf, type Site } from '@hamaca/core';
+import { ownersOf, placedParts, type Site } from '@hamaca/core';
 import { copyDemo, draggable, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 test.beforeEach(async ({ page }) => {
@@ -551,6 +551,33 @@ test('choices are drawn, a mark that grows takes its motion along, and leads to 
         .evaluate((element) => getComputedStyle(element, '::after').transitionDuration),
     )
     .toBe('0s');
+});
+
+test('what a word needs comes along when it is typed, and is taken when the cell is left', async ({
+  page,
+}) => {
+  const id = idOf(page.url());
+  const parts = page.getByRole('navigation', { name: 'Parts' });
+  const saidOf = async () => {
+    const menu = placedParts(await savedSite(page, id)).find(({ part }) => part.kind === 'menu')?.part;
+    return menu?.look['submenu']?.['2']?.rest?.['all'] ?? {};
+  };
+  await parts
+    .getByRole('button', { name: /^Submenu box/ })
+    .first()
+    .click();
+  await page.locator('[data-cell="opens rest"]').click();
+  await page.keyboard.type('across');
+  await page.keyboard.press('Enter');
+  await saved(page);
+  expect(await saidOf()).toMatchObject({ opens: 'across', columns: 0 });
+  // Edited in its place and left by Tab.
+  await page.locator('[data-cell="columns rest"]').click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('3');
+  await page.keyboard.press('Tab');
+  await saved(page);
+  expect(await saidOf()).toMatchObject({ opens: 'across', columns: 3 });
 });
 
 test('a panel is as wide as a share of the window, with limits', async ({ page }) => {

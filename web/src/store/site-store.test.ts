@@ -181,6 +181,7 @@ describe('an edit', () => {
   test('under way is shown and not kept; ending it leads back', async () => {
     store.preview(swatch('#222222'));
     expect([colour(store.getState().site), store.getState().previewing]).toEqual(['#222222', true]);
+    expect(colour(store.settled())).toBe('#2f6b4f');
     store.preview(null);
     expect([colour(store.getState().site), store.getState().previewing]).toEqual(['#2f6b4f', false]);
     expect(server.log).toEqual([]);

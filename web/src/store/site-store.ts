@@ -43,6 +43,8 @@ export interface SiteStore extends StoreApi<SiteState> {
   readonly edit: (edit: Edit, label: string) => boolean;
   /** Shows an edit without making it: the middle of a drag. Null ends it. */
   readonly preview: (edit: Edit | null) => void;
+  /** The site without what is only shown: what an edit is made of. Null until loaded. */
+  readonly settled: () => Site | null;
   readonly undo: () => void;
   readonly redo: () => void;
   /** Ends all work on the site. */
@@ -431,6 +433,7 @@ export function openSite(id: string): SiteStore {
       book.preview = wanted;
       show();
     },
+    settled: () => current,
     undo: () => {
       step('undo');
       reachBack().catch(() => undefined);

@@ -63,10 +63,11 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
     if (start === '') input.current?.select();
   }, [start]);
 
+  /** What is typed as an edit: of the site without what it showed so far, which must not count as said already. */
+  const filled = (typed: string) => fillEdit(store.settled() ?? site, typed, fills);
   const show = (typed: string) => {
     newest.current = typed;
-    const parsed = parseValue(site, id, typed);
-    store.preview(parsed.ok ? fillEdit(site, typed, fills) : null);
+    store.preview(parseValue(site, id, typed).ok ? filled(typed) : null);
   };
   const type = (typed: string) => {
     show(typed);
@@ -106,7 +107,7 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
     }
     ended.current = true;
     const label = fills.length > 1 ? 'Fill cells' : `${property(id).label}, ${cell.cell.state}`;
-    store.edit(fillEdit(site, newest.current, fills), label);
+    store.edit(filled(newest.current), label);
     const hiding = fills.length > 1 ? null : hidingBand(site, cell, benchStore.getState().width);
     if (hiding)
       notify({
