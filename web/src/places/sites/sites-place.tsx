@@ -5,6 +5,7 @@ import { Link, useNavigate } from 'react-router';
 import useSWR, { useSWRConfig } from 'swr';
 import { Button } from '../../ui/button.tsx';
 import { InSight } from '../../ui/in-sight.tsx';
+import { useRoom } from '../../ui/use-room.ts';
 import { PlainBar } from '../../app/top-bar.tsx';
 import { deleteSite, fetchSite, fetchSites, restoreSite, type SiteSummary } from '../../store/api.ts';
 import { notify } from '../../store/notices.ts';
@@ -28,19 +29,44 @@ function OpenProblems({ id, onKnown }: { readonly id: string; readonly onKnown: 
   );
 }
 
-/** Height of a card with the room below it, in px. */
-const CARD = 248;
+/** Width of a card’s picture, in px, and the room between cards. */
+const PICTURE = 740;
+const GAP = 20;
 
-function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelete: () => void }) {
+/** Least room in px in which what is known of a site stands beside its picture. */
+const BESIDE = PICTURE + 300;
+
+/** How cards stand in some room: in how many columns, whether words stand beside the picture, and how high each is with the room below it, in px. */
+function laidOut(width: number) {
+  const columns = Math.max(1, Math.floor((width + GAP) / (PICTURE + GAP)));
+  const beside = columns === 1 && width >= BESIDE;
+  return { columns, beside, height: (beside ? 159 : 228) + GAP };
+}
+
+interface CardProps {
+  readonly site: SiteSummary;
+  readonly beside: boolean;
+  readonly onDelete: () => void;
+}
+
+function Card({ site, beside, onDelete }: CardProps) {
   const action = 'inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen';
   return (
-    <article className="border border-twine bg-white">
-      <Link to={`/sites/${site.id}/bench/header`} aria-label={`Open ${site.name}`} className="block">
+    <article className={`border border-twine bg-white ${beside ? 'flex' : ''}`}>
+      <Link
+        to={`/sites/${site.id}/bench/header`}
+        aria-label={`Open ${site.name}`}
+        className={`block ${beside ? 'w-[738px] shrink-0' : ''}`}
+      >
         <InSight room="h-[157px] overflow-hidden bg-surround" kept={false}>
           {(drawn) => <Miniature summary={site} onDrawn={drawn} />}
         </InSight>
       </Link>
-      <div className="flex h-[70px] items-center gap-4 px-4">
+      <div
+        className={
+          beside ? 'flex min-w-0 grow flex-col gap-3 p-4 pb-2' : 'flex h-[70px] items-center gap-4 px-4'
+        }
+      >
         <div className="min-w-0 grow">
           <Link
             to={`/sites/${site.id}/bench/header`}
@@ -49,14 +75,16 @@ function Card({ site, onDelete }: { readonly site: SiteSummary; readonly onDelet
           >
             {site.name}
           </Link>
-          <div className="flex gap-4 text-bench whitespace-nowrap text-ink-faint tabular">
+          <div
+            className={`flex text-bench whitespace-nowrap text-ink-faint tabular ${beside ? 'mt-1 flex-col gap-1' : 'gap-4'}`}
+          >
             <span>last edit {momentText(site.updatedAt)}</span>
             <InSight room="min-h-5" kept={false}>
               {(drawn) => <OpenProblems id={site.id} onKnown={drawn} />}
             </InSight>
           </div>
         </div>
-        <span className="flex shrink-0 gap-1 whitespace-nowrap">
+        <span className={`flex shrink-0 gap-1 whitespace-nowrap ${beside ? '-ml-2.5' : ''}`}>
           <Link to={`/sites/${site.id}/links`} className={action}>
             Links
           </Link>
@@ -81,13 +109,19 @@ export function SitesPlace() {
   } = useSWR('sites', fetchSites, { refreshInterval: (latest) => (latest ? 0 : 3000) });
   const navigate = useNavigate();
   const scroller = useRef<HTMLElement>(null);
+  const { ref, room } = useRoom();
+  const { columns, beside, height } = laidOut(room.width);
   const virtual = useVirtualizer({
     count: sites?.length ?? 0,
     getScrollElement: () => scroller.current,
-    estimateSize: () => CARD,
+    estimateSize: () => height,
+    lanes: columns,
     overscan: 3,
     getItemKey: (index) => sites?.[index]?.id ?? index,
   });
+  useEffect(() => {
+    virtual.measure();
+  }, [virtual, columns, height]);
   const { mutate: refresh } = useSWRConfig();
   const showAgain = async () => {
     await Promise.all([mutate(), refresh(DELETED_SITES)]);
@@ -114,49 +148,60 @@ export function SitesPlace() {
     <div className="flex h-full flex-col">
       <PlainBar />
       <main ref={scroller} className="min-h-0 grow overflow-auto">
-        <div className="mx-auto max-w-[1180px] px-6 py-8 2xl:max-w-none 2xl:px-8">
-          <div className="mb-5 flex max-w-[740px] items-center gap-4">
-            <h1 className="text-[22px] font-semibold">Sites</h1>
-            <Button
-              tone="strong"
-              onClick={() => {
-                void navigate('/new');
-              }}
-            >
-              New site
-            </Button>
-            <span className="ml-auto">
-              <DeletedSites onRestore={restore} />
-            </span>
+        <div className="mx-auto max-w-[1180px] px-6 py-8 2xl:max-w-[2340px] 2xl:px-8">
+          <div ref={ref} />
+          <div
+            className="mx-auto"
+            style={columns > 1 ? { maxInlineSize: columns * (PICTURE + GAP) - GAP } : undefined}
+          >
+            <div className="mb-5 flex items-center gap-4">
+              <h1 className="text-[22px] font-semibold">Sites</h1>
+              <Button
+                tone="strong"
+                onClick={() => {
+                  void navigate('/new');
+                }}
+              >
+                New site
+              </Button>
+              <span className="ml-auto">
+                <DeletedSites onRestore={restore} />
+              </span>
+            </div>
+            {error !== undefined && sites === undefined && (
+              <p role="alert" className="text-brick">
+                {WORDS.serverAway}
+              </p>
+            )}
+            {sites?.length === 0 && (
+              <p className="text-ink-soft">
+                No sites yet. Start one from an outline of its links or from its markup.
+              </p>
+            )}
+            <ul className="relative" style={{ height: virtual.getTotalSize() }}>
+              {virtual.getVirtualItems().map(({ key, index, start, lane }) => {
+                const site = sites?.[index];
+                return (
+                  site && (
+                    <li
+                      key={key}
+                      aria-setsize={sites.length}
+                      aria-posinset={index + 1}
+                      className="absolute top-0"
+                      style={{
+                        insetInlineStart: lane * (PICTURE + GAP),
+                        inlineSize: beside ? '100%' : PICTURE,
+                        maxInlineSize: '100%',
+                        transform: `translateY(${start}px)`,
+                      }}
+                    >
+                      <Card site={site} beside={beside} onDelete={() => void remove(site)} />
+                    </li>
+                  )
+                );
+              })}
+            </ul>
           </div>
-          {error !== undefined && sites === undefined && (
-            <p role="alert" className="text-brick">
-              {WORDS.serverAway}
-            </p>
-          )}
-          {sites?.length === 0 && (
-            <p className="text-ink-soft">
-              No sites yet. Start one from an outline of its links or from its markup.
-            </p>
-          )}
-          <ul className="relative" style={{ height: virtual.getTotalSize() }}>
-            {virtual.getVirtualItems().map(({ key, index, start }) => {
-              const site = sites?.[index];
-              return (
-                site && (
-                  <li
-                    key={key}
-                    aria-setsize={sites.length}
-                    aria-posinset={index + 1}
-                    className="absolute top-0 left-0 w-[740px] max-w-full"
-                    style={{ transform: `translateY(${start}px)` }}
-                  >
-                    <Card site={site} onDelete={() => void remove(site)} />
-                  </li>
-                )
-              );
-            })}
-          </ul>
         </div>
       </main>
     </div>
