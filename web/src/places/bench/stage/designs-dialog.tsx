@@ -1,11 +1,4 @@
-import {
-  findPiece,
-  kindLabel,
-  STARTER_TAGS,
-  type Piece,
-  type Site,
-  type StarterTag,
-} from '@hamaca/core';
+import { findPiece, kindLabel, STARTER_TAGS, type Piece, type Site, type StarterTag } from '@hamaca/core';
 import { useMemo, useState } from 'react';
 import { useFonts } from '../../../media/fonts.ts';
 import { familyList, knownFonts } from '../../../media/load-fonts.ts';
