@@ -178,6 +178,16 @@ describe('putting things into the outline', () => {
     ]);
     expect(shown('unlisted', '', new Set())).toEqual([]);
   });
+  test('a page that only links tell of is doubtful once others are known from elsewhere', () => {
+    const doubtful = (listed: readonly boolean[]) => {
+      const pages = DEMO.pages.map((page, index) => ({ ...page, listed: listed[index] ?? false }));
+      return pageRows({ ...DEMO, pages }, 'unlisted', '', new Set());
+    };
+    expect(doubtful([])).toEqual([]);
+    const rows = doubtful([true]);
+    expect(rows).toHaveLength(DEMO.pages.length - 1);
+    expect(rows.every((row) => row.doubtful && !row.page.listed)).toBe(true);
+  });
   test('sections are typed as ids with titles; known titles stay', () => {
     expect(parseSections('#a First one, b', [{ id: 'b', title: 'Second' }])).toEqual([
       { id: 'a', title: 'First one' },

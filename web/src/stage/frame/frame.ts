@@ -1,14 +1,14 @@
 import type { ElementEntry } from '@hamaca/core';
 import { listenToHanging } from './hanging.ts';
 import { listenToMeasures } from './measures.ts';
-import { changeStatements, createSheet } from './sheet.ts';
+import { createSheet } from './sheet.ts';
 import type {
   FromFrame,
   LightMessage,
   PinMessage,
   PlayMessage,
   RenderMessage,
-  ShownPage,
+  RenderedPage,
   StageElement,
   StatementChange,
   ToFrame,
@@ -42,7 +42,7 @@ document.body.append(holder);
 
 const PLACES = ['before', 'beside', 'after'] as const;
 
-let rendered: ShownPage | null = null;
+let rendered: RenderedPage | null = null;
 let pinned: PinMessage | null = null;
 let lit: LightMessage | null = null;
 /** Stops the output's script. */
@@ -77,7 +77,7 @@ function byItself(work: () => void): void {
   closingItself = false;
 }
 
-function buildAnew(page: ShownPage): void {
+function buildAnew(page: RenderedPage): void {
   const top = scrollY;
   byItself(() => {
     stop?.();
@@ -101,15 +101,15 @@ function buildAnew(page: ShownPage): void {
 const breakpointsOf = (statements: readonly string[]) =>
   (statements.join('').match(/\(width [^)]*\)/g) ?? []).join();
 
-/** Shows the stylesheet that comes of the shown one; answers its statements. */
-function showStylesheet(before: readonly string[], changes: readonly StatementChange[]): readonly string[] {
-  sheet.show(before, changes);
+/** Shows the stylesheet that comes of the shown one. */
+function showStylesheet(changes: readonly StatementChange[]): void {
+  const before = sheet.statements();
+  sheet.show(changes);
   // The output looks at its stylesheet whenever the window changes: a moved breakpoint is no less.
   const isMoved = changes.some(
     ({ from, gone, come }) => breakpointsOf(before.slice(from, from + gone)) !== breakpointsOf(come),
   );
   if (before.length > 0 && isMoved) byItself(() => window.dispatchEvent(new Event('resize')));
-  return changeStatements(before, changes);
 }
 
 function tellPainted(): void {
@@ -137,12 +137,11 @@ function showEnd(): void {
 }
 
 function render({ changed, sheet: changes }: RenderMessage): void {
-  const before = rendered?.statements ?? [];
   // Faces that are set again are loaded again.
   if (changed.faces !== undefined && faceStyle.textContent !== changed.faces)
     faceStyle.textContent = changed.faces;
-  const statements = changes.length > 0 ? showStylesheet(before, changes) : before;
-  const page = { ...rendered, ...changed, statements } as ShownPage;
+  if (changes.length > 0) showStylesheet(changes);
+  const page = { ...rendered, ...changed } as RenderedPage;
   rendered = page;
   if (changed.language !== undefined) document.documentElement.lang = page.language;
   if (changed.direction !== undefined) document.documentElement.dir = page.direction;

@@ -48,10 +48,13 @@ export interface StatementChange {
   readonly come: readonly string[];
 }
 
+/** A page without its stylesheet, which is told by its changes. */
+export type RenderedPage = Omit<ShownPage, 'statements'>;
+
 /** What changes of the page; the first message holds all of it. Reading a message takes longer the more is in it. */
 export interface RenderMessage {
   readonly type: 'render';
-  readonly changed: Partial<Omit<ShownPage, 'statements'>>;
+  readonly changed: Partial<RenderedPage>;
   /** How the stylesheet changes, the last place first, so that each one finds the places before it as they were. */
   readonly sheet: readonly StatementChange[];
 }

@@ -27,10 +27,8 @@ function fresh(css: string): string[] {
 function shown(...lists: readonly (readonly string[])[]) {
   document.head.replaceChildren();
   const sheet = createSheet(document.head);
-  let before: readonly string[] = [];
   const show = (now: readonly string[]) => {
-    sheet.show(before, statementChanges(before, now));
-    before = now;
+    sheet.show(statementChanges(sheet.statements(), now));
   };
   lists.forEach(show);
   return show;

@@ -52,6 +52,7 @@ function exchange(piece: Piece, from: number, gone: number, come: readonly strin
  */
 export function createSheet(head: Element) {
   let pieces: readonly Piece[] = [];
+  let shown: readonly string[] = [];
 
   const setAnew = (statements: readonly string[]) => {
     for (const { element } of pieces) element.remove();
@@ -81,11 +82,14 @@ export function createSheet(head: Element) {
   };
 
   return {
+    /** The statements that are shown. */
+    statements: (): readonly string[] => shown,
     /** Shows what comes of the shown statements by some changes. */
-    show: (before: readonly string[], changes: readonly StatementChange[]): void => {
+    show: (changes: readonly StatementChange[]): void => {
+      shown = changeStatements(shown, changes);
       const count = changes.reduce((sum, { gone, come }) => sum + gone + come.length, 0);
       if (pieces.length === 0 || count > MOST_CHANGED) {
-        setAnew(changeStatements(before, changes));
+        setAnew(shown);
         return;
       }
       for (const one of changes) change(one);

@@ -23,7 +23,7 @@ interface Props {
 
 /** One page of the inventory, or a section of it: its title, its path, the menus it is in. */
 export function PageLine({ row, start, isOpen, isSelected, dragged, onChoose, onInsert, onToggle }: Props) {
-  const { page, section, key, menus } = row;
+  const { page, section, key, menus, doubtful } = row;
   const line = useRef<HTMLDivElement>(null);
   const asDrag = () => {
     const ids = section ? [] : dragged();
@@ -90,13 +90,7 @@ export function PageLine({ row, start, isOpen, isSelected, dragged, onChoose, on
         className="truncate text-right text-small text-ink-faint"
         title={menus.join(', ')}
       >
-        {section
-          ? ''
-          : !page.listed
-            ? '▲ only in links'
-            : menus.length === 0
-              ? '— no menu'
-              : menus.join(', ')}
+        {section ? '' : doubtful ? '▲ only in links' : menus.length === 0 ? '— no menu' : menus.join(', ')}
       </span>
     </div>
   );

@@ -19,7 +19,13 @@ export interface PageRow {
   readonly section: PageSection | null;
   /** Names of the menus that lead to it. */
   readonly menus: readonly string[];
+  /** Whether it is known from links alone, though others are known from elsewhere. */
+  readonly doubtful: boolean;
 }
+
+/** The pages that only links tell of, where others are known from elsewhere: those may be missing. */
+export const doubtfulPages = ({ pages }: Pick<Site, 'pages'>): readonly Page[] =>
+  pages.some((page) => page.listed) ? pages.filter((page) => !page.listed) : [];
 
 /** What leads to each page: menus by name, and buttons. */
 export function menusByPage(site: Site): ReadonlyMap<string, readonly string[]> {
@@ -42,6 +48,7 @@ const NO_MENUS: readonly string[] = [];
 export function pageRows(site: Site, view: PageView, filter: string, opened: ReadonlySet<string>): PageRow[] {
   const menus = menusByPage(site);
   const unreached = view === 'unreached' ? unreachedPages(site) : null;
+  const doubtful = new Set(doubtfulPages(site));
   const words = filter
     .trim()
     .toLowerCase()
@@ -50,20 +57,27 @@ export function pageRows(site: Site, view: PageView, filter: string, opened: Rea
   const pages = site.pages.filter(
     (page) =>
       (view !== 'unreached' || unreached?.has(page.id) === true) &&
-      (view !== 'unlisted' || !page.listed) &&
+      (view !== 'unlisted' || doubtful.has(page)) &&
       words.every(
         (word) => page.path.toLowerCase().includes(word) || page.title.toLowerCase().includes(word),
       ),
   );
   const sorted = [...pages].sort((a, b) => (a.path < b.path ? -1 : a.path > b.path ? 1 : 0));
   return sorted.flatMap((page): PageRow[] => [
-    { key: page.id, page, section: null, menus: menus.get(page.id) ?? NO_MENUS },
+    {
+      key: page.id,
+      page,
+      section: null,
+      menus: menus.get(page.id) ?? NO_MENUS,
+      doubtful: doubtful.has(page),
+    },
     ...(opened.has(page.id)
       ? page.sections.map((section): PageRow => ({
           key: `${page.id}#${section.id}`,
           page,
           section,
           menus: NO_MENUS,
+          doubtful: false,
         }))
       : []),
   ]);

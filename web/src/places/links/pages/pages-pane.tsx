@@ -14,7 +14,14 @@ import { Button } from '../../../ui/button.tsx';
 import { TextField } from '../../../ui/text-field.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import type { OutlineActions } from '../outline/outline-actions.ts';
-import { pageRows, parseSections, rowLinks, type PageRow, type PageView } from './page-rows.ts';
+import {
+  doubtfulPages,
+  pageRows,
+  parseSections,
+  rowLinks,
+  type PageRow,
+  type PageView,
+} from './page-rows.ts';
 import { PagesDialog } from './pages-dialog.tsx';
 import { lineId, PageLine, ROW } from './page-line.tsx';
 
@@ -109,7 +116,7 @@ export function PagesPane({
     () => ({
       all: site.pages.length,
       unreached: unreachedPages(site).size,
-      unlisted: site.pages.filter((page) => !page.listed).length,
+      unlisted: doubtfulPages(site).length,
     }),
     [site],
   );
