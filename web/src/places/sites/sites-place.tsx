@@ -36,37 +36,54 @@ const GAP = 20;
 /** Least room in px in which what is known of a site stands beside its picture. */
 const BESIDE = PICTURE + 300;
 
-/** How cards stand in some room: in how many columns, whether words stand beside the picture, and how high each is with the room below it, in px. */
-function laidOut(width: number) {
+/** Cards with what is known of a site beside or beneath its picture: their height in px, and their parts' classes. */
+const CARDS = {
+  beside: {
+    height: 159,
+    card: 'flex',
+    picture: 'w-[738px] shrink-0',
+    words: 'flex min-w-0 grow flex-col gap-3 p-4 pb-2',
+    facts: 'mt-1 flex-col gap-1',
+    actions: '-ml-2.5',
+  },
+  beneath: {
+    height: 228,
+    card: '',
+    picture: '',
+    words: 'flex h-[70px] items-center gap-4 px-4',
+    facts: 'gap-4',
+    actions: '',
+  },
+} as const;
+type Form = keyof typeof CARDS;
+
+/** How cards stand in some room: in how many columns, and in which form. */
+function laidOut(width: number): { readonly columns: number; readonly form: Form } {
   const columns = Math.max(1, Math.floor((width + GAP) / (PICTURE + GAP)));
-  const beside = columns === 1 && width >= BESIDE;
-  return { columns, beside, height: (beside ? 159 : 228) + GAP };
+  return { columns, form: columns === 1 && width >= BESIDE ? 'beside' : 'beneath' };
 }
 
 interface CardProps {
   readonly site: SiteSummary;
-  readonly beside: boolean;
+  readonly form: Form;
   readonly onDelete: () => void;
 }
 
-function Card({ site, beside, onDelete }: CardProps) {
+function Card({ site, form, onDelete }: CardProps) {
+  const { card, picture, words, facts, actions } = CARDS[form];
   const action = 'inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen';
   return (
-    <article className={`border border-twine bg-white ${beside ? 'flex' : ''}`}>
+    <article className={`border border-twine bg-white ${card}`}>
       <Link
         to={`/sites/${site.id}/bench/header`}
         aria-label={`Open ${site.name}`}
-        className={`block ${beside ? 'w-[738px] shrink-0' : ''}`}
+        className={`block ${picture}`}
       >
         <InSight room="h-[157px] overflow-hidden bg-surround" kept={false}>
           {(drawn) => <Miniature summary={site} onDrawn={drawn} />}
         </InSight>
       </Link>
-      <div
-        className={
-          beside ? 'flex min-w-0 grow flex-col gap-3 p-4 pb-2' : 'flex h-[70px] items-center gap-4 px-4'
-        }
-      >
+      <div className={words}>
         <div className="min-w-0 grow">
           <Link
             to={`/sites/${site.id}/bench/header`}
@@ -75,16 +92,14 @@ function Card({ site, beside, onDelete }: CardProps) {
           >
             {site.name}
           </Link>
-          <div
-            className={`flex text-bench whitespace-nowrap text-ink-faint tabular ${beside ? 'mt-1 flex-col gap-1' : 'gap-4'}`}
-          >
+          <div className={`flex text-bench whitespace-nowrap text-ink-faint tabular ${facts}`}>
             <span>last edit {momentText(site.updatedAt)}</span>
             <InSight room="min-h-5" kept={false}>
               {(drawn) => <OpenProblems id={site.id} onKnown={drawn} />}
             </InSight>
           </div>
         </div>
-        <span className={`flex shrink-0 gap-1 whitespace-nowrap ${beside ? '-ml-2.5' : ''}`}>
+        <span className={`flex shrink-0 gap-1 whitespace-nowrap ${actions}`}>
           <Link to={`/sites/${site.id}/links`} className={action}>
             Links
           </Link>
@@ -110,18 +125,18 @@ export function SitesPlace() {
   const navigate = useNavigate();
   const scroller = useRef<HTMLElement>(null);
   const { ref, room } = useRoom();
-  const { columns, beside, height } = laidOut(room.width);
+  const { columns, form } = laidOut(room.width);
   const virtual = useVirtualizer({
     count: sites?.length ?? 0,
     getScrollElement: () => scroller.current,
-    estimateSize: () => height,
+    estimateSize: () => CARDS[form].height + GAP,
     lanes: columns,
     overscan: 3,
     getItemKey: (index) => sites?.[index]?.id ?? index,
   });
   useEffect(() => {
     virtual.measure();
-  }, [virtual, columns, height]);
+  }, [virtual, columns, form]);
   const { mutate: refresh } = useSWRConfig();
   const showAgain = async () => {
     await Promise.all([mutate(), refresh(DELETED_SITES)]);
@@ -190,12 +205,12 @@ export function SitesPlace() {
                       className="absolute top-0"
                       style={{
                         insetInlineStart: lane * (PICTURE + GAP),
-                        inlineSize: beside ? '100%' : PICTURE,
+                        inlineSize: form === 'beside' ? '100%' : PICTURE,
                         maxInlineSize: '100%',
                         transform: `translateY(${start}px)`,
                       }}
                     >
-                      <Card site={site} beside={beside} onDelete={() => void remove(site)} />
+                      <Card site={site} form={form} onDelete={() => void remove(site)} />
                     </li>
                   )
                 );
