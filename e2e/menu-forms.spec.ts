@@ -1,8 +1,9 @@
 import { expect, type Page } from '@playwright/test';
 import type { MenuForm, Site } from '@hamaca/core';
 import { facesLoaded } from './support/faces.ts';
-import { demoSite, edited, handOff, saying, type Host } from './support/output.ts';
-import { axe, focused, nav, open, test, visitSubmenu } from './support/pasted.ts';
+import { shifts, watchShifts } from './support/motion.ts';
+import { demoSite, edited, handOff, pasteInto, saying, type Host } from './support/output.ts';
+import { axe, focused, MAIN, nav, open, test, visitSubmenu } from './support/pasted.ts';
 
 const TOP = ['Visit', 'Birds', 'Learn', 'Join in', 'News', 'Contact'];
 const WIDTHS = [320, 390, 768, 1024, 1280];
@@ -86,6 +87,35 @@ for (const direction of ['ltr', 'rtl'] as const)
     await settled(page);
     expect((await told(page)).rest.length).toBeGreaterThan(2);
   });
+
+test('until the script has looked links stand on one line, and nothing moves when it has', async ({
+  page,
+  host,
+}) => {
+  let go: () => void = () => undefined;
+  const arrives = new Promise<void>((resolve) => {
+    go = resolve;
+  });
+  await page.route('**/menu.js', async (route) => {
+    await arrives;
+    await route.continue();
+  });
+  await page.setViewportSize({ width: 500, height: 700 });
+  host.put(pasteInto(handOff(formed('the rest under “more”')), { body: MAIN }));
+  await page.goto(host.url, { waitUntil: 'commit' });
+  await page.getByRole('banner').waitFor();
+  await facesLoaded(page);
+  await settled(page);
+  const height = async () => (await page.getByRole('banner').boundingBox())?.height;
+  const before = await height();
+  await watchShifts(page);
+  go();
+  await page.waitForLoadState('load');
+  await settled(page);
+  expect((await told(page)).rest.length).toBeGreaterThan(1);
+  expect(await height()).toBe(before);
+  expect(await shifts(page)).toBeLessThan(0.001);
+});
 
 test('what is under “more” opens by click and by keys, unfolds what is nested in it, and closes', async ({
   page,

@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { Site } from '@hamaca/core';
 import { facesLoaded } from './support/faces.ts';
-import { still } from './support/motion.ts';
+import { shifts, still, watchShifts } from './support/motion.ts';
 import { axe, open, test } from './support/pasted.ts';
 import { demoSite, edited, handOff, marisma, saying, type Host, type SaidValues } from './support/output.ts';
 
@@ -30,17 +30,6 @@ async function scroll(page: Page, by: number) {
   }, by);
   await still(page);
 }
-
-/** How much the page has shifted by itself since it was loaded (Layout Instability). */
-const watchShifts = (page: Page) =>
-  page.evaluate(() => {
-    const seen = window as unknown as { shifts: number };
-    seen.shifts = 0;
-    new PerformanceObserver((list) => {
-      for (const entry of list.getEntries()) seen.shifts += (entry as unknown as { value: number }).value;
-    }).observe({ type: 'layout-shift' });
-  });
-const shifts = (page: Page) => page.evaluate(() => (window as unknown as { shifts: number }).shifts);
 
 for (const over of [false, true])
   test(`a bar ${over ? 'over the page' : 'above it'} stays as its look says, and nothing shifts`, async ({

@@ -36,3 +36,15 @@ export async function holdMotion(page: Page): Promise<() => Promise<void>> {
   await play(0);
   return async () => play(1);
 }
+
+/** Watches from now on how much the page shifts by itself (Layout Instability). */
+export const watchShifts = (page: Page) =>
+  page.evaluate(() => {
+    const seen = window as unknown as { shifts: number };
+    seen.shifts = 0;
+    new PerformanceObserver((list) => {
+      for (const entry of list.getEntries()) seen.shifts += (entry as unknown as { value: number }).value;
+    }).observe({ type: 'layout-shift' });
+  });
+/** The sum of all shifts since then. */
+export const shifts = (page: Page) => page.evaluate(() => (window as unknown as { shifts: number }).shifts);

@@ -5,25 +5,26 @@ export const start: Start = (root, at, _on, undo) => {
   for (const box of root.querySelectorAll(`[${at('rest')}]`)) {
     const own = box.parentElement as HTMLElement;
     const list = own.parentElement as HTMLElement;
-    /** The last link that can leave, where there is more than one line. */
-    const leaves = () => {
-      const shown = ([...list.children] as HTMLElement[]).filter((item) => item.offsetHeight);
-      const isLower = (shown.pop()?.offsetTop as number) > (shown[0]?.offsetTop as number);
-      return isLower && own.previousElementSibling;
-    };
     const settle = () => {
       const focused = document.activeElement as HTMLElement;
       own.before(...box.children);
       own.hidden = true;
       if (getComputedStyle(own).getPropertyValue(`-${at('rest').slice(4)}`))
-        for (let item; (item = leaves());) {
+        // The last link leaves as long as there is more than one line, and a link that can.
+        for (
+          let shown;
+          ((shown = ([...list.children] as HTMLElement[]).filter((item) => item.offsetHeight)).pop()
+            ?.offsetTop as number) > (shown[0]?.offsetTop as number) && own.previousElementSibling;
+        ) {
           own.hidden = false;
-          box.prepend(item);
+          box.prepend(own.previousElementSibling);
         }
       focused.focus();
     };
     const observer = new ResizeObserver(settle);
     observer.observe(list);
+    // The observer comes too late for the first picture.
+    settle();
     if (STOPPABLE)
       undo?.(() => {
         observer.disconnect();

@@ -201,6 +201,8 @@ function moreRules(out: PartOut): readonly ConditionalRule[] {
             ['overflow', 'hidden'],
           ],
         ],
+        // Nor does a label stand on two.
+        [`${out.unready} .${out.class('list')}>li`, [['flex', 'none']]],
       ]),
       ['@media (scripting: enabled)'],
     ),
