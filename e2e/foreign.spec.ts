@@ -3,7 +3,7 @@ import { expect, type Page } from '@playwright/test';
 import { facesLoaded } from './support/faces.ts';
 import { still } from './support/motion.ts';
 import { DRESSED, FURNISHED, open, opener, OUTPUT, test, visitSubmenu } from './support/pasted.ts';
-import { demoSite, edited, handOff, marisma, ringed, saying, wholeMarisma } from './support/output.ts';
+import { demoSite, edited, handOff, inOne, marisma, ringed, saying, wholeMarisma } from './support/output.ts';
 import { differences, OURS, snapshot, type Snapshot } from './support/snapshot.ts';
 
 /** Opens what opens and answers how everything of ours looks before and after. */
@@ -113,14 +113,7 @@ for (const [name, css] of Object.entries(FOREIGN)) {
 }
 
 /** Every piece of a page at once: header, footer, column, a ring in the corner and a bar along the bottom. */
-const ALL = handOff(ringed(wholeMarisma()));
-const WHOLE = new Map([
-  ...ALL,
-  [
-    'menu.html',
-    [...ALL].flatMap(([name, text]) => (/^menu.*\.html$/.test(name) ? [String(text)] : [])).join(''),
-  ],
-]);
+const WHOLE = inOne(handOff(ringed(wholeMarisma())));
 
 /** How every piece looks before and after what can be opened of them is open. */
 async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapshot }> {

@@ -2,8 +2,8 @@ import { expect, type Page } from '@playwright/test';
 import type { MenuForm, Site } from '@hamaca/core';
 import { facesLoaded } from './support/faces.ts';
 import { shifts, watchShifts } from './support/motion.ts';
-import { demoSite, edited, handOff, pasteInto, saying, type Host } from './support/output.ts';
-import { axe, focused, MAIN, nav, open, test, visitSubmenu } from './support/pasted.ts';
+import { demoSite, edited, handOff, saying, type Host } from './support/output.ts';
+import { axe, focused, nav, open, openBeforeScript, test, visitSubmenu } from './support/pasted.ts';
 
 const TOP = ['Visit', 'Birds', 'Learn', 'Join in', 'News', 'Contact'];
 const WIDTHS = [320, 390, 768, 1024, 1280];
@@ -92,26 +92,11 @@ test('until the script has looked links stand on one line, and nothing moves whe
   page,
   host,
 }) => {
-  let go: () => void = () => undefined;
-  const arrives = new Promise<void>((resolve) => {
-    go = resolve;
-  });
-  await page.route('**/menu.js', async (route) => {
-    await arrives;
-    await route.continue();
-  });
-  await page.setViewportSize({ width: 500, height: 700 });
-  host.put(pasteInto(handOff(formed('the rest under “more”')), { body: MAIN }));
-  await page.goto(host.url, { waitUntil: 'commit' });
-  await page.getByRole('banner').waitFor();
-  await facesLoaded(page);
-  await settled(page);
+  const run = await openBeforeScript(page, host, 500, handOff(formed('the rest under “more”')));
   const height = async () => (await page.getByRole('banner').boundingBox())?.height;
   const before = await height();
   await watchShifts(page);
-  go();
-  await page.waitForLoadState('load');
-  await settled(page);
+  await run();
   expect((await told(page)).rest.length).toBeGreaterThan(1);
   expect(await height()).toBe(before);
   expect(await shifts(page)).toBeLessThan(0.001);

@@ -11,8 +11,9 @@ import {
   type StartedPiece,
 } from '@hamaca/core';
 import { facesLoaded } from './support/faces.ts';
-import { edited, handOff, saying, type Host, wholeMarisma } from './support/output.ts';
-import { axe, test } from './support/pasted.ts';
+import { shifts, watchShifts } from './support/motion.ts';
+import { edited, handOff, inOne, saying, type Host, wholeMarisma } from './support/output.ts';
+import { axe, openBeforeScript, test } from './support/pasted.ts';
 
 const ID = 'started';
 
@@ -110,6 +111,21 @@ for (const { id, name, kind } of PIECE_STARTERS) {
     await bare.close();
   });
 }
+
+for (const width of [390, 820, 1280])
+  test(`at ${width} px nothing of any piece moves as the script starts`, async ({ page, host }) => {
+    const run = await openBeforeScript(page, host, width, inOne(handOff(wholeMarisma())));
+    const heights = async () =>
+      page
+        .locator('[class*="hm-site-"]')
+        .evaluateAll((roots) => roots.map((root) => Math.round(root.getBoundingClientRect().height)));
+    const before = await heights();
+    expect(before.length).toBeGreaterThan(4);
+    await watchShifts(page);
+    await run();
+    expect(await heights()).toEqual(before);
+    expect(await shifts(page)).toBeLessThan(0.001);
+  });
 
 test('a sidebar shows the branch of the page one is on, and folds and unfolds by its buttons', async ({
   page,

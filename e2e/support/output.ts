@@ -111,6 +111,16 @@ export function handOff(site: Site, options: HandOffOptions = {}): Map<string, s
   );
 }
 
+/** An output with the markup of every piece in one, in the order of the pieces. */
+export const inOne = (output: ReadonlyMap<string, string | Uint8Array>) =>
+  new Map([
+    ...output,
+    [
+      'menu.html',
+      [...output].flatMap(([name, text]) => (/^menu.*\.html$/.test(name) ? [String(text)] : [])).join(''),
+    ],
+  ]);
+
 const TYPES: Readonly<Record<string, string>> = {
   '.html': 'text/html; charset=utf-8',
   '.css': 'text/css',

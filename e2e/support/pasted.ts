@@ -2,6 +2,8 @@ import AxeBuilder from '@axe-core/playwright';
 import { test as base, type Page } from '@playwright/test';
 import { dress } from '../../core/test/dressed.ts';
 import { furnish } from '../../core/test/furnished.ts';
+import { facesLoaded } from './faces.ts';
+import { still } from './motion.ts';
 import { changedDemo, demoSite, handOff, pasteInto, startHost, type Host } from './output.ts';
 
 /** Tests of the output: one web server for each worker. */
@@ -36,6 +38,34 @@ export async function open(
   await page.setViewportSize({ width, height: 700 });
   host.put(pasteInto(output, { body: MAIN, ...options }));
   await page.goto(`${host.url}/`);
+}
+
+/** Opens a page with an output pasted in, its typefaces there and its script not yet; answers what lets that come. */
+export async function openBeforeScript(
+  page: Page,
+  host: Host,
+  width: number,
+  output: ReadonlyMap<string, string | Uint8Array>,
+): Promise<() => Promise<void>> {
+  let come: () => void = () => undefined;
+  const coming = new Promise<void>((resolve) => {
+    come = resolve;
+  });
+  await page.route('**/menu.js', async (route) => {
+    await coming;
+    await route.continue();
+  });
+  await page.setViewportSize({ width, height: 700 });
+  host.put(pasteInto(output, { body: MAIN }));
+  await page.goto(`${host.url}/`, { waitUntil: 'commit' });
+  await page.getByRole('main').waitFor();
+  await facesLoaded(page);
+  await still(page);
+  return async () => {
+    come();
+    await page.waitForLoadState('load');
+    await still(page);
+  };
 }
 
 export const axe = async (page: Page) =>

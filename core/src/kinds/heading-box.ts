@@ -99,7 +99,11 @@ function foldRules({ slot, inside: word }: Headed, below: number | null, out: Ou
     // Above that width, and without a script, it is a heading like any other.
     ...(below === Infinity ? [] : [styleRule(button, hidden, `@media (width >= ${below}px)`)]),
     styleRule(button, hidden, NO_SCRIPT),
-    ...widely([styleRule(heading, hidden)], [...narrow, '@media (scripting: enabled)']),
+    // What the script will fold is folded before it has run, so that the page does not move when it does.
+    ...widely(
+      [styleRule(heading, hidden), styleRule(`${out.unready} ${inside}`, hidden)],
+      [...narrow, '@media (scripting: enabled)'],
+    ),
     ...widely([styleRule(`${out.ready} ${inside}:not([${out.attribute('open')}])`, hidden)], narrow),
   ];
 }
