@@ -1,6 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import type { Cell, Site, Value } from '@hamaca/core';
-import { holdMotion, still } from './support/motion.ts';
+import { holdMotion } from './support/motion.ts';
 import { axe, open, test } from './support/pasted.ts';
 import { changedDemo, handOff, type Host } from './support/output.ts';
 
@@ -271,7 +271,7 @@ for (const arrives of ['fading', 'sliding', 'growing', 'unrolling', 'one by one'
     await button(page, 'Visit').click();
     expect(await running()).toBeGreaterThan(0);
     await release();
-    await still(page);
+    await expect.poll(running).toBe(0);
     const settled = await box.evaluate((element) => {
       const { opacity, translate, scale } = getComputedStyle(element);
       return [opacity, translate, scale];

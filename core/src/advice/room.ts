@@ -5,7 +5,7 @@ import { foldsBelow, standsIn } from '../kinds/folds.ts';
 import { findPiece, placedParts, type PlacedPart } from '../kinds/placed.ts';
 import { arrangedMenu, centredLogo } from '../kinds/sections/row/zones.ts';
 import type { Site } from '../kinds/site.ts';
-import { firstJudged, fitLine, rowFits, TIGHT_ROOM } from '../layout/fit.ts';
+import { fitLine, rowFits, rowIsTight } from '../layout/fit.ts';
 import { NARROWEST } from '../layout/extents.ts';
 import type { Measurer } from '../text/measure.ts';
 
@@ -31,12 +31,7 @@ function isHalved({ part, region: { section } }: PlacedPart): boolean {
 function moreWhereNeeded(site: Site, piece: string, measures: readonly Measurer[]): CellValue[] {
   const tight = measures
     .flatMap((measure) => rowFits(site, measure))
-    .filter(
-      (fit) =>
-        fit.piece === piece &&
-        (fit.to ?? Infinity) >= NARROWEST &&
-        Math.ceil(fit.needed) + TIGHT_ROOM > firstJudged(fit),
-    );
+    .filter((fit) => fit.piece === piece && rowIsTight(fit));
   const menus = tight.flatMap(({ row, band }) => {
     const at = site.bands.findIndex(({ id }) => id === band);
     return placedParts(site).filter(

@@ -44,9 +44,15 @@ export interface RowFit {
 /** The least width of a row's band that is judged, in px. */
 export const firstJudged = ({ from }: RowFit) => Math.max(from, NARROWEST);
 
-/** Whether a row breaks somewhere in its band; bands of narrower windows than any that is judged do not count. */
-export const rowBreaks = (fit: RowFit): boolean =>
-  (fit.to ?? Infinity) >= NARROWEST && Math.ceil(fit.needed) > firstJudged(fit);
+/** Whether a row has less than some px to spare somewhere in its band; bands of windows too narrow to be judged do not count. */
+const lacks = (fit: RowFit, spare: number): boolean =>
+  (fit.to ?? Infinity) >= NARROWEST && Math.ceil(fit.needed) + spare > firstJudged(fit);
+
+/** Whether a row breaks somewhere in its band. */
+export const rowBreaks = (fit: RowFit): boolean => lacks(fit, 0);
+
+/** Whether a row breaks or is tight somewhere in its band. */
+export const rowIsTight = (fit: RowFit): boolean => lacks(fit, TIGHT_ROOM);
 
 /** How every row of the pieces that stand in pages fits in every band it is shown in. */
 export function rowFits(site: Site, measure: Measurer): RowFit[] {
