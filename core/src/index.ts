@@ -1,6 +1,6 @@
 export { cutText, findHalfCharacter } from './base/well-formed.ts';
 export { countingIds, slugify, uniqueName, uniqueTitle } from './base/ids.ts';
-export { isRecord, sameJson } from './base/json.ts';
+export { isRecord, own, sameJson } from './base/json.ts';
 export { fail, type Problem, type Result, succeed } from './base/result.ts';
 export { formatColour, parseColour, type Rgba } from './colour/colour.ts';
 export { dominantColours } from './colour/dominant.ts';
@@ -200,6 +200,7 @@ export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
 export {
   fileMarkup,
   filesFor,
+  type HandOffFile,
   handOffFiles,
   pagesOfFile,
   pieceFiles,
@@ -235,7 +236,7 @@ export {
   PICTURES_AT,
   PICTURES_AT_ALLOWED,
 } from './formats/archive/pictures.ts';
-export { zipFiles } from './formats/archive/zip.ts';
+export { streamZip, zipFiles } from './formats/archive/zip.ts';
 export { printBranches, readBranches } from './formats/links/branches.ts';
 export { type FoundMenu, readHtmlLinks, readHtmlMenus } from './formats/links/html-menus.ts';
 export { guessLinkFormat, LINK_FORMATS, type LinkFormatName } from './formats/links/link-formats.ts';

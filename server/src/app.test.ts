@@ -411,3 +411,45 @@ test('a site of an older format is given in today’s', async () => {
   expect([body['formatVersion'], body['icons']]).toEqual([FORMAT_VERSION, []]);
   expect((await patch('old-site', 1, rename('Newer'))).status).toBe(200);
 });
+
+describe('whatever is asked for', () => {
+  test.each(['%F0%9F%AA%B6', '%00', "'", 'x'.repeat(65), 'a%20b', '..%2f..'])(
+    'a site of the id %s is told to be nowhere',
+    async (id) => {
+      for (const path of [
+        `/api/sites/${id}`,
+        `/api/sites/${id}/changes`,
+        `/api/sites/${id}/events`,
+        `/api/sites/${id}/hand-off.zip`,
+      ])
+        expect([path, (await ask(path)).status]).toEqual([path, 404]);
+      expect((await ask(`/api/sites/${id}`, { method: 'DELETE' })).status).toBe(404);
+      expect((await ask(`/api/sites/${id}/restore`, { method: 'POST' })).status).toBe(404);
+      expect((await patch(id, 1, rename('x'))).status).toBe(404);
+    },
+  );
+  test('more icons than are given at once are too many', async () => {
+    const names = (count: number) => Array.from({ length: count }, () => 'anchor').join(',');
+    expect((await ask(`/api/icons/drawings?names=${names(200)}`)).status).toBe(200);
+    expect((await ask(`/api/icons/drawings?names=${names(201)}`)).status).toBe(413);
+  });
+  test('an edit of more operations than one may have is refused before it is looked at', async () => {
+    const id = await create();
+    const operations = Array.from({ length: 20_001 }, () => ({ op: 'test', path: '/name', value: 'x' }));
+    expect(await patch(id, 1, operations)).toMatchObject({ status: 413 });
+    expect((await ask(`/api/sites/${id}`)).headers.get('etag')).toBe('"1"');
+  });
+  test('health says so when the work itself fails', async () => {
+    expect((await ask('/api/health')).body).toMatchObject({ status: 'ready', database: 'answers' });
+    const failing = await world.serve();
+    Object.defineProperty(Object.prototype, 'gap', { value: '', enumerable: true, configurable: true });
+    try {
+      expect(await asker(failing).ask('/api/health')).toMatchObject({
+        status: 503,
+        body: { status: 'failing' },
+      });
+    } finally {
+      Reflect.deleteProperty(Object.prototype, 'gap');
+    }
+  });
+});

@@ -1,10 +1,10 @@
-import { LIMITS } from '@hamaca/core';
 import { Hono } from 'hono';
-import { bodyLimit } from 'hono/body-limit';
 import { compress } from 'hono/compress';
 import { secureHeaders } from 'hono/secure-headers';
 import { onlyWithKey } from './access/gate.ts';
+import { withoutPass } from './access/pass.ts';
 import { passRoutes } from './access/pass-routes.ts';
+import { boundedBodies } from './bodies.ts';
 import { ENTER, signInRoutes } from './access/sign-in.ts';
 import type { Deps } from './deps.ts';
 import { onlyOwnHosts, onlyOwnPages, onlyReadablePaths } from './guard.ts';
@@ -39,7 +39,7 @@ export function createApp(deps: Deps): Hono {
       deps.log.error({ err: error.message }, 'storage full');
       return problemResponse(context, PROBLEMS.storageFull());
     }
-    deps.log.error({ err: error, path: context.req.path }, 'request failed');
+    deps.log.error({ err: error, path: withoutPass(context.req.path) }, 'request failed');
     return problemResponse(context, PROBLEMS.internal());
   });
   app.notFound((context) => problemResponse(context, PROBLEMS.noRoute(context.req.path)));
@@ -49,7 +49,7 @@ export function createApp(deps: Deps): Hono {
     await next();
     const ms = Math.round(performance.now() - start);
     deps.log.info(
-      { method: context.req.method, path: context.req.path, status: context.res.status, ms },
+      { method: context.req.method, path: withoutPass(context.req.path), status: context.res.status, ms },
       'request',
     );
   });
@@ -73,14 +73,7 @@ export function createApp(deps: Deps): Hono {
     if (!headers.has('content-security-policy') && !context.req.path.startsWith('/assets/'))
       headers.set('content-security-policy', NOTHING);
   });
-  app.use(
-    bodyLimit({
-      maxSize: LIMITS.file,
-      onError: () => {
-        throw PROBLEMS.tooLarge();
-      },
-    }),
-  );
+  app.use(boundedBodies());
   const compressed = compress();
   app.use((context, next) =>
     context.req.path.endsWith('/events') ||

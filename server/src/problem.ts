@@ -74,6 +74,24 @@ export const PROBLEMS = {
       { revision },
     ),
   tooLarge: () => new HttpProblem(413, 'Too large', 'The request is larger than 32 MB. Nothing was changed.'),
+  tooManyOperations: (most: number) =>
+    new HttpProblem(
+      413,
+      'Too many operations',
+      `An edit has at most ${most} operations. Nothing was changed; make it in several edits.`,
+    ),
+  tooSlow: (seconds: number) =>
+    new HttpProblem(
+      408,
+      'Too slow',
+      `Nothing more of the request came for ${seconds} seconds. Nothing was changed.`,
+    ),
+  crowded: () =>
+    new HttpProblem(
+      503,
+      'Crowded',
+      'Too much is being sent at once. Nothing was changed; try again in a moment.',
+    ),
   foreignOrigin: () =>
     new HttpProblem(403, 'Foreign origin', 'Changes are taken only from Hamaca’s own pages.'),
   foreignHost: () =>
@@ -108,7 +126,7 @@ export const PROBLEMS = {
   badFont: (reason: string) =>
     new HttpProblem(422, 'Not a usable font', `The font cannot be used: ${reason}. Nothing was changed.`),
   tooManyIcons: (most: number) =>
-    new HttpProblem(400, 'Too many icons', `At most ${most} drawings are given at once.`),
+    new HttpProblem(413, 'Too many icons', `At most ${most} drawings are given at once.`),
   noHeader: () => new HttpProblem(409, 'Nothing to hand off', 'The site has no header yet.'),
   away: () =>
     new HttpProblem(

@@ -6,7 +6,7 @@ import { pino } from 'pino';
 import { startDatabase, type OwnDatabase } from '../../scripts/lib/database.mjs';
 import { createApp } from '../src/app.ts';
 import type { Deps } from '../src/deps.ts';
-import { TASKS, type Compute } from '../src/compute/tasks.ts';
+import { TASKS, type Compute, type Emit } from '../src/compute/tasks.ts';
 import { readFont } from '../src/fonts.ts';
 import { seedDemo } from '../src/seed.ts';
 import { openDatabase, type Database } from '../src/store/database.ts';
@@ -17,7 +17,8 @@ const PATIENT = 30_000;
 
 /** Does the work at once: threads are for what is built. */
 const HERE: Compute = {
-  run: (name, input) => TASKS[name](input as never) as never,
+  run: (name, input, _signal, emit = () => undefined) =>
+    (TASKS[name] as (input: unknown, emit: Emit) => unknown)(input, emit) as never,
   end: async () => Promise.resolve(),
 };
 

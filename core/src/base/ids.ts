@@ -1,3 +1,5 @@
+import { isInheritedKey } from './json.ts';
+
 /** Gives a new id each time it is called; the caller decides from what (a counter, random letters). */
 export type IdSource = () => string;
 
@@ -28,8 +30,11 @@ export function slugify(text: string, fallback: string): string {
   return slug === '' ? fallback : slug;
 }
 
+/** Names that no key of a document may have (see `isInheritedKey`), and so no id that looks are told by. */
+const isFree = (name: string, taken: ReadonlySet<string>) => !taken.has(name) && !isInheritedKey(name);
+
 function firstFree(wanted: string, separator: string, taken: ReadonlySet<string>): string {
-  if (!taken.has(wanted)) return wanted;
+  if (isFree(wanted, taken)) return wanted;
   let count = 2;
   while (taken.has(`${wanted}${separator}${count}`)) count++;
   return `${wanted}${separator}${count}`;

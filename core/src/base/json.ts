@@ -5,6 +5,56 @@ export function isRecord(value: unknown): value is Record<string, unknown> {
   return typeof value === 'object' && value !== null && !Array.isArray(value);
 }
 
+/**
+ * Keys that lead to what every object inherits. They are refused wherever JSON comes in, before anything walks it:
+ * writing under them would change all objects there are.
+ */
+const INHERITED_KEYS: ReadonlySet<string> = new Set(['__proto__', 'constructor', 'prototype']);
+
+export const isInheritedKey = (key: string): boolean => INHERITED_KEYS.has(key);
+
+/** What an object itself has under a name that comes from a document, a request or a person; never what it inherits. */
+export function own<Value>(record: Readonly<Record<string, Value>>, name: string): Value | undefined {
+  return Object.hasOwn(record, name) ? record[name] : undefined;
+}
+
+/** A value in some JSON, with the way to it: whole paths of deep JSON would take long to write down. */
+interface Place {
+  readonly value: unknown;
+  readonly key: string;
+  readonly within: Place | null;
+}
+
+function wayTo(place: Place): string[] {
+  const way: string[] = [];
+  for (let at = place; at.within; at = at.within) way.push(at.key);
+  return way.reverse();
+}
+
+/** The way to the first value or key in some JSON that a test picks out, or null. Works without recursion. */
+export function findInJson(
+  json: unknown,
+  isText: (text: string) => boolean,
+  isKey: (key: string) => boolean,
+): string[] | null {
+  const open: Place[] = [{ value: json, key: '', within: null }];
+  for (let at = open.pop(); at; at = open.pop()) {
+    const { value } = at;
+    if (typeof value === 'string' && isText(value)) return wayTo(at);
+    if (typeof value !== 'object' || value === null) continue;
+    for (const [key, inner] of Object.entries(value)) {
+      const place = { value: inner as unknown, key, within: at };
+      if (isKey(key)) return wayTo(place);
+      open.push(place);
+    }
+  }
+  return null;
+}
+
+/** The way to the first key in some JSON that leads to what every object inherits, or null. */
+export const findInheritedKey = (json: unknown): string[] | null =>
+  findInJson(json, () => false, isInheritedKey);
+
 /** Whether two JSON values are equal by content; the order of keys does not matter. */
 export function sameJson(a: unknown, b: unknown): boolean {
   if (a === b) return true;

@@ -30,10 +30,24 @@ function reads(operation: PatchOperation): string[] {
   return operation.op === 'copy' ? [operation.from] : [];
 }
 
-const within = (path: string, of: string) => path === of || path.startsWith(`${of}/`);
+/** A path with all it lies within. */
+function ancestors(path: string): string[] {
+  const all = [path];
+  for (let at = path.lastIndexOf('/'); at >= 0; at = path.lastIndexOf('/', at - 1)) {
+    all.push(path.slice(0, at));
+    if (at === 0) break;
+  }
+  return all;
+}
 
-const meet = (paths: readonly string[], others: readonly string[]) =>
-  paths.some((path) => others.some((other) => within(path, other) || within(other, path)));
+/** Whether a path of one side is, or lies within, one of the other. Takes as long as both are, not as all pairs of them. */
+function meet(paths: readonly string[], others: readonly string[]): boolean {
+  const [own, theirs] = [new Set(paths), new Set(others)];
+  return (
+    paths.some((path) => ancestors(path).some((above) => theirs.has(above))) ||
+    others.some((path) => ancestors(path).some((above) => own.has(above)))
+  );
+}
 
 /**
  * Whether two patches made on one document may touch the same place, so that their order matters. Answers yes where it

@@ -1,5 +1,5 @@
 import { escapeSegment, parsePointer, toPointer } from '../base/json-pointer.ts';
-import { countNodes, isRecord, sameJson } from '../base/json.ts';
+import { countNodes, isInheritedKey, isRecord, own, sameJson } from '../base/json.ts';
 import { fail, refuse, succeed, type Problem, type Result } from '../base/result.ts';
 
 /** One operation of a JSON Patch (RFC 6902, section 4). */
@@ -16,8 +16,6 @@ export interface Patched<Document> {
   /** The patch that leads back. */
   readonly inverse: JsonPatch;
 }
-
-const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 
 /** An array index as a pointer segment (RFC 6901, section 4), or null. `-` is the end where `end` is given. */
 function toIndex(segment: string, length: number, end: boolean): number | null {
@@ -58,7 +56,7 @@ type Change = (parent: unknown, key: string) => Result<unknown, string>;
 function changeAt(node: unknown, segments: readonly string[], change: Change): Result<unknown, string> {
   const [segment, ...rest] = segments;
   if (segment === undefined) return fail('the whole document cannot be changed at once');
-  if (FORBIDDEN.has(segment)) return fail(`"${segment}" is not allowed as a key`);
+  if (isInheritedKey(segment)) return fail(`"${segment}" is not allowed as a key`);
   if (rest.length === 0) return change(node, segment);
   const child = childOf(node, segment);
   if (!child.ok) return child;
@@ -271,10 +269,7 @@ export function readPatch(raw: unknown): Result<JsonPatch> {
   const problems = raw.flatMap((operation: unknown, index): Problem[] => {
     const path = `/${index}`;
     if (!isRecord(operation)) return [{ code: 'patch', path, message: `${path}: an operation is an object` }];
-    const fields =
-      typeof operation['op'] === 'string' && Object.hasOwn(OPERATIONS, operation['op'])
-        ? OPERATIONS[operation['op']]
-        : undefined;
+    const fields = typeof operation['op'] === 'string' ? own(OPERATIONS, operation['op']) : undefined;
     if (!fields)
       return [
         {

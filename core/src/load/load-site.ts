@@ -1,12 +1,12 @@
 import { ValidationError } from 'yup';
-import { jsonDepth } from '../base/json.ts';
+import { findInheritedKey, jsonDepth, own } from '../base/json.ts';
 import { toPointer } from '../base/json-pointer.ts';
 import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
 import { checkIntegrity } from '../kinds/integrity.ts';
 import { LIMITS } from '../values/limits.ts';
 import { siteSchema, type SchemaContext } from '../kinds/schema.ts';
 import type { Site } from '../kinds/site.ts';
-import { migrate } from '../migrate/migrate.ts';
+import { FORMAT_VERSION, migrate } from '../migrate/migrate.ts';
 
 /** Most problems reported at once; more would not be read. */
 const MOST_PROBLEMS = 20;
@@ -20,7 +20,8 @@ function pathSegments(path: string): string[] {
 
 function valueAt(document: unknown, segments: readonly string[]): unknown {
   return segments.reduce<unknown>(
-    (node, segment) => (node as Record<string, unknown> | undefined)?.[segment],
+    (node, segment) =>
+      typeof node === 'object' && node !== null ? own(node as Record<string, unknown>, segment) : undefined,
     document,
   );
 }
@@ -55,6 +56,8 @@ function schemaProblems(document: unknown, context: SchemaContext): Problem[] {
  */
 export function loadSite(raw: unknown): Result<Site> {
   if (jsonDepth(raw, LIMITS.json) > LIMITS.json) return refuseDepth('');
+  const inherited = findInheritedKey(raw);
+  if (inherited !== null) return refuseKey(inherited);
   const migrated = migrate(raw);
   return migrated.ok ? checkDocument(migrated.value, {}) : migrated;
 }
@@ -70,10 +73,40 @@ function checkDocument(document: unknown, context: SchemaContext): Result<Site> 
 /** Things of documents that were checked before. Documents never change in place, so they need not be looked at again. */
 const approved: NonNullable<SchemaContext['approved']> = new WeakMap();
 
-/** Checks a document that was made from a checked one: only what differs from it is walked. */
+/**
+ * Checks a document that was made from a checked one: only what differs from it is walked. It is in today's format; an edit
+ * that says otherwise is refused, as the log would no longer tell what the document is.
+ */
 export function checkEdited(document: unknown): Result<Site> {
-  const migrated = migrate(document);
-  return migrated.ok ? checkDocument(migrated.value, { approved }) : migrated;
+  const version = (document as Readonly<Record<string, unknown>> | null)?.['formatVersion'];
+  return version === FORMAT_VERSION ? checkDocument(document, { approved }) : refuseFormatChange(version);
+}
+
+function refuseFormatChange(version: unknown): Result<never> {
+  return fail([
+    {
+      code: 'format',
+      path: '/formatVersion',
+      message: '/formatVersion: an edit cannot change the format of a site',
+      found: describeValue(version),
+      allowed: String(FORMAT_VERSION),
+    },
+  ]);
+}
+
+/** Says that a key would lead to what every object inherits. */
+export function refuseKey(way: readonly string[]): Result<never> {
+  const key = way.at(-1) ?? '';
+  const path = toPointer(way);
+  return fail([
+    {
+      code: 'key',
+      path,
+      message: `${path}: "${key}" cannot be a key`,
+      found: describeValue(key),
+      allowed: 'any key but __proto__, constructor and prototype',
+    },
+  ]);
 }
 
 /** Says that something is nested more deeply than any document is. */

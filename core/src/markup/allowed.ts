@@ -3,6 +3,9 @@
  * or loads by itself is none of it, and whatever is not named here is refused.
  */
 
+import { own } from '../base/json.ts';
+import { hidesDocumentMember } from './document-members.ts';
+
 /** Whether an attribute's value may stand as it is. */
 type Form = (value: string) => boolean;
 
@@ -63,7 +66,7 @@ const OWN: Readonly<Record<string, Attributes>> = {
     action: address,
     method: matches(/^(?:get|post)$/i),
     target: matches(/^_(?:self|blank|parent|top)$/),
-    name: word,
+    name: (value) => word(value) && !hidesDocumentMember(value),
     autocomplete: words,
     novalidate: flag,
     'accept-charset': word,
@@ -111,7 +114,7 @@ const PLAIN = `abbr address article aside b bdi blockquote br caption cite code 
   h6 hr i ins kbd legend mark p pre q s samp section small span strong sub sup table tbody tfoot thead tr u ul var wbr`;
 
 const MARKUP: ReadonlyMap<string, Attributes> = new Map(
-  [...PLAIN.split(/\s+/), ...Object.keys(OWN)].map((name) => [name, OWN[name] ?? {}]),
+  [...PLAIN.split(/\s+/), ...Object.keys(OWN)].map((name) => [name, own(OWN, name) ?? {}]),
 );
 
 /** Whether an element may stand in own markup. */
@@ -120,6 +123,6 @@ export const isMarkupElement = (name: string): boolean => MARKUP.has(name);
 /** Whether an attribute with its value may stand on an element of own markup. */
 export function isMarkupAttribute(element: string, name: string, value: string): boolean {
   if (/^(?:aria|data)-[a-z][a-z0-9-]{0,60}$/.test(name)) return any(value);
-  const form = MARKUP.get(element)?.[name] ?? OF_ALL[name];
+  const form = own(MARKUP.get(element) ?? {}, name) ?? own(OF_ALL, name);
   return form?.(value) === true;
 }

@@ -38,6 +38,26 @@ const forbiddenIn = (markup: string): string[] =>
   ]);
 
 describe('own markup', () => {
+  test.each([
+    ['Hello <b>world</b>!', 'Hello world!'],
+    ['x<sup>2</sup>', 'x2'],
+    ['<p>One</p><p>Two</p>', 'One Two'],
+    ['one<br/>two', 'one two'],
+    ['<![CDATA[a < b]]> &amp; c', 'a < b & c'],
+  ])('%s is read “%s”', (source, words) => {
+    const read = readMarkup(source);
+    expect(read.ok && markupText(read.value)).toBe(words);
+  });
+  test.each([
+    ['Hello <b>world</b>!', 'Hello <b>world</b>!'],
+    ['<pre>\n a\n  b</pre>', '<pre>\n\n a\n  b</pre>'],
+    ['<textarea>\nx </textarea>', '<textarea>\n\nx </textarea>'],
+    ['<![CDATA[a < b]]>', 'a &lt; b'],
+    ['<p title="a&#10;b">x</p>', '<p title="a&#10;b">x</p>'],
+    ['<p>a</p> <p>b</p>', '<p>a</p> <p>b</p>'],
+  ])('%s is written without a blank more or less', (source, markup) => {
+    expect(written(source)).toBe(markup);
+  });
   test('is read as it is written, and says its words', () => {
     const read = readMarkup(FORM);
     expect(read.ok && markupText(read.value)).toBe('Your e-mail Tell me');
@@ -55,6 +75,12 @@ describe('own markup', () => {
     ['</around><script/><around>', /well-formed|may not stand/],
     ['<!DOCTYPE x><p>x</p>', /well-formed|document type/],
     ['<?php x ?>', /instruction/],
+    ['<form name="getElementById"></form>', /“name” of form/],
+    ['<form name="onload"></form>', /“name” of form/],
+    ...Object.getOwnPropertyNames(Object.prototype).map((name): [string, RegExp] => [
+      `<p ${name}="x">x</p>`,
+      /of p may not stand/,
+    ]),
     ['<b>'.repeat(25) + '</b>'.repeat(25), /nested more than 20/],
     ['<br/>'.repeat(501), /more than 500/],
     ['x'.repeat(MARKUP_LIMITS.source + 1), /longer than 20000/],

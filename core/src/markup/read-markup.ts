@@ -59,9 +59,11 @@ export const readMarkup = memoiseText((source: string): Result<readonly MarkupNo
         stop(`“${key.slice(0, 60)}” of ${name} may not stand in it so`);
     open.push({ name, attributes: attributes as Record<string, string>, children: [] });
   });
-  parser.on('text', (text) => {
+  const takeText = (text: string) => {
     open.at(-1)?.children.push(text);
-  });
+  };
+  parser.on('text', takeText);
+  parser.on('cdata', takeText);
   parser.on('closetag', () => {
     const done = open.pop();
     const around = open.at(-1);
@@ -78,11 +80,21 @@ export function refuseMarkup(source: string): string | null {
   return read.ok ? null : read.error;
 }
 
-/** The words in own markup. */
-export function markupText(nodes: readonly MarkupNode[]): string {
-  return nodes
-    .map((node) => (typeof node === 'string' ? node : ` ${markupText(node.children)} `))
-    .join('')
-    .replace(/\s+/g, ' ')
-    .trim();
-}
+/** Elements that stand within a line of text (HTML, section 15.3): their words belong to the words around them. */
+const WITHIN_LINES = new Set(
+  'a abbr b bdi cite code del dfn em i ins kbd label mark q s samp small span strong sub sup time u var wbr'.split(
+    ' ',
+  ),
+);
+
+const textOf = (nodes: readonly MarkupNode[]): string =>
+  nodes
+    .map((node) => {
+      if (typeof node === 'string') return node;
+      const inner = textOf(node.children);
+      return WITHIN_LINES.has(node.name) ? inner : ` ${inner} `;
+    })
+    .join('');
+
+/** The words in own markup, as they are read: what stands within a line is not torn from it. */
+export const markupText = (nodes: readonly MarkupNode[]): string => textOf(nodes).replace(/\s+/g, ' ').trim();

@@ -7,9 +7,10 @@ import { PIECES_STEP } from './steps/3-pieces.ts';
 import { SUBMENUS_STEP } from './steps/4-submenus.ts';
 import { ICONS_STEP } from './steps/5-icons.ts';
 import { COLUMNS_STEP } from './steps/6-columns.ts';
+import { SELECTORS_STEP } from './steps/7-selectors.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 7;
+export const FORMAT_VERSION = 8;
 
 /** All steps in order. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -19,6 +20,7 @@ export const MIGRATIONS: readonly Migration[] = [
   SUBMENUS_STEP,
   ICONS_STEP,
   COLUMNS_STEP,
+  SELECTORS_STEP,
 ];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [

@@ -176,7 +176,7 @@ describe('what is there only when it is needed', () => {
 describe('printing', () => {
   test('escapes by context', () => {
     expect(escapeText('a<b>&"\u00a0')).toBe('a&lt;b&gt;&amp;"&#160;');
-    expect(escapeAttribute('"\n\t<')).toBe('&quot;  &lt;');
+    expect(escapeAttribute('"\n\t<')).toBe('&quot;&#10;&#9;&lt;');
     expect(escapeText('\ud800x')).toBe('\ufffdx');
     expect(escapeText('🪶')).toBe('🪶');
     expect(cssString('a"b\\c\n')).toBe('"a\\22 b\\5c c\\a "');

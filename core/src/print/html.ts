@@ -25,6 +25,9 @@ const printable = (value: string) =>
         .replace(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufdd0-\ufdef\ufffe\uffff]/g, '\ufffd')
         .replace(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '\ufffd');
 
+/** A character as a reference, which no parser takes for a line break of the source (HTML, section 13.5). */
+const asReference = (character: string) => `&#${character.charCodeAt(0)};`;
+
 /** What needs no escaping anywhere: most of all names, labels and paths. */
 const PLAIN = /^[\w ./:#-]*$/;
 
@@ -35,7 +38,8 @@ export function escapeText(value: string): string {
     .replaceAll('&', '&amp;')
     .replaceAll('<', '&lt;')
     .replaceAll('>', '&gt;')
-    .replaceAll('\u00a0', '&#160;');
+    .replaceAll('\u00a0', '&#160;')
+    .replaceAll('\r', asReference);
 }
 
 /** Text as a double-quoted attribute value. */
@@ -43,7 +47,7 @@ export function escapeAttribute(value: string): string {
   if (PLAIN.test(value)) return value;
   return escapeText(value)
     .replaceAll('"', '&quot;')
-    .replace(/[\r\n\t]/g, ' ');
+    .replace(/[\r\n\t]/g, asReference);
 }
 
 function printAttributes(attributes: HtmlElement['attributes']): string {
@@ -67,9 +71,23 @@ function printForeign({ tag, attributes, children }: HtmlElement): string {
   return `${text}</${tag}>`;
 }
 
+/** Elements whose first line break is left out by parsers (HTML, section 13.2.6.4.7), so that one more is written. */
+const DROPS_FIRST_BREAK = new Set(['pre', 'textarea', 'listing']);
+
+/** An element with just the blanks it has. */
+function printKept({ tag, attributes, children }: HtmlElement): string {
+  let text = `<${tag}${printAttributes(attributes)}>`;
+  if (VOID.has(tag)) return text;
+  const [first] = children;
+  if (DROPS_FIRST_BREAK.has(tag) && first?.node === 'text' && first.text.startsWith('\n')) text += '\n';
+  for (const child of children) text += child.node === 'text' ? escapeText(child.text) : printKept(child);
+  return `${text}</${tag}>`;
+}
+
 function printElement(node: HtmlElement, indent: string): string {
   const { tag, attributes, children } = node;
   if (tag === 'svg') return printForeign(node);
+  if (node.keepsBlanks) return printKept(node);
   let text = `<${tag}${printAttributes(attributes)}>`;
   if (VOID.has(tag)) return text;
   // Drawings and text stand on their element's line, so that no white space is added where it would show.

@@ -7,6 +7,8 @@ export interface HtmlElement {
   /** In print order; `true` prints the bare name, null and false leave it out. */
   readonly attributes: Readonly<Record<string, string | true | null | false>>;
   readonly children: readonly HtmlNode[];
+  /** Whether its content is the designer's own, to the last blank: the printer lays nothing out in it. */
+  readonly keepsBlanks?: boolean;
 }
 
 export interface HtmlText {
@@ -21,6 +23,9 @@ export function element(
 ): HtmlElement {
   return { node: 'element', tag, attributes, children: children.filter((child) => child !== null) };
 }
+
+/** The same element, printed with just the blanks it has. */
+export const withOwnBlanks = (of: HtmlElement): HtmlElement => ({ ...of, keepsBlanks: true });
 
 export function text(content: string): HtmlText {
   return { node: 'text', text: content };

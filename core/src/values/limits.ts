@@ -16,6 +16,8 @@ export const LIMITS = {
   depth: 32,
   /** Deepest nesting of any JSON that is read. */
   json: 128,
+  /** Operations of one edit. */
+  operations: 20_000,
   /** Size of a site file in bytes. */
   file: 32 * 1024 * 1024,
 } as const;

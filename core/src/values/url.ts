@@ -26,7 +26,7 @@ export const LANGUAGE_TAG = /^[A-Za-z]{2,8}(-[A-Za-z0-9]{1,8})*$/;
 export const PAGE_PATH = /^\/[^\s<>"']{0,2047}$/;
 
 /** An id of the document: also safe in addresses, selectors and JSON Pointers. */
-export const ID = /^[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/;
+export const ID = /^(?!(?:constructor|prototype)$)[A-Za-z0-9][A-Za-z0-9_-]{0,63}$/;
 
 /** An address a link may have, as a pattern: relative, or of an allowed scheme; `refuseUrl` says why not. */
 export const LINK_ADDRESS =

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, beforeEach, expect, test } from '@jest/globals';
+import fc from 'fast-check';
 import type { Hono } from 'hono';
 import { pino } from 'pino';
 import { startWorld, type World } from '../../test/world.ts';
@@ -6,6 +7,7 @@ import { insertAccess, replaceAccess } from '../store/access.ts';
 import { createAccess } from './access.ts';
 import { isKey, makeKey } from './key.ts';
 import { holdsPass, passPath } from './pass.ts';
+import { ownPath } from './sign-in.ts';
 
 let world: World;
 let app: Hono;
@@ -130,11 +132,13 @@ test('a session ends after thirty days, and with its key', async () => {
 test('keys cannot be tried without end, and one address does not keep another out', async () => {
   const from = (address: string) => ({ 'x-forwarded-for': `198.51.100.1, ${address}` });
   for (let count = 0; count < 10; count++) expect((await enter('guess', from('192.0.2.1'))).status).toBe(401);
-  const late = await enter(first.key, from('192.0.2.1'));
+  const late = await enter('guess', from('192.0.2.1'));
   expect(late.status).toBe(429);
   expect(Number(late.headers.get('retry-after'))).toBeGreaterThan(0);
   expect((await enter(first.key, from('192.0.2.2'))).status).toBe(303);
-  expect(lines.filter(({ address }) => address === '192.0.2.1')).toHaveLength(11);
+  // Whoever has the key comes in, also from where others guess.
+  expect((await enter(first.key, from('192.0.2.1'))).status).toBe(303);
+  expect(lines.filter(({ address }) => address === '192.0.2.1')).toHaveLength(12);
   expect((await enter('x'.repeat(5000), from('192.0.2.3'))).status).toBe(400);
 });
 
@@ -168,4 +172,59 @@ test('a pass leads to fonts, scripts and pages that are tried alone, for a time'
   expect((await ask(`${pass.slice(0, -1)}x/fonts/figtree.woff2`)).status).toBe(401);
   expect(holdsPass(`${pass}/fonts/a.woff2`, secret, new Date(clock.getTime() + 3 * 86_400_000))).toBe(false);
   expect(holdsPass(`${pass}/fonts/a.woff2`, makeKey().access.secret, clock)).toBe(false);
+});
+
+test('however many addresses wrong keys come from, the right one is let in', async () => {
+  const guesses = Array.from({ length: 300 }, (_, index) =>
+    enter('guess', { 'x-forwarded-for': `198.51.100.${index % 250}` }),
+  );
+  const statuses = new Set((await Promise.all(guesses)).map(({ status }) => status));
+  expect([...statuses]).toEqual([401]);
+  expect((await enter(first.key, { 'x-forwarded-for': '203.0.113.9' })).status).toBe(303);
+});
+
+test('whatever comes after signing in leads nowhere else', () => {
+  const here = 'https://hamaca.example';
+  const piece = fc.constantFrom(
+    '/',
+    '\\',
+    '.',
+    '..',
+    '%2e',
+    '%2f',
+    '//',
+    '\t',
+    '\n',
+    'x',
+    'other.example',
+    '@',
+    ':',
+    '?',
+    '#',
+  );
+  fc.assert(
+    fc.property(fc.array(piece, { maxLength: 8 }), (pieces) => {
+      const to = ownPath(`/${pieces.join('')}`);
+      expect(new URL(to, here).origin).toBe(here);
+    }),
+    { numRuns: 3000 },
+  );
+  for (const to of [
+    '/.//other.example',
+    '/x/..//other.example',
+    '//other.example',
+    '/\\other.example',
+    'https://other.example',
+  ])
+    expect([to, new URL(ownPath(to), here).host]).toEqual([to, 'hamaca.example']);
+  expect(ownPath('/sites/marisma/bench?at=1')).toBe('/sites/marisma/bench?at=1');
+});
+
+test('a pass is written down nowhere', async () => {
+  const pass = passPath(first.access.secret, clock);
+  for (const path of [`${pass}/fonts/none.woff2`, `${pass}/nothing`, '/pass/123.abc/fonts/x', '/pass/token'])
+    await ask(path);
+  const written = JSON.stringify(lines);
+  expect(written).toContain('/pass/…');
+  expect(written).not.toMatch(/\/pass\/[\w.-]/);
 });

@@ -18,6 +18,10 @@ export function passPath(secret: string, now: Date): string {
   return `${PASS}/${until}.${sign(until, secret)}`;
 }
 
+/** A path as it may be written down: a pass lets in whoever reads it. */
+export const withoutPass = (path: string): string =>
+  path.startsWith(`${PASS}/`) ? path.replace(/^\/pass\/[^/]*/, `${PASS}/…`) : path;
+
 /** Whether a path is one of a font, script or tried page and carries a pass that holds. */
 export function holdsPass(path: string, secret: string, now: Date): boolean {
   const [, until = '', signature = ''] =

@@ -60,12 +60,22 @@ const page = (to: string, wrong: string) =>
       </body>
     </html>`;
 
-/** An address within Hamaca; anything else leads to the start. */
-function ownPath(to: string): string {
-  const here = 'http://here.invalid';
-  if (!to.startsWith('/') || !URL.canParse(to, here)) return '/';
-  const url = new URL(to, here);
-  return url.origin === here ? url.pathname + url.search : '/';
+const HERE = 'http://here.invalid';
+
+/** Where an address leads from here, or null where it leads elsewhere. */
+function hereAt(address: string): URL | null {
+  const url = URL.canParse(address, HERE) ? new URL(address, HERE) : null;
+  return url?.origin === HERE ? url : null;
+}
+
+/**
+ * An address within Hamaca; anything else leads to the start. What a browser is told is read once more as it will read it: a
+ * path may come out of its dots and slashes as the name of another host.
+ */
+export function ownPath(to: string): string {
+  const url = to.startsWith('/') ? hereAt(to) : null;
+  const path = url === null ? '/' : url.pathname + url.search;
+  return hereAt(path)?.pathname === url?.pathname && !path.startsWith('//') ? path : '/';
 }
 
 const answer = (context: Context, to: string, wrong: string, status: 200 | 401 | 429) =>

@@ -1,6 +1,6 @@
 import { Worker } from 'node:worker_threads';
 import { PROBLEMS } from '../problem.ts';
-import type { Compute, TaskAnswer, TaskInput, TaskName } from './tasks.ts';
+import type { Compute, Emit, TaskAnswer, TaskInput, TaskName } from './tasks.ts';
 import type { ThreadAnswer } from './thread.ts';
 
 export interface ThreadOptions {
@@ -19,6 +19,7 @@ interface Job {
   readonly name: TaskName;
   readonly input: unknown;
   readonly signal: AbortSignal;
+  readonly emit: Emit | undefined;
   readonly resolve: (answer: never) => void;
   readonly reject: (reason: unknown) => void;
 }
@@ -77,6 +78,10 @@ export function createThreads({ script, most, limit }: ThreadOptions): Compute {
     }, limit);
     job.signal.addEventListener('abort', onAbort);
     thread.on('message', (said: ThreadAnswer) => {
+      if ('piece' in said) {
+        if (!isDone) job.emit?.(said.piece);
+        return;
+      }
       finish(true, () => {
         if ('failed' in said) job.reject(new Error(said.failed));
         else job.resolve(said.answer as never);
@@ -100,9 +105,9 @@ export function createThreads({ script, most, limit }: ThreadOptions): Compute {
   };
 
   return {
-    run: <Name extends TaskName>(name: Name, input: TaskInput<Name>, signal: AbortSignal) =>
+    run: <Name extends TaskName>(name: Name, input: TaskInput<Name>, signal: AbortSignal, emit?: Emit) =>
       new Promise<TaskAnswer<Name>>((resolve, reject) => {
-        waiting.push({ name, input, signal, resolve, reject });
+        waiting.push({ name, input, signal, emit, resolve, reject });
         next();
       }),
     end: async () => {

@@ -2,6 +2,7 @@ import { Hono } from 'hono';
 import { streamSSE } from 'hono/streaming';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
+import { siteIdOf } from '../site-id.ts';
 import { isDatabaseAway } from '../store/database.ts';
 import { selectRevision } from '../store/sites.ts';
 
@@ -14,7 +15,7 @@ const HEARTBEAT = 20;
 export function eventRoutes(deps: Deps): Hono {
   const routes = new Hono();
   routes.get('/:id/events', async (context) => {
-    const id = context.req.param('id');
+    const id = siteIdOf(context);
     if ((await selectRevision(deps.database, id)) === null) throw PROBLEMS.noSite(id);
     return streamSSE(context, async (stream) => {
       let last: number | string | null = null;

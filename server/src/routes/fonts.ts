@@ -1,7 +1,7 @@
 import { Hono } from 'hono';
 import { bodyLimit } from 'hono/body-limit';
-import { faceFile, TYPEFACES } from '@hamaca/core';
 import type { Deps } from '../deps.ts';
+import { BUNDLED_FILES } from '../fonts.ts';
 import { PROBLEMS } from '../problem.ts';
 import { MOST_FONT_BYTES } from '../read-font.ts';
 import { insertFont, selectFont } from '../store/fonts.ts';
@@ -11,14 +11,6 @@ const CONTENT_TYPES: Readonly<Record<string, string>> = {
   json: 'application/json',
   txt: 'text/plain; charset=utf-8',
 };
-
-const BUNDLED_FILES = new Set(
-  TYPEFACES.flatMap(({ id, subsets }) => [
-    ...[null, ...subsets].map((subset) => `${faceFile(id, subset)}.woff2`),
-    `${id}.metrics.json`,
-    `${id}-LICENSE.txt`,
-  ]),
-);
 
 /** A file of a typeface: bundled, or brought along; null where there is none. */
 export async function fontFile(deps: Deps, name: string): Promise<Uint8Array | null> {

@@ -5,14 +5,13 @@ import {
   PREFIX,
   PREFIX_ALLOWED,
   slugify,
-  zipFiles,
   type HandOffOptions,
 } from '@hamaca/core';
+import type { Emit } from '../compute/tasks.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
-import { loadStored } from '../stored-site.ts';
+import { siteIdOf } from '../site-id.ts';
 import { selectSite } from '../store/sites.ts';
-import { fontFile } from './fonts.ts';
 import { ownFontsOf } from './tried.ts';
 
 /** What is asked of a hand-off: what all names begin with, and where pages find the pictures as files. */
@@ -23,34 +22,59 @@ function readOptions({ prefix, pictures }: Readonly<Record<string, string>>): Ha
   return { ...(prefix === undefined ? {} : { prefix }), ...(pictures === undefined ? {} : { pictures }) };
 }
 
+/** Work that gives out bytes before it is done: what came first, the bytes, and what it answers. */
+interface Emitting<Answer> {
+  /** Settles with the first bytes, or with the answer where there are none. */
+  readonly begun: Promise<unknown>;
+  readonly body: ReadableStream<Uint8Array>;
+  readonly answer: Promise<Answer>;
+}
+
+function emitting<Answer>(work: (emit: Emit) => Promise<Answer>): Emitting<Answer> {
+  let begin: () => void;
+  const first = new Promise<void>((resolve) => {
+    begin = resolve;
+  });
+  let answer: Promise<Answer> | null = null;
+  const body = new ReadableStream<Uint8Array>({
+    start: (controller) => {
+      answer = work((piece) => {
+        begin();
+        controller.enqueue(piece);
+      });
+      answer.then(
+        () => {
+          controller.close();
+        },
+        (error: unknown) => {
+          controller.error(error);
+        },
+      );
+    },
+  });
+  const answered = answer as unknown as Promise<Answer>;
+  return { begun: Promise.race([first, answered]), body, answer: answered };
+}
+
 /** The hand-off as one zip: the same files as the command line writes. */
 export function handOffRoutes(deps: Deps): Hono {
   const routes = new Hono();
   routes.get('/:id/hand-off.zip', async (context) => {
-    const id = context.req.param('id');
+    const id = siteIdOf(context);
     const options = readOptions(context.req.query());
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
-    const { document } = stored;
-    const site = loadStored(document);
-    const ownFonts = await ownFontsOf(deps, document);
-    const files = await deps.compute.run('hand-off', { document, ownFonts, options }, context.req.raw.signal);
-    if (!files) throw PROBLEMS.noHeader();
-    const contents = new Map<string, Uint8Array>();
-    for (const file of files) {
-      const bytes =
-        'text' in file
-          ? new TextEncoder().encode(file.text)
-          : 'base64' in file
-            ? Buffer.from(file.base64, 'base64')
-            : await fontFile(deps, file.font);
-      // A site file from another Hamaca may name a typeface that was never brought here: its fallback serves.
-      if (bytes) contents.set(file.name, bytes);
-    }
-    return context.body(Buffer.from(zipFiles(contents)), 200, {
+    const { signal } = context.req.raw;
+    const { document, name } = stored;
+    const own = await ownFontsOf(deps, document, signal);
+    const input = { document, options, ownFonts: own.metrics, ownFiles: own.files };
+    const { begun, body, answer } = emitting((emit) => deps.compute.run('hand-off', input, signal, emit));
+    // Whatever is wrong is told by the answer, as long as nothing of it is on its way.
+    if ((await Promise.race([begun, answer])) === null) throw PROBLEMS.noHeader();
+    return context.body(body, 200, {
       'content-type': 'application/zip',
       'cache-control': 'no-store',
-      'content-disposition': `attachment; filename="${slugify(site.name, 'site')}-menu.zip"`,
+      'content-disposition': `attachment; filename="${slugify(name, 'site')}-menu.zip"`,
     });
   });
   return routes;

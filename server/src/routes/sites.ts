@@ -1,11 +1,13 @@
 import { Hono, type Context } from 'hono';
-import { cutText, readPatch } from '@hamaca/core';
+import { cutText } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
-import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { PROBLEMS } from '../problem.ts';
+import { siteIdOf } from '../site-id.ts';
 import { createEditQueue } from '../saving/edit-queue.ts';
-import { currentDocument } from '../stored-site.ts';
+import { patchRefusal, readPatchText } from '../saving/read-patch.ts';
+import { isHeavyText } from '../saving/save-edits.ts';
+import { isCurrent } from '../stored-site.ts';
 import { selectChanges, type ChangeRange, type StoredChange } from '../store/changes.ts';
 import {
   insertSite,
@@ -83,7 +85,7 @@ function readRange(context: Context): ChangeRange {
 
 export function siteRoutes(deps: Deps): Hono {
   const routes = new Hono();
-  const edits = createEditQueue(deps.database, deps.now);
+  const edits = createEditQueue(deps);
 
   routes.get('/', async (context) =>
     context.json({ sites: await selectSites(deps.database) }, 200, { 'cache-control': 'no-store' }),
@@ -112,13 +114,16 @@ export function siteRoutes(deps: Deps): Hono {
   });
 
   routes.get('/:id', async (context) => {
-    const id = context.req.param('id');
+    const id = siteIdOf(context);
     const stored = await selectSite(deps.database, id);
     if (!stored) throw PROBLEMS.noSite(id);
     const headers = { etag: etag(stored.revision), 'cache-control': 'no-cache' };
     if (isKnown(context.req.header('if-none-match'), etag(stored.revision)))
       return context.body(null, 304, headers);
-    return context.body(currentDocument(stored.document), 200, {
+    const document = isCurrent(stored.document)
+      ? stored.document
+      : await deps.compute.run('current', stored.document, context.req.raw.signal);
+    return context.body(document, 200, {
       ...headers,
       'content-type': 'application/json',
     });
@@ -128,27 +133,29 @@ export function siteRoutes(deps: Deps): Hono {
     if (!/^application\/json-patch\+json\b/i.test(context.req.header('content-type') ?? ''))
       throw PROBLEMS.notPatchType();
     const expected = revisionOf(context);
-    const patch = readPatch(await readJson(context));
-    if (!patch.ok) throw PROBLEMS.badPatch(patch.error);
+    const text = await context.req.text();
+    const read = isHeavyText(text) ? null : readPatchText(text);
+    if (read && read.kind !== 'patch') throw patchRefusal(read);
+    const patch = read?.patch ?? null;
     const change = readChangeHeaders(context, deps.newId);
-    const saved = await edits.save(context.req.param('id'), { expected, change, patch: patch.value });
+    const saved = await edits.save(siteIdOf(context), { expected, change, text, patch });
     return context.json({ revision: saved.revision }, 200, { etag: etag(saved.revision) });
   });
 
   routes.delete('/:id', async (context) => {
-    const id = context.req.param('id');
+    const id = siteIdOf(context);
     if (!(await setSiteDeleted(deps.database, id, deps.now()))) throw PROBLEMS.noSite(id);
     return context.body(null, 204);
   });
 
   routes.post('/:id/restore', async (context) => {
-    const id = context.req.param('id');
+    const id = siteIdOf(context);
     if (!(await setSiteDeleted(deps.database, id, null))) throw PROBLEMS.noSite(id);
     return context.body(null, 204);
   });
 
   routes.get('/:id/changes', async (context) => {
-    const id = context.req.param('id');
+    const id = siteIdOf(context);
     const range = readRange(context);
     if ((await selectRevision(deps.database, id)) === null) throw PROBLEMS.noSite(id);
     const { changes, more } = await selectChanges(deps.database, id, range);

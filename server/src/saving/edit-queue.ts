@@ -1,5 +1,6 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { isPassing, type Database } from '../store/database.ts';
+import type { Deps } from '../deps.ts';
+import { isPassing } from '../store/database.ts';
 import type { StoredChange } from '../store/changes.ts';
 import { rememberSites } from './known-sites.ts';
 import { saveEdits, type SavedEdit, type WantedEdit } from './save-edits.ts';
@@ -23,14 +24,20 @@ export interface EditQueue {
   readonly save: (id: string, edit: WantedEdit) => Promise<StoredChange>;
 }
 
-export function createEditQueue(database: Database, now: () => Date): EditQueue {
+export function createEditQueue({
+  database,
+  compute,
+  now,
+}: Pick<Deps, 'database' | 'compute' | 'now'>): EditQueue {
   const sites = rememberSites();
   const queues = new Map<string, Waiting[]>();
 
   const store = async (id: string, edits: readonly WantedEdit[]): Promise<readonly SavedEdit[]> => {
     for (let tries = 1; ; tries++) {
       try {
-        const saved = await database.transact((connection) => saveEdits(connection, sites, id, edits, now()));
+        const saved = await database.transact((connection) =>
+          saveEdits(connection, { sites, compute }, id, edits, now()),
+        );
         // Not before it is stored for good: what failed at the last moment never was.
         if (saved.known) sites.keep(id, saved.known);
         return saved.answers;

@@ -1,17 +1,23 @@
-import { applyCheckedPatch, touchesSame, type JsonPatch, type Site } from '@hamaca/core';
-import { HttpProblem, PROBLEMS } from '../problem.ts';
+import type { JsonPatch } from '@hamaca/core';
+import type { Compute } from '../compute/tasks.ts';
+import { PROBLEMS, type HttpProblem } from '../problem.ts';
 import { loadStored } from '../stored-site.ts';
 import { insertChanges, selectChangesById, selectPatchesAfter, type StoredChange } from '../store/changes.ts';
 import type { Connection } from '../store/database.ts';
 import { lockSite, selectDocument, updateSite } from '../store/sites.ts';
 import { keepVersion } from '../store/versions.ts';
 import type { KnownSite, KnownSites } from './known-sites.ts';
+import { layEdits, type HeavyAnswer, type LaidEdit, type PatchesSince } from './lay-edits.ts';
+import { patchRefusal } from './read-patch.ts';
 
 /** An edit as a client sends it: made on a revision, with an id that makes a repeated request harmless. */
 export interface WantedEdit {
   readonly expected: number;
   readonly change: Pick<StoredChange, 'changeId' | 'clientId' | 'kind' | 'label'>;
-  readonly patch: JsonPatch;
+  /** Its patch as it was sent. */
+  readonly text: string;
+  /** The same, read; null where that takes long and is left to a thread. */
+  readonly patch: JsonPatch | null;
 }
 
 /** What became of one edit. */
@@ -20,46 +26,14 @@ export type SavedEdit = { readonly saved: StoredChange } | { readonly refused: H
 /** Most changes an edit is laid on that it was not made on. */
 const MOST_BETWEEN = 200;
 
-/** The site while edits are being laid on it, and what was changed on it lately. */
-interface Ground {
-  site: Site;
-  revision: number;
-  /** Patches by the revision they led to. */
-  readonly patches: Map<number, JsonPatch>;
-}
+/** From where on edits are laid in a thread: characters of patches or of the document, operations of a patch. */
+const HEAVY = { patch: 200_000, operations: 400, document: 1_000_000 } as const;
 
-/** The changes between the revision an edit was made on and now; null where not all are at hand. */
-function between(ground: Ground, expected: number): JsonPatch[] | null {
-  const found: JsonPatch[] = [];
-  for (let revision = expected + 1; revision <= ground.revision; revision++) {
-    const patch = ground.patches.get(revision);
-    if (!patch) return null;
-    found.push(patch);
-  }
-  return found;
-}
+/** Whether a patch takes so long to read that a thread does it. */
+export const isHeavyText = (text: string): boolean => text.length > HEAVY.patch;
 
-/** Lays one edit on the ground: checked as a whole, and only where nothing it touches has changed since it was made. */
-function lay(ground: Ground, { expected, change, patch }: WantedEdit): SavedEdit {
-  const stale = { refused: PROBLEMS.stale(ground.revision) };
-  const since = expected <= ground.revision ? between(ground, expected) : null;
-  if (!since || since.some((other) => touchesSame(patch, other))) return stale;
-  const edited = applyCheckedPatch(ground.site, patch);
-  // What fits no more only because of what came between is its sender's to make again.
-  if (!edited.ok) return since.length > 0 ? stale : { refused: PROBLEMS.invalid(edited.error) };
-  ground.site = edited.value.site;
-  ground.revision++;
-  ground.patches.set(ground.revision, patch);
-  const { inverse } = edited.value;
-  return {
-    saved: {
-      ...change,
-      revision: ground.revision,
-      patch: JSON.stringify(patch),
-      inverse: JSON.stringify(inverse),
-    },
-  };
-}
+const isHeavy = ({ text, patch }: WantedEdit) =>
+  patch === null || isHeavyText(text) || patch.length > HEAVY.operations;
 
 /** What became of edits that were saved together, and the site they led to: to be remembered once it is stored for good. */
 export interface SavedEdits {
@@ -67,10 +41,69 @@ export interface SavedEdits {
   readonly known: KnownSite | null;
 }
 
-async function readSite(connection: Connection, id: string, revision: number): Promise<KnownSite> {
-  const document = await selectDocument(connection, id);
-  return { revision, site: loadStored(document), length: document.length };
+/** What edits are laid with: sites edited last, and threads for what takes long. */
+export interface Laying {
+  readonly sites: KnownSites;
+  readonly compute: Compute;
 }
+
+/** The site as it is stored; read only where it is not remembered. */
+interface Before {
+  readonly revision: number;
+  readonly known: KnownSite | null;
+  readonly document: string | null;
+}
+
+async function readBefore(connection: Connection, sites: KnownSites, id: string): Promise<Before | null> {
+  const revision = await lockSite(connection, id);
+  if (revision === null) return null;
+  const known = sites.at(id, revision);
+  return { revision, known, document: known ? null : await selectDocument(connection, id) };
+}
+
+function refusalOf(laid: Exclude<LaidEdit, { kind: 'laid' }>): HttpProblem {
+  switch (laid.kind) {
+    case 'stale':
+      return PROBLEMS.stale(laid.revision);
+    case 'invalid':
+      return PROBLEMS.invalid(laid.problems);
+    case 'unread':
+      return patchRefusal(laid.read);
+  }
+}
+
+const toAnswer = ({ change }: WantedEdit, laid: LaidEdit): SavedEdit =>
+  laid.kind === 'laid'
+    ? { saved: { ...change, revision: laid.revision, patch: laid.patch, inverse: laid.inverse } }
+    : { refused: refusalOf(laid) };
+
+/** Lays edits here or, where that would hold up others, in a thread. */
+async function lay(
+  connection: Connection,
+  { compute }: Laying,
+  id: string,
+  before: Before,
+  patches: PatchesSince,
+  edits: readonly WantedEdit[],
+): Promise<HeavyAnswer & { readonly site: KnownSite['site'] | null }> {
+  const { revision, known, document } = before;
+  const since = [...patches.values()].reduce((sum, { length }) => sum + length, 0);
+  const isLong = Math.max(document?.length ?? known?.length ?? 0, since) > HEAVY.document;
+  if (isLong || edits.some(isHeavy)) {
+    const text = document ?? (await selectDocument(connection, id));
+    const task = { document: text, revision, patches, edits };
+    const answer = await compute.run('lay-edits', task, NEVER);
+    return { ...answer, site: null };
+  }
+  const start = { revision, site: known?.site ?? loadStored(document ?? '') };
+  const { site, ...laid } = layEdits(start, patches, edits as never);
+  return { ...laid, site, name: site.name, document: isSaved(laid.laid) ? JSON.stringify(site) : '' };
+}
+
+const isSaved = (laid: readonly LaidEdit[]) => laid.some(({ kind }) => kind === 'laid');
+
+/** Edits of several askers are laid together: none of them giving up stops it. */
+const NEVER = new AbortController().signal;
 
 /**
  * Saves edits of one site in one transaction: the row is locked, each edit compared with what changed since the revision it
@@ -78,45 +111,52 @@ async function readSite(connection: Connection, id: string, revision: number): P
  */
 export async function saveEdits(
   connection: Connection,
-  sites: KnownSites,
+  laying: Laying,
   id: string,
   edits: readonly WantedEdit[],
   now: Date,
 ): Promise<SavedEdits> {
-  const revision = await lockSite(connection, id);
-  if (revision === null) return { answers: edits.map(() => ({ refused: PROBLEMS.noSite(id) })), known: null };
-  const before = sites.at(id, revision) ?? (await readSite(connection, id, revision));
+  const before = await readBefore(connection, laying.sites, id);
+  if (!before) return { answers: edits.map(() => ({ refused: PROBLEMS.noSite(id) })), known: null };
+  const { revision } = before;
   const repeated = await selectChangesById(
     connection,
     id,
     edits.map(({ change }) => change.changeId),
   );
-  const oldest = Math.max(Math.min(...edits.map(({ expected }) => expected)), revision - MOST_BETWEEN);
-  const ground: Ground = {
-    site: before.site,
-    revision,
-    patches:
-      oldest < revision ? await selectPatchesAfter(connection, id, oldest) : new Map<number, JsonPatch>(),
-  };
-  const made = new Map<string, StoredChange>();
+  const first = new Map<string, WantedEdit>();
+  for (const edit of edits) {
+    const { changeId } = edit.change;
+    if (!repeated.has(changeId) && !first.has(changeId)) first.set(changeId, edit);
+  }
+  const fresh = [...first.values()];
+  const oldest = Math.max(Math.min(...fresh.map(({ expected }) => expected)), revision - MOST_BETWEEN);
+  const patches: PatchesSince =
+    fresh.length > 0 && oldest < revision ? await selectPatchesAfter(connection, id, oldest) : new Map();
+  const answer = fresh.length === 0 ? null : await lay(connection, laying, id, before, patches, fresh);
+  const laid = new Map(
+    fresh.map((edit, index) => [edit.change.changeId, toAnswer(edit, answer?.laid[index] as LaidEdit)]),
+  );
   const answers = edits.map((edit): SavedEdit => {
     const { changeId } = edit.change;
-    const earlier = repeated.get(changeId) ?? made.get(changeId);
-    if (earlier)
-      return earlier.patch === JSON.stringify(edit.patch)
-        ? { saved: earlier }
-        : { refused: PROBLEMS.idUsed(changeId) };
-    const answer = lay(ground, edit);
-    if ('saved' in answer) made.set(changeId, answer.saved);
-    return answer;
+    if (first.get(changeId) === edit) return laid.get(changeId) as SavedEdit;
+    const earlier = repeated.get(changeId) ?? savedIn(laid.get(changeId));
+    if (!earlier) return laid.get(changeId) as SavedEdit;
+    return earlier.patch === canonical(edit) ? { saved: earlier } : { refused: PROBLEMS.idUsed(changeId) };
   });
-  if (made.size === 0) return { answers, known: before };
-  const document = JSON.stringify(ground.site);
+  const made = [...laid.values()].flatMap((entry) => savedIn(entry) ?? []);
+  if (!answer || made.length === 0) return { answers, known: before.known };
   await keepVersion(connection, id, now);
-  await updateSite(connection, { id, revision: ground.revision, document, name: ground.site.name }, now);
-  await insertChanges(connection, id, [...made.values()], now);
-  return {
-    answers,
-    known: { revision: ground.revision, site: ground.site, length: document.length },
-  };
+  const { document, name } = answer;
+  await updateSite(connection, { id, revision: answer.revision, document, name }, now);
+  await insertChanges(connection, id, made, now);
+  const { site } = answer;
+  return { answers, known: site && { revision: answer.revision, site, length: document.length } };
 }
+
+const savedIn = (answer: SavedEdit | undefined): StoredChange | null =>
+  answer && 'saved' in answer ? answer.saved : null;
+
+/** A patch as the log has it: read and written, so that blanks make no difference. */
+const canonical = ({ text, patch }: WantedEdit): string =>
+  JSON.stringify(patch ?? (JSON.parse(text) as unknown));

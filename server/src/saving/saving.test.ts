@@ -1,6 +1,8 @@
 import { createServer, type Server } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
-import { asker, rename, startWorld, type World } from '../../test/world.ts';
+import { applyPatch, type JsonPatch } from '@hamaca/core';
+import { seeded, whole, type Random } from '../../../core/test/random-site.ts';
+import { asker, rawDemo, rename, startWorld, type World } from '../../test/world.ts';
 import type { RowDataPacket } from 'mysql2/promise';
 import { foldChanges } from '../store/changes.ts';
 import { openDatabase } from '../store/database.ts';
@@ -279,4 +281,111 @@ test('a database that stops answering in the middle counts as away, and serves a
   }
   await answers200();
   await impatient.end();
+});
+
+/** Every place of some JSON, as pointers. */
+function places(json: unknown, path = ''): string[] {
+  if (typeof json !== 'object' || json === null) return [path];
+  return [path, ...Object.entries(json).flatMap(([key, inner]) => places(inner, `${path}/${key}`))];
+}
+
+/** Edits as anybody may send them: most of them fit nowhere, some do. */
+function anyPatch(random: Random, document: unknown): JsonPatch {
+  const all = places(document).slice(1);
+  const place = () => random.pick(['/formatVersion', '/format', '/name', '/bands/0/min', random.pick(all)]);
+  const value = () =>
+    random.pick<unknown>([
+      4,
+      8,
+      1,
+      'x',
+      true,
+      null,
+      [],
+      {},
+      { id: 'x' },
+      'x'.repeat(300_000),
+      getAt(document, random.pick(all)),
+    ]);
+  return Array.from({ length: whole(random, 1, 3) }, () => {
+    const path = place();
+    switch (random.pick(['replace', 'add', 'remove', 'move', 'copy', 'test'] as const)) {
+      case 'replace':
+        return { op: 'replace', path, value: value() };
+      case 'add':
+        return { op: 'add', path: random.chance(0.5) ? path : `${path}/-`, value: value() };
+      case 'remove':
+        return { op: 'remove', path };
+      case 'move':
+        return { op: 'move', from: place(), path };
+      case 'copy':
+        return { op: 'copy', from: place(), path };
+      case 'test':
+        return { op: 'test', path, value: value() };
+    }
+  });
+}
+
+const getAt = (document: unknown, path: string): unknown =>
+  path
+    .split('/')
+    .slice(1)
+    .reduce<unknown>((node, key) => (node as Record<string, unknown> | undefined)?.[key], document);
+
+describe('the document is what its log says', () => {
+  test('whatever edits are sent, by whomever, and whichever are taken', async () => {
+    const random = seeded(24);
+    const id = await one.create();
+    const start = rawDemo();
+    let taken = 0;
+    for (let count = 0; count < 400; count++) {
+      const stored = await one.ask(`/api/sites/${id}`);
+      const revision = Number(stored.headers.get('etag')?.replaceAll('"', ''));
+      const base = Math.max(1, revision - (random.chance(0.3) ? 2 : 0));
+      const edit = random.chance(0.2) ? rename(`Name ${count}`) : anyPatch(random, stored.body);
+      const answer = await random.pick([one, two]).patch(id, base, edit);
+      expect([200, 400, 412, 422]).toContain(answer.status);
+      if (answer.status === 200) taken++;
+    }
+    expect(taken).toBeGreaterThan(60);
+    let document: unknown = start;
+    const inverses: JsonPatch[] = [];
+    for (let after = 1; ;) {
+      const { changes, more } = (await one.ask(`/api/sites/${id}/changes?after=${after}`)).body as {
+        changes: { revision: number; patch: JsonPatch; inverse: JsonPatch }[];
+        more: boolean;
+      };
+      for (const change of changes) {
+        const applied = applyPatch(document, change.patch);
+        if (!applied.ok) throw new Error(applied.error[0]?.message);
+        ({ document } = applied.value);
+        inverses.unshift(change.inverse);
+        after = change.revision;
+      }
+      if (!more) break;
+    }
+    expect((await one.ask(`/api/sites/${id}`)).body).toEqual(document);
+    for (const inverse of inverses) {
+      const undone = applyPatch(document, inverse);
+      if (!undone.ok) throw new Error(undone.error[0]?.message);
+      ({ document } = undone.value);
+    }
+    expect(document).toEqual(start);
+  });
+  test('also where a thread lays the edits, as the patch or the document is long', async () => {
+    const id = await one.create();
+    const long = Array.from({ length: 3000 }, (_, index) => ({
+      op: 'add',
+      path: '/pages/-',
+      value: { id: `p-${index}`, title: 'Page', path: `/p/${index}`, sections: [], listed: false },
+    }));
+    expect(await one.patch(id, 1, long)).toMatchObject({ status: 200, body: { revision: 2 } });
+    expect(await one.patch(id, 1, rename('Laid on it'))).toMatchObject({
+      status: 200,
+      body: { revision: 3 },
+    });
+    expect((await one.patch(id, 3, [{ op: 'remove', path: '/pages/0' }, ...long])).status).toBe(422);
+    const { pages, name } = (await two.ask(`/api/sites/${id}`)).body as { pages: unknown[]; name: string };
+    expect([name, pages.length]).toEqual(['Laid on it', 3000 + (rawDemo()['pages'] as unknown[]).length]);
+  });
 });

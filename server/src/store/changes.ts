@@ -1,4 +1,3 @@
-import type { JsonPatch } from '@hamaca/core';
 import type { ResultSetHeader } from 'mysql2/promise';
 import type { Connection, Database, Row } from './database.ts';
 
@@ -76,12 +75,12 @@ export async function selectChangesById(
 /** Most characters of patches that an edit is compared with. */
 const MOST_COMPARED = 4_000_000;
 
-/** The patches after a revision by the revision they led to; none where they are too long to be compared with. */
+/** The patches after a revision, as text, by the revision they led to; none where they are too long to be compared with. */
 export async function selectPatchesAfter(
   connection: Connection,
   siteId: string,
   revision: number,
-): Promise<Map<number, JsonPatch>> {
+): Promise<Map<number, string>> {
   const [[sum]] = await connection.execute<Row<{ size: number | string | null }>[]>(
     'SELECT SUM(LENGTH(patch)) AS size FROM site_change WHERE site_id = ? AND revision > ?',
     [siteId, revision],
@@ -91,7 +90,7 @@ export async function selectPatchesAfter(
     'SELECT revision, patch FROM site_change WHERE site_id = ? AND revision > ?',
     [siteId, revision],
   );
-  return new Map(rows.map((row) => [Number(row.revision), JSON.parse(row.patch) as JsonPatch]));
+  return new Map(rows.map((row) => [Number(row.revision), row.patch]));
 }
 
 /** Which changes are asked for: those after a revision, those before one, or the newest. */

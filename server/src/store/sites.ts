@@ -4,6 +4,7 @@ import type { Connection, Database, Row } from './database.ts';
 /** A site as stored: its newest document and the number of its newest change. */
 export interface StoredSite {
   readonly id: string;
+  readonly name: string;
   readonly revision: number;
   readonly document: string;
 }
@@ -77,11 +78,11 @@ export async function removeDeletedSites(database: Database, before: Date): Prom
 
 export async function selectSite(database: Database, id: string): Promise<StoredSite | null> {
   const [rows] = await database.execute<Row<SiteRow>[]>(
-    'SELECT id, revision, document FROM site WHERE id = ? AND deleted_at IS NULL',
+    'SELECT id, name, revision, document FROM site WHERE id = ? AND deleted_at IS NULL',
     [id],
   );
   const row = rows[0];
-  return row ? { id: row.id, revision: Number(row.revision), document: row.document } : null;
+  return row ? { id: row.id, name: row.name, revision: Number(row.revision), document: row.document } : null;
 }
 
 /** The revision of a site that is locked against other writers until the transaction ends. */
@@ -121,11 +122,7 @@ export async function insertSite(
   return result.affectedRows === 1;
 }
 
-export async function updateSite(
-  connection: Connection,
-  site: StoredSite & { name: string },
-  now: Date,
-): Promise<void> {
+export async function updateSite(connection: Connection, site: StoredSite, now: Date): Promise<void> {
   await connection.execute(
     'UPDATE site SET name = ?, revision = ?, document = ?, updated_at = ? WHERE id = ?',
     [site.name, site.revision, site.document, now, site.id],

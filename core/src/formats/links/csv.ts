@@ -159,8 +159,10 @@ function underParents(links: readonly LinkLine[], parents: readonly string[]): L
 }
 
 /** Formulas in cells would run in a table program; a quote keeps them text, and is taken off again when they are read. */
-const guard = (cell: string) => (/^'*[=@\t\r]/.test(cell) ? `'${cell}` : cell);
-const unguard = (cell: string) => (/^'+[=@\t\r]/.test(cell) ? cell.slice(1) : cell);
+const FORMULA = /^'*[\s\u0000-\u001f]*[=@+\t\r-]/;
+const GUARDED = /^'+[\s\u0000-\u001f]*[=@+\t\r-]/;
+const guard = (cell: string) => (FORMULA.test(cell) ? `'${cell}` : cell);
+const unguard = (cell: string) => (GUARDED.test(cell) ? cell.slice(1) : cell);
 
 /** Links as a table with a header row (RFC 4180). */
 export function printCsv(links: readonly LinkLine[]): string {

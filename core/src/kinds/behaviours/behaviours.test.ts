@@ -152,19 +152,39 @@ describe('submenus', () => {
     send('more', 'click');
     expect(isOpen()).toBe(false);
   });
-  test('open by pointing at once, close a moment after, and not by the click that follows', () => {
+  test('open by pointing at once and close a moment after; a click keeps them open, a second one closes them', () => {
     jest.useFakeTimers();
     run('disclosure');
     send('visit', 'pointerenter', pointed);
     jest.advanceTimersByTime(0);
-    expect(isOpen()).toBe(true);
-    send('more', 'click', pointed);
     expect(isOpen()).toBe(true);
     send('visit', 'pointerleave', pointed);
     jest.advanceTimersByTime(200);
     expect(isOpen()).toBe(true);
     send('visit', 'pointerenter', pointed);
     jest.advanceTimersByTime(400);
+    expect(isOpen()).toBe(true);
+    send('visit', 'pointerleave', pointed);
+    jest.advanceTimersByTime(260);
+    expect(isOpen()).toBe(false);
+    send('visit', 'pointerenter', pointed);
+    jest.advanceTimersByTime(0);
+    send('more', 'click', pointed);
+    expect(isOpen()).toBe(true);
+    send('visit', 'pointerleave', pointed);
+    jest.advanceTimersByTime(1000);
+    expect(isOpen()).toBe(true);
+    send('visit', 'pointerenter', pointed);
+    jest.advanceTimersByTime(0);
+    send('more', 'click', pointed);
+    expect(isOpen()).toBe(false);
+    // What a click closed stays closed until it is pointed at anew, and then closes as what pointing opened does.
+    jest.advanceTimersByTime(1000);
+    expect(isOpen()).toBe(false);
+    at('more').focus();
+    send('visit', 'pointerleave', pointed);
+    send('visit', 'pointerenter', pointed);
+    jest.advanceTimersByTime(0);
     expect(isOpen()).toBe(true);
     send('visit', 'pointerleave', pointed);
     jest.advanceTimersByTime(260);

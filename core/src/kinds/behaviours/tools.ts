@@ -22,8 +22,17 @@ type On = (
 /** Keeps what takes back a change of the page once the script is stopped. */
 type Undo = (step: () => unknown) => void;
 
-/** Starts a behaviour on one of our roots. What cannot be stopped is handed no `undo`. */
-export type Start<Root extends Element = Element> = (root: Root, at: At, on: On, undo?: Undo) => void;
+/**
+ * Starts a behaviour on one of our roots. What is looked for in the page is looked for from its `html` element: a form of the
+ * page's own may be named as anything a document has. What cannot be stopped is handed no `undo`.
+ */
+export type Start<Root extends Element = Element> = (
+  root: Root,
+  at: At,
+  on: On,
+  html: HTMLElement,
+  undo?: Undo,
+) => void;
 
 /** One thing the output's script does. */
 export interface Behaviour<Id extends string> {

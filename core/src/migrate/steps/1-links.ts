@@ -1,15 +1,13 @@
 import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
-
-const each = (list: unknown, change: (entry: Record<string, unknown>) => Record<string, unknown>): unknown =>
-  Array.isArray(list) ? list.map((entry: unknown) => (isRecord(entry) ? change(entry) : entry)) : list;
+import { eachOf } from '../parts.ts';
 
 const withBranch = (part: Record<string, unknown>) =>
   part['kind'] === 'menu' ? { ...part, branch: null } : part;
 
 const withBranches = (zones: unknown) =>
   isRecord(zones)
-    ? Object.fromEntries(Object.entries(zones).map(([zone, parts]) => [zone, each(parts, withBranch)]))
+    ? Object.fromEntries(Object.entries(zones).map(([zone, parts]) => [zone, eachOf(parts, withBranch)]))
     : zones;
 
 /** Sections have titles, pages say whether they were listed, sites keep icons, placements start anywhere, panels hold menus. */
@@ -18,7 +16,7 @@ export const LINKS_STEP: Migration = {
   migrate: (document) => ({
     ...document,
     icons: [],
-    pages: each(document['pages'], (page) => ({
+    pages: eachOf(document['pages'], (page) => ({
       ...page,
       listed: false,
       sections: Array.isArray(page['sections'])
@@ -27,10 +25,10 @@ export const LINKS_STEP: Migration = {
           )
         : page['sections'],
     })),
-    pieces: each(document['pieces'], (piece) =>
+    pieces: eachOf(document['pieces'], (piece) =>
       piece['kind'] === 'panel'
         ? { ...piece, parts: [] }
-        : { ...piece, rows: each(piece['rows'], (row) => ({ ...row, zones: withBranches(row['zones']) })) },
+        : { ...piece, rows: eachOf(piece['rows'], (row) => ({ ...row, zones: withBranches(row['zones']) })) },
     ),
   }),
 };

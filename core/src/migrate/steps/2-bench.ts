@@ -1,10 +1,8 @@
 import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
+import { eachOf } from '../parts.ts';
 
 type Raw = Record<string, unknown>;
-
-const each = (list: unknown, change: (entry: Raw) => Raw): unknown =>
-  Array.isArray(list) ? list.map((entry: unknown) => (isRecord(entry) ? change(entry) : entry)) : list;
 
 /** A logo's height was a setting and is a look now, so that it can differ by width. */
 function changeLogo({ svgHeight, ...logo }: Raw): Raw {
@@ -20,7 +18,7 @@ const changePart = (part: Raw): Raw => (part['kind'] === 'logo' ? changeLogo(par
 
 const changeZones = (zones: unknown): unknown =>
   isRecord(zones)
-    ? Object.fromEntries(Object.entries(zones).map(([zone, parts]) => [zone, each(parts, changePart)]))
+    ? Object.fromEntries(Object.entries(zones).map(([zone, parts]) => [zone, eachOf(parts, changePart)]))
     : zones;
 
 const changeRow = (row: Raw): Raw => ({
@@ -38,9 +36,9 @@ export const BENCH_STEP: Migration = {
     ...document,
     sameLooks: [],
     typefaces: [],
-    pieces: each(document['pieces'], (piece) =>
+    pieces: eachOf(document['pieces'], (piece) =>
       piece['kind'] === 'header'
-        ? { ...piece, stays: false, over: false, rows: each(piece['rows'], changeRow) }
+        ? { ...piece, stays: false, over: false, rows: eachOf(piece['rows'], changeRow) }
         : piece,
     ),
   }),

@@ -1,6 +1,6 @@
 import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
-import { changeParts } from '../parts.ts';
+import { changeParts, withValue } from '../parts.ts';
 
 type Raw = Record<string, unknown>;
 
@@ -14,35 +14,28 @@ function changeLook(look: unknown): unknown {
 
 /** Two looks of one level in one; the second one's values go before the first one's. */
 function joinStates(first: Raw, second: Raw): Raw {
-  const joined: Raw = { ...first };
+  const joined = new Map(Object.entries(first));
   for (const [state, bands] of Object.entries(second)) {
-    const known = isRecord(first[state]) ? first[state] : {};
-    const own = isRecord(bands) ? bands : {};
-    joined[state] = Object.fromEntries(
-      [...new Set([...Object.keys(known), ...Object.keys(own)])].map((band) => [
-        band,
-        { ...(known[band] as Raw | undefined), ...(own[band] as Raw | undefined) },
-      ]),
-    );
+    const known = joined.get(state);
+    const cells = new Map(Object.entries(isRecord(known) ? known : {}));
+    for (const [band, values] of Object.entries(isRecord(bands) ? bands : {}))
+      cells.set(band, { ...(cells.get(band) as Raw | undefined), ...(values as Raw) });
+    joined.set(state, Object.fromEntries(cells));
   }
-  return joined;
+  return Object.fromEntries(joined);
 }
 
 /** The gap of an icon link lay between its icon and its label, and is a distance of the icon now. */
 function changeShortcut(look: unknown): unknown {
   if (!isRecord(look) || !isRecord(look['shortcut'])) return look;
-  const taken: Raw = {};
+  const taken: [place: readonly string[], gap: unknown][] = [];
   const shortcut = eachBand(look['shortcut'], ({ gap, ...values }, place) => {
-    if (gap !== undefined) taken[place.join(' ')] = gap;
+    if (gap !== undefined) taken.push([place, gap]);
     return values;
   });
-  const symbol = isRecord(look['symbol']) ? structuredClone(look['symbol']) : {};
-  for (const [place, gap] of Object.entries(taken)) {
-    let at: Raw = symbol;
-    for (const key of place.split(' ')) at = (at[key] ??= {}) as Raw;
-    at['iconGap'] = gap;
-  }
-  return Object.keys(taken).length === 0 ? look : { ...look, shortcut, symbol };
+  let symbol = isRecord(look['symbol']) ? look['symbol'] : {};
+  for (const [place, gap] of taken) symbol = withValue(symbol, [...place, 'iconGap'], gap);
+  return taken.length === 0 ? look : { ...look, shortcut, symbol };
 }
 
 /** The values of a slot's look changed, band by band; places are level, state and band. */

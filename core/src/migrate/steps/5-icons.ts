@@ -1,6 +1,6 @@
 import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
-import { changeParts, withValue } from '../parts.ts';
+import { changeParts, eachOf, withValue } from '../parts.ts';
 
 type Raw = Record<string, unknown>;
 
@@ -65,17 +65,27 @@ function changePart(part: Raw): Raw {
       return { ...part, icon: null, drawing: 'lines', turns: 'none', labelShown: false };
     case 'text':
       return changeText(part);
-    case 'panel':
-      return changePanel(part);
-    case 'header':
-      return changeHeader(part);
     default:
       return part;
+  }
+}
+
+function changePiece(piece: Raw): Raw {
+  switch (piece['kind']) {
+    case 'panel':
+      return changePanel(piece);
+    case 'header':
+      return changeHeader(piece);
+    default:
+      return piece;
   }
 }
 
 /** Signs and openers may be icons of the designer's own, icons of texts have a look, and panels stand and close as told. */
 export const ICONS_STEP: Migration = {
   from: 5,
-  migrate: (document) => ({ ...document, pieces: changeParts(document['pieces'], changePart) }),
+  migrate: (document) => ({
+    ...document,
+    pieces: eachOf(changeParts(document['pieces'], changePart), changePiece),
+  }),
 };

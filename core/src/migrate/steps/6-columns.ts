@@ -1,6 +1,6 @@
 import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
-import { changeParts, hasValue, withValue } from '../parts.ts';
+import { changeParts, eachOf, hasValue, withValue } from '../parts.ts';
 
 type Raw = Record<string, unknown>;
 
@@ -15,23 +15,28 @@ function changeRing(ring: Raw): Raw {
 /** That room in px. */
 const ROOM = 12;
 
-function change(thing: Raw): Raw {
-  switch (thing['kind']) {
-    case 'footer': {
-      const { rows, ...footer } = thing;
-      return { ...footer, contained: null, sections: rows };
-    }
+function changePart(part: Raw): Raw {
+  switch (part['kind']) {
     case 'ring':
-      return changeRing(thing);
+      return changeRing(part);
     case 'text':
-      return { ...thing, yearKept: false };
+      return { ...part, yearKept: false };
     default:
-      return thing;
+      return part;
   }
+}
+
+function changePiece(piece: Raw): Raw {
+  if (piece['kind'] !== 'footer') return piece;
+  const { rows, ...footer } = piece;
+  return { ...footer, contained: null, sections: rows };
 }
 
 /** A footer's sections may be columns too, the year of a text may keep itself right, and looks say all padding of rings. */
 export const COLUMNS_STEP: Migration = {
   from: 6,
-  migrate: (document) => ({ ...document, pieces: changeParts(document['pieces'], change) }),
+  migrate: (document) => ({
+    ...document,
+    pieces: eachOf(changeParts(document['pieces'], changePart), changePiece),
+  }),
 };

@@ -36,6 +36,8 @@ export type FieldSpec =
       readonly max: number;
       /** What the text must look like, with what is allowed in words. */
       readonly pattern?: { readonly test: RegExp; readonly allowed: string };
+      /** What no pattern can say of it: why a text may not stand there, or null. */
+      readonly refuse?: (text: string) => string | null;
     }
   | { readonly kind: 'id' }
   | {

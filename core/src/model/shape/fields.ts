@@ -35,10 +35,22 @@ interface TextBounds extends Words<string> {
   readonly min?: number;
   readonly max?: number;
   readonly pattern?: { readonly test: RegExp; readonly allowed: string };
+  readonly refuse?: (text: string) => string | null;
 }
 
-export const text = ({ min = 0, max = LIMITS.label, pattern, needed, ...words }: TextBounds = {}) => ({
-  ...made<string>({ kind: 'text', min, max, ...(pattern ? { pattern } : {}) }, words, ''),
+export const text = ({
+  min = 0,
+  max = LIMITS.label,
+  pattern,
+  refuse,
+  needed,
+  ...words
+}: TextBounds = {}) => ({
+  ...made<string>(
+    { kind: 'text', min, max, ...(pattern ? { pattern } : {}), ...(refuse ? { refuse } : {}) },
+    words,
+    '',
+  ),
   ...(needed ? { needed } : {}),
 });
 export const id = () => made<string>({ kind: 'id' }, {});

@@ -27,7 +27,8 @@ function refuseText(spec: Extract<FieldSpec, { kind: 'text' }>, value: unknown):
   if (typeof value !== 'string' || value.length > max || value.length < min)
     return pattern?.allowed ?? `text of ${min > 0 ? `${min} to` : 'at most'} ${max} characters`;
   if (!isWellFormed(value)) return 'text without half characters';
-  return pattern && !pattern.test.test(value) ? pattern.allowed : null;
+  if (pattern && !pattern.test.test(value)) return pattern.allowed;
+  return spec.refuse?.(value) ?? null;
 }
 
 function refuseSvg(value: unknown): string | null {

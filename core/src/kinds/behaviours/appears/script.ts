@@ -1,7 +1,7 @@
 import type { Start } from '../tools.ts';
 
 /** Tells the stylesheet that the page is scrolled as far as a bar waits for. */
-export const start: Start = (root, at, on, undo) => {
+export const start: Start = (root, at, on, _html, undo) => {
   // Panels are not scrolled with the page.
   if ('close' in root) return;
   const name = at('past');

@@ -8,25 +8,27 @@ interface Box extends Element {
 /**
  * Submenus open and close by their buttons, close with Escape and when attention goes elsewhere. Where asked they open
  * under a mouse too: at once, or after a moment where it may be crossing to another one, and close with a delay
- * (WCAG 2.2, 1.4.13). What unfolds in place stays as it is.
+ * (WCAG 2.2, 1.4.13). What a click opened, or kept open, stays until the next click, Escape or the focus leaves it.
+ * What unfolds in place stays as it is.
  */
-export const start: Start = (root, at, on, undo) => {
+export const start: Start = (root, at, on, html, undo) => {
   const buttons = [...root.querySelectorAll<HTMLElement>('[aria-expanded]')];
-  const isOpen = (button: Element) => button.ariaExpanded === 'true';
-  const boxOf = (button: Element) =>
-    document.getElementById(button.getAttribute('aria-controls') as string) as Box;
+  const kept = new Set<Element>();
+  const isOpen = (button: Element) => button.getAttribute('aria-expanded') === 'true';
+  const boxOf = (button: Element) => html.querySelector(`#${button.getAttribute('aria-controls')}`) as Box;
   const itemOf = (button: Element) => boxOf(button).parentElement as Element;
   const styleOf = (button: Element) => getComputedStyle(boxOf(button));
   const floats = (button: Element) => styleOf(button).position === 'absolute';
   const set = (button: Element, open = false) => {
     const box = boxOf(button);
-    button.ariaExpanded = open as unknown as string;
+    button.setAttribute('aria-expanded', open as unknown as string);
+    kept.delete(button);
     box.toggleAttribute(at('open'), open);
     // Who opens a search goes on to type.
     if (open) box.elements?.[0].focus();
     box.removeAttribute(at('edge'));
     const { left, right } = box.getBoundingClientRect();
-    const isOver = right > document.documentElement.clientWidth;
+    const isOver = right > html.clientWidth;
     if (left < 0 || isOver)
       box.setAttribute(at('edge'), isOver === (styleOf(button).direction === 'ltr') ? 'end' : 'start');
   };
@@ -38,12 +40,12 @@ export const start: Start = (root, at, on, undo) => {
       set(button);
     });
   const leaveFor = ({ target }: Event) => leave(target as Node);
-  on(document, 'click', leaveFor);
-  on(document, 'focusin', leaveFor);
-  on(document, 'keydown', (event: KeyboardEvent) => {
-    const button = event.key === 'Escape' && lyingOpen(document).pop();
+  on(html, 'click', leaveFor);
+  on(html, 'focusin', leaveFor);
+  on(html, 'keydown', (event: KeyboardEvent) => {
+    const button = event.key === 'Escape' && lyingOpen(html).pop();
     if (!button) return;
-    if (itemOf(button).contains(document.activeElement)) button.focus();
+    if (itemOf(button).querySelector(':focus')) button.focus();
     set(button);
   });
   for (const button of buttons) {
@@ -56,12 +58,14 @@ export const start: Start = (root, at, on, undo) => {
       clearTimeout(timer);
       return event.pointerType === 'mouse' && floats(button) && button.matches(`[${at('hover')}] *`);
     };
-    // A mouse that opened a submenu by pointing must not close it by the click that follows.
+    // The first click on what a mouse opened by pointing keeps it open, as it would have opened it.
     on(button, 'click', (event: PointerEvent) => {
-      set(button, isPointed(event) || !isOpen(button));
+      const stays = isPointed(event) && !kept.has(button);
+      set(button, stays || !isOpen(button));
+      if (isOpen(button)) kept.add(button);
     });
     on(item, 'pointerenter', (event: PointerEvent) => {
-      if (isPointed(event))
+      if (isPointed(event) && !isOpen(button) && !lyingOpen(item).some((other) => kept.has(other)))
         timer = setTimeout(
           () => {
             leave(item);
@@ -73,7 +77,7 @@ export const start: Start = (root, at, on, undo) => {
     on(item, 'pointerleave', (event: PointerEvent) => {
       if (isPointed(event))
         timer = setTimeout(() => {
-          if (!item.contains(document.activeElement)) set(button);
+          if (!kept.has(button) && !boxOf(button).querySelector(':focus')) set(button);
         }, 250);
     });
     if (STOPPABLE)

@@ -1,9 +1,9 @@
 import type { Start } from '../tools.ts';
 
 /** Parts move to their berth where the stylesheet says that they fold, and back to their place. */
-export const start: Start<HTMLDialogElement> = (root, at, on, undo) => {
-  for (const part of document.querySelectorAll(`[${at('berth')}]`)) {
-    const berth = document.getElementById(part.getAttribute(at('berth')) as string) as Element;
+export const start: Start<HTMLDialogElement> = (root, at, on, html, undo) => {
+  for (const part of html.querySelectorAll(`[${at('berth')}]`)) {
+    const berth = html.querySelector(`#${part.getAttribute(at('berth'))}`) as Element;
     if (!root.contains(berth)) continue;
     const place = new Comment();
     part.before(place);

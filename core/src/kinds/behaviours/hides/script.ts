@@ -1,7 +1,7 @@
 import type { Start } from '../tools.ts';
 
 /** Tells the stylesheet on which way the page is scrolled: a bar hides on the way down and comes back on the way up. */
-export const start: Start = (root, at, on, undo) => {
+export const start: Start = (root, at, on, _html, undo) => {
   // Panels are not scrolled with the page.
   if ('close' in root) return;
   const name = at('down');

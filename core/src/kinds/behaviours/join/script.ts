@@ -11,17 +11,20 @@ export const start = (prefix: string, roots: string, starts: readonly Start[]): 
     // eslint-disable-next-line @typescript-eslint/no-confusing-void-expression -- every page gets these bytes
     target.addEventListener(type, listener, ...(controller ? [controller] : []));
   const ready = at('ready');
-  const found = document.querySelectorAll(`${roots}:not([${ready}])`);
+  // Whatever the page's own forms are named, this is the document's.
+  const found = Document.prototype.querySelectorAll.call(document, `${roots}:not([${ready}])`);
   for (const root of found) root.toggleAttribute(ready);
   if (!controller) {
-    for (const begin of starts) for (const root of found) begin(root, at, on);
+    for (const begin of starts)
+      for (const root of found) begin(root, at, on, root.closest('html') as HTMLElement);
     return undefined;
   }
   const undo = (step: () => unknown) => {
     controller.signal.addEventListener('abort', step);
   };
   for (const root of found) undo(() => root.toggleAttribute(ready));
-  for (const begin of starts) for (const root of found) begin(root, at, on, undo);
+  for (const begin of starts)
+    for (const root of found) begin(root, at, on, root.closest('html') as HTMLElement, undo);
   return () => {
     controller.abort();
   };

@@ -4,15 +4,15 @@ import type { Start } from '../tools.ts';
  * Panels open by their openers where the browser does not do so itself, and close by what they say: by the scrim, which is
  * the dialog itself beyond its box, and by following a link.
  */
-export const start: Start<HTMLDialogElement> = (root, at, on, undo) => {
+export const start: Start<HTMLDialogElement> = (root, at, on, html, undo) => {
   on(root, 'click', ({ target, offsetX: x, offsetY: y }: MouseEvent & { readonly target: Element }) => {
     const button = target.closest('[commandfor]') as HTMLButtonElement;
-    const panel = document.getElementById(
-      (button as HTMLButtonElement | null)?.getAttribute('commandfor') as string,
-    ) as HTMLDialogElement | null;
+    const panel = html.querySelector<HTMLDialogElement>(
+      `#${(button as HTMLButtonElement | null)?.getAttribute('commandfor')}`,
+    );
     if (panel) {
       // A page without a scrollbar keeps no room for one.
-      panel.toggleAttribute(at('bare'), innerWidth <= document.documentElement.clientWidth);
+      panel.toggleAttribute(at('bare'), innerWidth <= html.clientWidth);
       if (!('command' in button)) panel[panel.open ? 'close' : 'showModal']();
     }
     const isBeside = x * (x - root.offsetWidth) > 0 || y * (y - root.offsetHeight) > 0;

@@ -1,12 +1,12 @@
 import type { Start } from '../tools.ts';
 
 /** Links that a row has no room for move into the submenu of a last one, where the stylesheet says so, and back. */
-export const start: Start = (root, at, _on, undo) => {
+export const start: Start = (root, at, _on, _html, undo) => {
   for (const box of root.querySelectorAll(`[${at('rest')}]`)) {
     const own = box.parentElement as HTMLElement;
     const list = own.parentElement as HTMLElement;
     const settle = () => {
-      const focused = document.activeElement as HTMLElement;
+      const focused = list.querySelector<HTMLElement>(':focus');
       own.before(...box.children);
       own.hidden = true;
       if (getComputedStyle(own).getPropertyValue(`-${at('rest').slice(4)}`))
@@ -19,7 +19,7 @@ export const start: Start = (root, at, _on, undo) => {
           own.hidden = false;
           box.prepend(own.previousElementSibling);
         }
-      focused.focus();
+      focused?.focus();
     };
     const observer = new ResizeObserver(settle);
     observer.observe(list);

@@ -4,7 +4,7 @@ import type { Start } from '../tools.ts';
  * Tells the stylesheet that the page is scrolled. Going on is noticed later than coming back, so that a bar which
  * shrinks does not bring itself back.
  */
-export const start: Start = (root, at, on, undo) => {
+export const start: Start = (root, at, on, _html, undo) => {
   // Panels are not scrolled with the page.
   if ('close' in root) return;
   const name = at('scrolled');

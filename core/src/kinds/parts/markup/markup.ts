@@ -1,7 +1,7 @@
 import { readMarkup, markupText, type MarkupNode } from '../../../markup/read-markup.ts';
 import { BOX_PROPERTIES, BOX_STATES, MARGIN_PROPERTIES, TEXT_PROPERTIES } from '../../../model/slot.ts';
 import { markup } from '../../../model/shape/fields.ts';
-import { element, styleRule, text, type HtmlNode } from '../../../print/trees.ts';
+import { element, styleRule, text, withOwnBlanks, type HtmlNode } from '../../../print/trees.ts';
 import type { Extent, PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { fragment, NOTHING, type Fragment, type PartOut } from '../../out.ts';
@@ -39,10 +39,12 @@ function compile(part: OwnMarkup, out: PartOut): Fragment {
   if (nodes.length === 0) return NOTHING;
   return fragment(
     [
-      element(
-        'div',
-        { class: `${out.classes('markup')} ${out.name('own')}`, ...out.attributes },
-        ...nodes.map(printed),
+      withOwnBlanks(
+        element(
+          'div',
+          { class: `${out.classes('markup')} ${out.name('own')}`, ...out.attributes },
+          ...nodes.map(printed),
+        ),
       ),
     ],
     [

@@ -1,5 +1,6 @@
 import { choice, flag, referenceOrNone, sections, text } from '../../../model/shape/fields.ts';
 import type { PieceOf } from '../../kind.ts';
+import { refuseSelectors } from '../../../values/selector.ts';
 import type { Block } from '../../sections/block/block.ts';
 
 type Fields = Readonly<Record<string, unknown>>;
@@ -48,10 +49,7 @@ export const PANEL_SHAPE = {
     label: 'opened also by',
     hint: 'selectors of elements of the page, such as .open-menu, #contact',
     max: 300,
-    pattern: {
-      test: /^[\w\s.,#:*[\]="'()>+~-]*$/,
-      allowed: 'selectors, with commas between them',
-    },
+    refuse: refuseSelectors,
   }),
   blocks: sections<Block>(['block'], { min: 1, max: 8 }),
 } as const;
