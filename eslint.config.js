@@ -2,6 +2,7 @@ import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import { defineConfig } from 'eslint/config';
 import ts from 'typescript-eslint';
+import { ownRules } from './scripts/lib/lint-rules.mjs';
 
 export default defineConfig(
   {
@@ -47,6 +48,8 @@ export default defineConfig(
     files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
     extends: [ts.configs.strictTypeChecked],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    plugins: { own: ownRules },
+    rules: { 'own/no-written-names': 'error' },
   },
   {
     files: ['**/*.{ts,tsx}'],
@@ -71,7 +74,11 @@ export default defineConfig(
       '@typescript-eslint/no-misused-spread': 'off',
     },
   },
-  { files: ['**/*.test.{ts,tsx}'], extends: [ts.configs.disableTypeChecked] },
+  {
+    files: ['**/*.test.{ts,tsx}'],
+    extends: [ts.configs.disableTypeChecked],
+    rules: { 'own/no-written-names': 'off' },
+  },
   { files: ['e2e/**/*.ts'], rules: { 'no-empty-pattern': 'off' } },
   {
     files: ['web/src/**/*.{ts,tsx}'],

@@ -1,7 +1,18 @@
 import { existsSync } from 'node:fs';
 import { defineConfig } from '@playwright/test';
 
-const shell = '/usr/lib/chromium/chromium-headless-shell';
+const SHELL = '/usr/lib/chromium/chromium-headless-shell';
+const WHOLE = '/usr/bin/chromium';
+
+/*
+ * Most tests run in Chromium's headless shell, which is quick. What people use is the whole of it, where the stage's frame lives
+ * in a process of its own: the tests of the stage run there too.
+ */
+const OF_THE_STAGE = /(?:bench|design|journey|own-css|single-link|stage|panel-bench)\.spec\.ts/;
+
+// Without the first one the shell rounds glyph advances to whole pixels.
+const args = ['--font-render-hinting=none', '--force-color-profile=srgb'];
+const browser = (executablePath: string) => ({ launchOptions: { executablePath, args } });
 
 export default defineConfig({
   testDir: 'e2e',
@@ -17,10 +28,11 @@ export default defineConfig({
     actionTimeout: 90_000,
     navigationTimeout: 180_000,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: existsSync(shell) ? shell : '/usr/bin/chromium',
-      // Without the first one the shell rounds glyph advances to whole pixels.
-      args: ['--font-render-hinting=none', '--force-color-profile=srgb'],
-    },
   },
+  projects: [
+    { name: 'shell', use: browser(existsSync(SHELL) ? SHELL : WHOLE) },
+    ...(existsSync(SHELL) && existsSync(WHOLE)
+      ? [{ name: 'whole', testMatch: OF_THE_STAGE, use: browser(WHOLE) }]
+      : []),
+  ],
 });

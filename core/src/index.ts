@@ -117,6 +117,7 @@ export {
 } from './kinds/placed.ts';
 export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
+export { problemInWords } from './load/problem-words.ts';
 export { printSiteFile } from './load/print-site.ts';
 export { contrastOf, type ContrastReport, passingColour } from './resolve/backdrop.ts';
 export { colourOf, swatchColour } from './resolve/colours.ts';

@@ -1,6 +1,6 @@
 import type { Context } from 'hono';
 import type { ContentfulStatusCode } from 'hono/utils/http-status';
-import type { Problem } from '@hamaca/core';
+import { problemInWords, type Problem } from '@hamaca/core';
 
 /** An error to be answered as problem details (RFC 9457). */
 export class HttpProblem extends Error {
@@ -47,7 +47,7 @@ export const PROBLEMS = {
     new HttpProblem(
       422,
       'Not a valid site',
-      `${problems[0]?.message ?? 'The document is not valid'}. Nothing was changed.`,
+      `${problems[0] ? problemInWords(problems[0]) : 'The document is not valid'}. Nothing was changed.`,
       problems,
     ),
   badPatch: (problems: readonly Problem[]) =>

@@ -51,16 +51,16 @@ class Reader {
 
   private take(name: string, given: Readonly<Record<string, string>>): Record<string, string> {
     const allowed = ALLOWED.get(name) ?? {};
-    const kept: Record<string, string> = {};
+    const kept = new Map<string, string>();
     const { style, ...own } = given;
     for (const [key, value] of Object.entries({ ...own, ...styleAttributes(style ?? '') })) {
       // `xlink:href` is how SVG 1.1 writes `href`.
       const plain = key === 'xlink:href' ? 'href' : key;
       const trimmed = normalise(value);
-      if (Object.hasOwn(allowed, plain) && allowed[plain]?.(trimmed) === true) kept[plain] = trimmed;
+      if (Object.hasOwn(allowed, plain) && allowed[plain]?.(trimmed) === true) kept.set(plain, trimmed);
       else if (isHostileAttribute(key, trimmed)) this.hostile.add(`${key} of ${name}`);
     }
-    return kept;
+    return Object.fromEntries(kept);
   }
 
   start(name: string, given: Readonly<Record<string, string>>): void {

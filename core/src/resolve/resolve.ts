@@ -122,20 +122,25 @@ export function sameAs(site: Site, { owner, slot }: SlotRef): SlotRef | null {
 const sharedOnly = (values: Values): Values =>
   Object.fromEntries(Object.entries(values).filter(([id]) => property(id as PropertyId).unshared !== true));
 
+/** What two objects have under each name of either, joined. */
+const mergeEntries = <Inner, Joined>(
+  first: Readonly<Record<string, Inner>> | undefined,
+  second: Readonly<Record<string, Inner>> | undefined,
+  join: (first: Inner | undefined, second: Inner | undefined) => Joined,
+): Record<string, Joined> => {
+  const [a, b] = [new Map(Object.entries(first ?? {})), new Map(Object.entries(second ?? {}))];
+  return Object.fromEntries(
+    [...new Map([...a, ...b]).keys()].map((name) => [name, join(a.get(name), b.get(name))]),
+  );
+};
+
 /** Two looks in one: what `own` says goes before what `shared` says in the same cell. */
 function layLooks(own: SlotLook, shared: SlotLook): SlotLook {
-  const merged: Record<string, Record<string, Record<string, Values>>> = {};
-  for (const look of [shared, own]) {
-    for (const [level, states] of Object.entries(look)) {
-      for (const [state, bands] of Object.entries(states)) {
-        for (const [band, values] of Object.entries(bands)) {
-          const at = ((merged[level] ??= {})[state] ??= {});
-          at[band] = { ...at[band], ...(look === shared ? sharedOnly(values) : values) };
-        }
-      }
-    }
-  }
-  return merged;
+  return mergeEntries(shared, own, (states, ownStates) =>
+    mergeEntries(states, ownStates, (bands, ownBands) =>
+      mergeEntries(bands, ownBands, (values, ownValues) => ({ ...sharedOnly(values ?? {}), ...ownValues })),
+    ),
+  );
 }
 
 const layLooksOnce = memoise((own: SlotLook) => {

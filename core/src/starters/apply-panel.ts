@@ -14,7 +14,8 @@ import type { Look, Values } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemKeysIn, levelKey, type LevelKey, type State } from '../model/states.ts';
 import type { Held, PanelStarter } from './panel-starter.ts';
-import { unplaced } from './unplaced.ts';
+import { copiedPart } from './copied.ts';
+import { leftOver } from './left-over.ts';
 
 /** A look with more values at one place. */
 function say(look: Look, slot: string, level: LevelKey, state: State, band: string, values: Values): Look {
@@ -103,7 +104,7 @@ function copyOf(site: Site, panel: Panel, kind: 'logo' | 'social', world: NewPar
   const found = placedParts(site).find(({ part, piece }) => part.kind === kind && piece.id !== panel.id);
   const arrives = found && foldOf(site, found.part.id)?.to?.piece.id === panel.id;
   if (!found || arrives) return [];
-  return [{ ...unplaced(found.part), id: world.freshId(kind) }];
+  return [copiedPart(found.part, world)];
 }
 
 /** The first menu of the site that is not shown here yet. */
@@ -179,18 +180,21 @@ export function applyPanelStarter(site: Site, panel: Panel, starter: PanelStarte
   }));
   const rest = take(() => true);
   const blocks = filled
-    .map(({ block, byHeld }, index) => ({
-      ...createBlock(
-        panel.blocks[index]?.id ?? world.freshId(`${panel.id}-block`),
-        block.name,
-        byHeld
-          .flatMap(([held, parts]) => (held === 'rest' ? rest : parts))
-          .map((part) => drawn(part, 'all', starter)),
-      ),
-      flow: block.flow ?? ('stack' as const),
-      align: block.align ?? ('wide' as const),
-      look: block.look ?? {},
-    }))
+    .flatMap(({ block, byHeld }, index) => {
+      const held = byHeld
+        .flatMap(([what, parts]) => (what === 'rest' ? rest : parts))
+        .map((part) => drawn(part, 'all', starter));
+      return leftOver(held, []).map((parts, list) => ({
+        ...createBlock(
+          (list === 0 ? panel.blocks[index]?.id : undefined) ?? world.freshId(`${panel.id}-block`),
+          block.name,
+          parts,
+        ),
+        flow: block.flow ?? ('stack' as const),
+        align: block.align ?? ('wide' as const),
+        look: block.look ?? {},
+      }));
+    })
     .filter(({ parts }, _index, all) => parts.length > 0 || all.every((one) => one.parts.length === 0));
   return {
     pieces: [

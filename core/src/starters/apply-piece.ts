@@ -18,6 +18,7 @@ import type { MenuItem } from '../model/menu-item.ts';
 import type { Menu } from '../model/site-content.ts';
 import { FLOATS } from './floats.ts';
 import { FOOTERS } from './footers.ts';
+import { leftOver } from './left-over.ts';
 import { fitLook } from './fit-look.ts';
 import type {
   ColumnStarter,
@@ -29,7 +30,7 @@ import type {
 } from './piece-starter.ts';
 import { NARROW } from './starter.ts';
 import { SIDEBARS } from './sidebars.ts';
-import { unplaced } from './unplaced.ts';
+import { copiedPart } from './copied.ts';
 
 /** A piece that such designs are for. */
 export type StartedPiece = Footer | Sidebar | Floating;
@@ -108,7 +109,7 @@ function menuFor({ site, isBar }: Making, used: ReadonlySet<string>): Menu | nul
 /** A copy of what the site has of a kind elsewhere. */
 function copyOf({ site, world }: Making, kind: 'logo' | 'social'): Part | null {
   const found = placedParts(site).find(({ part, piece }) => part.kind === kind && !opensOver(piece));
-  return found ? { ...unplaced(found.part), id: world.freshId(kind) } : null;
+  return found ? copiedPart(found.part, world) : null;
 }
 
 /** What a navigation of a menu is called: like no other of the site. */
@@ -204,9 +205,14 @@ function blocksOf(make: Making, piece: Sidebar | Floating, starter: ColumnStarte
     look: block.look ? valuesLook(make.site, 'block', block.look) : {},
   }));
   // What the design has no place for goes on behind the rest.
-  return blocks.map((block, index) =>
-    index === blocks.length - 1 ? { ...block, parts: [...block.parts, ...make.left()] } : block,
-  );
+  return blocks.flatMap((block, index) => {
+    if (index < blocks.length - 1) return [block];
+    const [first = [], ...more] = leftOver(block.parts, make.left());
+    const others = more.map((parts) =>
+      createBlock(make.world.freshId(`${piece.id}-block`), block.name, parts),
+    );
+    return [{ ...block, parts: first }, ...others];
+  });
 }
 
 function rowOf(make: Making, row: StarterFooterRow, id: string, used: Set<string>): Row {
@@ -259,11 +265,14 @@ function sectionsOf(make: Making, piece: Footer, starter: FooterStarter): (Row |
     .filter((part) => part.kind !== 'menu' || part.branch === null || !whole.has(part.menu));
   const last = made.at(-1);
   if (!last || left.length === 0) return made;
+  const [first = [], ...more] = leftOver('zones' in last ? last.zones.end : last.parts, left);
   const filled =
-    'zones' in last
-      ? { ...last, zones: { ...last.zones, end: [...last.zones.end, ...left] } }
-      : { ...last, parts: [...last.parts, ...left] };
-  return [...made.slice(0, -1), filled];
+    'zones' in last ? { ...last, zones: { ...last.zones, end: first } } : { ...last, parts: first };
+  const others = more.map((parts) => {
+    const row = createRow(make.world.freshId(`${piece.id}-section`), last.name);
+    return { ...row, zones: { ...row.zones, end: parts } };
+  });
+  return [...made.slice(0, -1), filled, ...others];
 }
 
 /** A footer in a design, with how its columns stand. */

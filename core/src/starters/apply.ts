@@ -17,7 +17,7 @@ import type { Icon } from '../model/site-content.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { fitLook } from './fit-look.ts';
 import type { Starter, StarterPart, StarterRow } from './starter.ts';
-import { unplaced } from './unplaced.ts';
+import { unplaced } from './copied.ts';
 
 /** Drawings that icon links of a design start with, drawn for Hamaca. */
 const DRAWINGS = {

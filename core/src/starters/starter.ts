@@ -71,10 +71,12 @@ const inBand = (states: States, band: string): SlotLook['all'] =>
 
 /** A slot's look for all levels and widths by state, with exceptions where the menu is folded. */
 export function slot(states: States, narrow: States = {}): SlotLook {
-  const all = inBand(states, 'all') as Record<string, Record<string, Values>>;
-  for (const [state, bands] of Object.entries(inBand(narrow, NARROW) as typeof all))
-    all[state] = { ...all[state], ...bands };
-  return { all };
+  const all = new Map(Object.entries(inBand(states, 'all') as Record<string, Record<string, Values>>));
+  for (const [state, bands] of Object.entries(
+    inBand(narrow, NARROW) as Record<string, Record<string, Values>>,
+  ))
+    all.set(state, { ...all.get(state), ...bands });
+  return { all: Object.fromEntries(all) };
 }
 
 type ByLevel = { readonly [L in `${Level}`]?: States };

@@ -96,7 +96,7 @@ async function lay(
     return { ...answer, site: null };
   }
   const start = { revision, site: known?.site ?? loadStored(document ?? '') };
-  const { site, ...laid } = layEdits(start, patches, edits as never);
+  const { site, ...laid } = layEdits(start, patches, edits);
   return { ...laid, site, name: site.name, document: isSaved(laid.laid) ? JSON.stringify(site) : '' };
 }
 

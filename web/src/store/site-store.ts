@@ -2,12 +2,14 @@ import {
   applyPatch,
   EMPTY_HISTORY,
   guardPatch,
+  problemInWords,
   recordChange,
   redoChange,
   runEdit,
   undoChange,
   type Edit,
   type History,
+  type Problem,
   type Site,
 } from '@hamaca/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
@@ -20,6 +22,10 @@ import { ownHistory, overtakenBy, type DoneChange } from './own-history.ts';
 import { adoptPending, keepPending, ownTabs, randomId, type PendingChange } from './pending.ts';
 import { copyText } from './copy-text.ts';
 import { notify } from './notices.ts';
+
+/** The first thing that was wrong with an edit, as it is told to a person. */
+const firstProblem = ([problem]: readonly Problem[], site: Site | null) =>
+  problem ? problemInWords(problem, site) : '';
 
 /** `offline`: nothing answers; `failing`: the server fails at it. Both are tried again. */
 export type Saving = 'saved' | 'saving' | 'offline' | 'failing';
@@ -153,7 +159,7 @@ export function openSite(id: string): SiteStore {
     const checked = checkEdit({ site, patch: change.patch, inverse: change.inverse });
     if (!checked.ok) {
       show();
-      notify({ tone: 'error', text: WORDS.lostEdit(change.label, checked.error[0]?.message ?? '') });
+      notify({ tone: 'error', text: WORDS.lostEdit(change.label, firstProblem(checked.error, site)) });
       return false;
     }
     book.pending = [...book.pending, change];
@@ -174,7 +180,7 @@ export function openSite(id: string): SiteStore {
     if (!ran.ok) {
       book.preview = null;
       show();
-      notify({ tone: 'error', text: WORDS.lostEdit(label, ran.error[0]?.message ?? '') });
+      notify({ tone: 'error', text: WORDS.lostEdit(label, firstProblem(ran.error, current)) });
       return false;
     }
     if (ran.value.inverse.length === 0) {
@@ -218,7 +224,7 @@ export function openSite(id: string): SiteStore {
     for (const change of book.pending) {
       const ran = change.edit ? runEdit(site, change.edit) : applyPatch(site, change.patch);
       if (!ran.ok) {
-        notify({ tone: 'error', text: WORDS.lostEdit(change.label, ran.error[0]?.message ?? '') });
+        notify({ tone: 'error', text: WORDS.lostEdit(change.label, firstProblem(ran.error, site)) });
         continue;
       }
       const patch = 'patch' in ran.value ? ran.value.patch : change.patch;

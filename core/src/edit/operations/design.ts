@@ -1,3 +1,4 @@
+import { own } from '../../base/json.ts';
 import { refuse } from '../../base/result.ts';
 import type { Piece, Site } from '../../kinds/site.ts';
 import { ownersOf } from '../../kinds/placed.ts';
@@ -25,7 +26,7 @@ export const setDesign: EditOperation<Design> = (site, { pieces, icons, typeStyl
   if (!first || !site.pieces.some((piece) => piece.id === first.id && piece.kind === first.kind))
     return refuse('gone', '/pieces', 'What it was chosen for is no longer there');
   const styles = site.typeStyles.flatMap((style, place): PatchOperation[] => {
-    const type = typeStyles[style.id];
+    const type = own(typeStyles, style.id);
     return type ? [{ op: 'replace', path: `/typeStyles/${place}`, value: { ...style, ...type } }] : [];
   });
   const ids = new Set(pieces.map((piece) => piece.id));

@@ -8,10 +8,9 @@ type Raw = Record<string, unknown>;
 const NAME = String.raw`[A-Za-z_][\w-]*`;
 /** One element that is named by a class or an id, or a control by an attribute's value. */
 const NAMED = String.raw`(?:${NAME})?(?:[.#]${NAME}|\[[a-z-]+="[^"\]]*"\])+`;
-/** Such elements, within others or alone. */
-const SELECTORS = new RegExp(
-  String.raw`^\s*(?:${NAMED}[\s>]+)*${NAMED}\s*(?:,\s*(?:${NAMED}[\s>]+)*${NAMED}\s*)*$`,
-);
+/** Such elements, alone or within others of any sort. */
+const SELECTOR = String.raw`(?:(?:${NAMED}|${NAME})[\s>]+)*${NAMED}\s*`;
+const SELECTORS = new RegExp(String.raw`^\s*${SELECTOR}(?:,\s*${SELECTOR})*$`);
 
 /** The script threw at what is no selector, and took every click for what meant nearly all of the page: neither is kept. */
 function changePanel(panel: Raw): Raw {

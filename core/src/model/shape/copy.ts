@@ -1,4 +1,4 @@
-import { isRecord } from '../../base/json.ts';
+import { isRecord, own } from '../../base/json.ts';
 import type { KindBook } from './violations.ts';
 import type { Field, Shape } from './field.ts';
 import { entryShape, visitShape } from './visit.ts';
@@ -27,12 +27,12 @@ function mapShape(
   book: KindBook,
   change: Change,
 ): Record<string, unknown> {
-  const mapped: Record<string, unknown> = {};
-  for (const key of Object.keys(thing)) {
-    const field = shape[key] as Field<unknown> | undefined;
-    mapped[key] = field ? mapField(field, thing[key], book, change) : thing[key];
-  }
-  return mapped;
+  return Object.fromEntries(
+    Object.entries(thing).map(([key, value]) => {
+      const field = own(shape, key);
+      return [key, field ? mapField(field, value, book, change) : value];
+    }),
+  );
 }
 
 /**

@@ -152,10 +152,9 @@ export type Infer<S extends Shape> = {
 
 /** The values a new thing of a shape starts with. */
 export function initialOf(shape: Shape): Record<string, unknown> {
-  const initial: Record<string, unknown> = {};
-  for (const [key, field] of Object.entries(shape)) {
-    if (field.optional) continue;
-    initial[key] = field.spec.kind === 'group' ? initialOf(field.spec.of) : field.initial;
-  }
-  return initial;
+  return Object.fromEntries(
+    Object.entries(shape)
+      .filter(([, field]) => !field.optional)
+      .map(([key, { spec, initial }]) => [key, spec.kind === 'group' ? initialOf(spec.of) : initial]),
+  );
 }

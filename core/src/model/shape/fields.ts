@@ -1,6 +1,7 @@
 import type { ShownLevels } from '../states.ts';
 import { LIMITS } from '../../values/limits.ts';
 import type { ColourValue } from '../../values/values.ts';
+import { MOST_PARTS } from '../limits.ts';
 import type { Look } from '../look.ts';
 import type { EntrySpec, Field, FieldSpec, Infer, RefKind, RegionForm, Shape, WhenGone } from './field.ts';
 
@@ -148,7 +149,7 @@ export const items = <Item>() =>
   made<readonly Item[]>({ kind: 'things', of: 'items', min: 0, max: Infinity }, {}, []);
 /** The parts of a region. */
 export const parts = <Part>(form: RegionForm, label: string) =>
-  made<readonly Part[]>({ kind: 'things', of: 'parts', min: 0, max: 50, form }, { label }, []);
+  made<readonly Part[]>({ kind: 'things', of: 'parts', min: 0, max: MOST_PARTS, form }, { label }, []);
 /** The sections of a piece, of one of some kinds each. */
 export const sections = <Section>(
   kinds: readonly [string, ...string[]],

@@ -1,3 +1,4 @@
+import { own } from '../../base/json.ts';
 import { fail, succeed } from '../../base/result.ts';
 import type { ValueKind } from '../value-kind.ts';
 
@@ -22,5 +23,5 @@ export const CHOICE: ValueKind<'choice', string> = {
     const next = keywords.indexOf(value) - Math.sign(steps) + keywords.length;
     return keywords[next % keywords.length] ?? null;
   },
-  css: (value, _out, { choices }) => choices[value as string] ?? '',
+  css: (value, _out, { choices }) => own(choices, value as string) ?? '',
 };

@@ -1,3 +1,4 @@
+import { own } from '../../base/json.ts';
 import { isRecord } from '../../base/json.ts';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { cssString } from '../../print/css.ts';
@@ -104,7 +105,7 @@ function spaced(stops: readonly { colour: GradientStop['colour']; at: number | n
 function parseGradient(text: string, things: NamedThings): Result<PaintValue, string> {
   const [first = '', ...others] = splitAtCommas(text);
   const degrees = /^(-?\d+(?:\.\d+)?)deg$/i.exec(first);
-  const angle = degrees ? Number(degrees[1]) : DIRECTIONS[first.toLowerCase()];
+  const angle = degrees ? Number(degrees[1]) : own(DIRECTIONS, first.toLowerCase());
   const texts = angle === undefined ? [first, ...others] : others;
   if (texts.length < 2) return fail('a gradient needs two colours; type 90deg, reed, sun at 60% or none');
   const stops: { colour: GradientStop['colour']; at: number | null }[] = [];

@@ -1,5 +1,6 @@
 import {
   buildMenu,
+  problemInWords,
   createPlainSite,
   parseSiteFile,
   SITE_ADDRESS,
@@ -32,7 +33,7 @@ function Problems({ title, problems }: { readonly title: string; readonly proble
       <ul>
         {problems.slice(0, 8).map((problem, index) => (
           <li key={index} className="break-words">
-            {problem.message}
+            {problemInWords(problem)}
           </li>
         ))}
       </ul>

@@ -12,6 +12,7 @@ export const start = (prefix: string, roots: string, starts: readonly Start[]): 
     target.addEventListener(type, listener, ...(controller ? [controller] : []));
   const ready = at('ready');
   // Whatever the page's own forms are named, this is the document's.
+  // eslint-disable-next-line @typescript-eslint/no-deprecated -- only what it says of elements that are gone is
   const found = Document.prototype.querySelectorAll.call(document, `${roots}:not([${ready}])`);
   for (const root of found) root.toggleAttribute(ready);
   if (!controller) {

@@ -22,16 +22,22 @@ const nodesOf = ({ source }: OwnMarkup): readonly MarkupNode[] => {
   return read.ok ? read.value : [];
 };
 
-/** An attribute without a value is written as one. */
-const printed = (node: MarkupNode): HtmlNode =>
+/** Attributes that lead somewhere, as links of menus do. */
+const LEADING = new Set(['href', 'action']);
+
+/** An element as the output has it. An attribute without a value is written as one. */
+const printed = (node: MarkupNode, address: PartOut['address']): HtmlNode =>
   typeof node === 'string'
     ? text(node)
     : element(
         node.name,
         Object.fromEntries(
-          Object.entries(node.attributes).map(([name, value]) => [name, value === '' ? true : value]),
+          Object.entries(node.attributes).map(([name, value]) => {
+            const written = LEADING.has(name) ? address(value) : value;
+            return [name, written === '' ? true : written];
+          }),
         ),
-        ...node.children.map(printed),
+        ...node.children.map((child) => printed(child, address)),
       );
 
 function compile(part: OwnMarkup, out: PartOut): Fragment {
@@ -43,7 +49,7 @@ function compile(part: OwnMarkup, out: PartOut): Fragment {
         element(
           'div',
           { class: `${out.classes('markup')} ${out.name('own')}`, ...out.attributes },
-          ...nodes.map(printed),
+          ...nodes.map((node) => printed(node, (href) => out.address(href))),
         ),
       ),
     ],
