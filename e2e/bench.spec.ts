@@ -1,5 +1,14 @@
 import { ownersOf, placedParts, type Site } from '@hamaca/core';
-import { copyDemo, draggable, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import {
+  copyDemo,
+  draggable,
+  expect,
+  pointNowhere,
+  saved,
+  savedSite,
+  stageFrame,
+  test,
+} from './support/app.ts';
 
 test.beforeEach(async ({ page }) => {
   const id = await copyDemo(page);
@@ -271,7 +280,7 @@ test('states are frozen on the stage, and selecting what is in the panel opens i
   const stage = await stageFrame(page);
   const button = stage.getByRole('link', { name: 'Book a hide' });
   await button.click();
-  await page.mouse.move(5, 5);
+  await pointNowhere(page);
   await page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'hover' }).click();
   await expect(button).toHaveCSS('background-color', 'rgb(18, 52, 59)');
   await page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'rest' }).click();

@@ -5,6 +5,7 @@ import {
   draggable,
   expect,
   PLAIN,
+  pointNowhere,
   ROOT,
   saved,
   savedSite,
@@ -116,7 +117,7 @@ test('from the bare demo to a finished header, in fewer than sixty interactions'
   expect(interactions).toBeLessThan(60);
 
   // What was asked for is what the page gets.
-  await page.mouse.move(4, 700);
+  await pointNowhere(page);
   await page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'rest' }).click();
   await expect(stage.locator('.hm-row').first()).toHaveCSS('background-color', 'rgb(18, 52, 59)');
   await expect(stage.getByRole('link', { name: 'Call us' })).toHaveCSS('color', 'rgb(253, 251, 245)');

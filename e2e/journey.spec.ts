@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { strFromU8, unzipSync } from 'fflate';
 import type { FrameLocator, Locator, Page } from '@playwright/test';
-import { copyDemo, expect, ROOT, saved, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, pointNowhere, ROOT, saved, stageFrame, test } from './support/app.ts';
 import { pasteInto, startHost } from './support/output.ts';
 
 const OUTLINE = `Visit /visit/
@@ -66,6 +66,7 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   let stage: FrameLocator = await stageFrame(page);
   const news = stage.getByRole('link', { name: 'News' });
   await news.click();
+  await pointNowhere(page);
   await expect(page.getByRole('heading', { name: 'Link' })).toBeVisible();
   await typeInto(cell(page, 'size', 'rest'), '18');
   await expect(news).toHaveCSS('font-size', '18px');
@@ -97,6 +98,7 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await page.getByRole('textbox', { name: 'Colour' }).fill('#402010');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
+  await pointNowhere(page);
   await page.getByRole('button', { name: 'rest', exact: true }).click();
   await expect(news).toHaveCSS('color', 'rgb(64, 32, 16)');
   await expect(stage.getByRole('link', { name: 'Visit' })).toHaveCSS('color', 'rgb(64, 32, 16)');
@@ -152,7 +154,7 @@ test('from a pasted outline to pasted-in markup', async ({ page }) => {
   await page.getByLabel('Scene').click();
   await page.getByRole('option', { name: /blank/ }).click();
   await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Bar' }).click();
-  await page.mouse.move(5, 5);
+  await pointNowhere(page);
   const shown = await picture(stage.locator('.hm-header'));
   const frame = await page
     .locator('iframe[title="Stage"]')

@@ -19,6 +19,10 @@ function formed(form: MenuForm, arrangement = 'between'): Site {
   ]);
 }
 
+/** A site whose row has nothing at its ends. */
+const withoutEnds = (site: Site): Site =>
+  ['book', 'opener'].reduce((left, id) => edited(left, { name: 'remove-part', args: { id } }), site);
+
 const put = async (
   page: Page,
   host: Host,
@@ -50,9 +54,9 @@ const told = (page: Page) =>
   page.evaluate(() => {
     const labels = (items: Iterable<Element>) =>
       [...items].map((item) => (item.querySelector('a, button')?.textContent ?? '').trim());
-    const list = document.querySelector('.hm-list') as Element;
-    const shown = [...list.children].filter((item) => (item as HTMLElement).offsetHeight > 0);
-    const rest = list.querySelector('[data-hm-rest]')?.children ?? [];
+    const links = document.querySelectorAll('nav>.hm-list>li');
+    const shown = [...links].filter((item) => (item as HTMLElement).offsetHeight > 0);
+    const rest = document.querySelector('nav>.hm-list>li>[data-hm-rest]')?.children ?? [];
     return {
       row: labels(shown),
       rest: labels(rest),
@@ -201,7 +205,54 @@ test('a menu at the bottom of the window stays there, and hides neither the end 
   expect(await axe(page)).toEqual([]);
 });
 
-for (const form of ['in a strip', 'the rest under “more”', 'at the bottom'] as const)
+/** How far the middle of the logo lies from that of the window, in px, and the links at both sides of it. */
+const aroundLogo = (page: Page) =>
+  page.evaluate(() => {
+    const middle = (box: DOMRect) => box.left + box.width / 2;
+    const logo = document.querySelector('.hm-logo')?.getBoundingClientRect() ?? new DOMRect();
+    const sides = [...document.querySelectorAll('nav>.hm-list')].map((list) =>
+      [...list.children].filter((item) => (item as HTMLElement).offsetHeight > 0),
+    );
+    const boxes = sides.flat().map((item) => item.getBoundingClientRect());
+    return {
+      off: Math.abs(middle(logo) - document.documentElement.clientWidth / 2),
+      counts: sides.map(({ length }) => length),
+      lines: new Set(boxes.map(({ top }) => Math.round(top))).size,
+      overlaps: boxes.some(({ left, right }) => right > logo.left + 1 && left < logo.right - 1),
+    };
+  });
+
+for (const [what, beside] of [
+  ['alone', false],
+  ['with buttons at one end', true],
+] as const)
+  test(`around a logo ${what} links of both sides give way evenly, under one “more” at the end, the logo in the middle`, async ({
+    page,
+    host,
+  }) => {
+    const formedSite = formed('the rest under “more”', 'around');
+    await put(page, host, beside ? formedSite : withoutEnds(formedSite), 1900);
+    let fewest = Infinity;
+    for (const width of [1900, 1600, 1280, 1100, 900, 700, 500, 390, 320]) {
+      await page.setViewportSize({ width, height: 700 });
+      await settled(page);
+      const { counts, lines, off, overlaps } = await aroundLogo(page);
+      const { rest, row } = await told(page);
+      expect([width, lines, overlaps, await sideways(page)]).toEqual([width, 1, false, 0]);
+      expect([...row.filter((label) => label !== 'More'), ...rest], `${width}`).toEqual(TOP);
+      expect(Math.abs((counts[0] ?? 0) - (counts[1] ?? 0)), `${width}`).toBeLessThanOrEqual(1);
+      // Where all links have room, so has the middle; without anything at the ends it always has.
+      if (!beside || (rest.length === 0 && width >= 1600)) expect(off, `${width}`).toBeLessThan(1.5);
+      expect(row.length).toBeLessThanOrEqual(fewest);
+      fewest = row.length;
+    }
+    expect((await told(page)).row.at(-1)).toBe('More');
+    await page.setViewportSize({ width: 1900, height: 700 });
+    await settled(page);
+    expect((await told(page)).rest).toEqual([]);
+  });
+
+for (const form of ['in a strip', 'at the bottom'] as const)
   test(`around a logo, ${form}: one line, nothing wider than the window, no link lost`, async ({
     page,
     host,

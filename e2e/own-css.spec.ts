@@ -1,4 +1,4 @@
-import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, pointNowhere, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const own = (page: import('@playwright/test').Page) => page.getByRole('textbox', { name: /^Own CSS/ });
 
@@ -17,6 +17,7 @@ test('own CSS shows while it is typed, says what it overrides, and is refused wh
   const css = async (name: string) =>
     news.evaluate((element, wanted) => getComputedStyle(element).getPropertyValue(wanted), name);
   await news.click();
+  await pointNowhere(page);
   await page.getByRole('searchbox', { name: 'Find a property' }).fill('own css');
   await page.locator('[data-cell="ownCss hover"]').click();
   await own(page).fill('rotate: 3deg; padding: 2px 20px; colr: red');
@@ -82,6 +83,7 @@ test('several links are styled at once, from the bench and from the outline of l
     );
   const before = await fills();
   await stage.getByRole('link', { name: 'News' }).click();
+  await pointNowhere(page);
   await page.getByRole('combobox', { name: 'For' }).click();
   await page.getByRole('option', { name: 'only “News”' }).click();
   await page.getByRole('button', { name: 'and …' }).click();

@@ -1,4 +1,4 @@
-import { copyDemo, expect, saved, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, pointNowhere, saved, savedSite, stageFrame, test } from './support/app.ts';
 
 const idOf = (url: string) => /\/sites\/([^/]+)/.exec(url)?.[1] ?? '';
 
@@ -17,6 +17,7 @@ test('one link gets a look of its own, stands in the outline with it, and takes 
     link.evaluate((element) => getComputedStyle(element).backgroundColor);
   const plain = await fillOf(contact);
   await news.click();
+  await pointNowhere(page);
   await page.getByRole('combobox', { name: 'For' }).click();
   await page.getByRole('option', { name: 'only “News”' }).click();
   await page.locator('[data-cell="fill rest"]').click();
@@ -54,6 +55,7 @@ test('a call to action is drawn in one of its styles with one press', async ({ p
     });
   const solid = await look();
   await book.click();
+  await pointNowhere(page);
   const styles = page.getByRole('group', { name: 'Drawn' });
   await styles.getByRole('button', { name: 'outline' }).click();
   await expect.poll(look).toEqual(['rgba(0, 0, 0, 0)', '2px']);

@@ -149,6 +149,24 @@ export async function stageFrame(page: Page) {
   return frame.contentFrame();
 }
 
+/**
+ * Takes the pointer off what is drawn on the stage, within its frame: where that lives in a process of its own, a pointer of
+ * tests that leaves it is not told there, as one of a hand is.
+ */
+export async function pointNowhere(page: Page): Promise<void> {
+  const stage = await stageFrame(page);
+  await stage.locator('html').evaluate((html) => {
+    const cover = document.createElement('div');
+    cover.id = 'nowhere';
+    cover.style.cssText = 'position:fixed;inset:auto 0 0 auto;width:6px;height:6px;z-index:2147483647';
+    html.append(cover);
+  });
+  await stage.locator('#nowhere').hover();
+  await stage.locator('#nowhere').evaluate((cover) => {
+    cover.remove();
+  });
+}
+
 /** Moves the pointer, so that what drags are made of is loaded, and waits until something can be dragged. */
 export async function draggable(page: Page, within: string): Promise<void> {
   let at = 600;

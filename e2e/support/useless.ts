@@ -86,7 +86,8 @@ async function keepUseless(page: Page, situation: Situation): Promise<number> {
       element.removeAttribute('data-pin');
       if (states.length > 0) element.setAttribute('data-pin', states.join(' '));
       if (!element.matches('[class*="hm-site-"]')) continue;
-      element.toggleAttribute('data-hm-ready', ready);
+      if (ready) element.setAttribute('data-hm-ready', 'true');
+      else element.removeAttribute('data-hm-ready');
       element.toggleAttribute('data-hm-scrolled', states.includes('scrolled'));
       [...(palette?.style ?? [])].forEach((name, index) => {
         if (recoloured)

@@ -1,8 +1,12 @@
 import { existsSync } from 'node:fs';
 import { ensureDebianPackages } from './packages.mjs';
 
-/** Makes sure a Chromium of Debian's is there for the browser tests. */
+/**
+ * Makes sure Debian's Chromium is there for the browser tests, whole and as the headless shell: most tests run in the shell,
+ * those of the stage in both. One of them alone will do where nothing can be installed.
+ */
 export function ensureBrowser() {
-  if (existsSync('/usr/lib/chromium/chromium-headless-shell') || existsSync('/usr/bin/chromium')) return;
-  ensureDebianPackages('Chromium', ['chromium-headless-shell']);
+  const [shell, whole] = ['/usr/lib/chromium/chromium-headless-shell', '/usr/bin/chromium'].map(existsSync);
+  if (shell && whole) return;
+  ensureDebianPackages('Chromium', ['chromium', 'chromium-headless-shell'], shell || whole);
 }

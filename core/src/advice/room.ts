@@ -2,8 +2,7 @@ import { runEdit, type Edit } from '../edit/operations.ts';
 import type { Design } from '../edit/operations/design.ts';
 import type { CellValue } from '../edit/operations/look.ts';
 import { foldsBelow, standsIn } from '../kinds/folds.ts';
-import { findPiece, placedParts, type PlacedPart } from '../kinds/placed.ts';
-import { arrangedMenu, centredLogo } from '../kinds/sections/row/zones.ts';
+import { findPiece, placedParts } from '../kinds/placed.ts';
 import type { Site } from '../kinds/site.ts';
 import { fitLine, rowFits, rowIsTight } from '../layout/fit.ts';
 import { NARROWEST } from '../layout/extents.ts';
@@ -22,11 +21,6 @@ const edited = (site: Site, edit: Edit): Site => {
   return ran.ok ? ran.value.site : site;
 };
 
-/** Whether a part is a menu in two halves around a logo: these have no common end, so that they would scroll. */
-function isHalved({ part, region: { section } }: PlacedPart): boolean {
-  return 'zones' in section && centredLogo(section) !== null && arrangedMenu(section) === part;
-}
-
 /** Values by which every menu of a piece whose row lacks room keeps the links it has room for, the rest under “more”. */
 function moreWhereNeeded(site: Site, piece: string, measures: readonly Measurer[]): CellValue[] {
   const tight = measures
@@ -36,10 +30,7 @@ function moreWhereNeeded(site: Site, piece: string, measures: readonly Measurer[
     const at = site.bands.findIndex(({ id }) => id === band);
     return placedParts(site).filter(
       (placed) =>
-        placed.part.kind === 'menu' &&
-        placed.region.section.id === row &&
-        !isHalved(placed) &&
-        standsIn(site, placed, at),
+        placed.part.kind === 'menu' && placed.region.section.id === row && standsIn(site, placed, at),
     );
   });
   return [...new Set(menus)].map(({ part }) => ({
@@ -71,7 +62,7 @@ export function siteWithRoom(site: Site, piece: string, ...measures: readonly Me
   return cells.length === 0 ? site : edited(site, { name: 'set-look', args: { cells } });
 }
 
-/** A design whose rows have room in the bands the site has: of menus, what finds none is under “more”, unless they stand in two halves. */
+/** A design whose rows have room in the bands the site has: of menus, what finds none is under “more”. */
 export function designWithRoom(site: Site, design: Design, ...measures: readonly Measurer[]): Design {
   const [first] = design.pieces;
   if (!first) return design;

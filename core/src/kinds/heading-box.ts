@@ -8,7 +8,7 @@ import {
   type SlotKind,
 } from '../model/slot.ts';
 import { element, styleRule, text as words, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
-import { CLICKABLE, fragment, IN_LINE, NO_SCRIPT, widely, type Fragment, type Out } from './out.ts';
+import { CLICKABLE, fragment, IN_LINE, NO_SCRIPT, SCRIPT, widely, type Fragment, type Out } from './out.ts';
 
 const hasHeading = (thing: Readonly<Record<string, unknown>>) => thing['heading'] !== '';
 
@@ -101,8 +101,8 @@ function foldRules({ slot, inside: word }: Headed, below: number | null, out: Ou
     styleRule(button, hidden, NO_SCRIPT),
     // What the script will fold is folded before it has run, so that the page does not move when it does.
     ...widely(
-      [styleRule(heading, hidden), styleRule(`${out.unready} ${inside}`, hidden)],
-      [...narrow, '@media (scripting: enabled)'],
+      [styleRule(heading, hidden), styleRule(`${out.unready} ${inside}`, [out.waits])],
+      [...narrow, SCRIPT],
     ),
     ...widely([styleRule(`${out.ready} ${inside}:not([${out.attribute('open')}])`, hidden)], narrow),
   ];

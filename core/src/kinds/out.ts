@@ -71,6 +71,11 @@ export interface Out {
   /** The roots before and after the script has run. */
   readonly unready: string;
   readonly ready: string;
+  /**
+   * What waits for the script out of sight, and comes to light by itself where that takes seconds: it may never come. To be
+   * said of what is there before the script has run, under `SCRIPT`.
+   */
+  readonly waits: Declaration;
   /** The roots while the page is scrolled. */
   readonly scrolled: string;
   /** A class that belongs to no slot. */
@@ -176,8 +181,10 @@ export interface SectionOut extends Out {
   /** Rules for the widths at which a part stands in its place here, and for those at which it would have folded away had it a script. */
   inPlace(part: Part, rules: Rules): ConditionalRule[];
   awayFrom(part: Part, rules: Rules): ConditionalRule[];
-  /** Rules for the widths at which none of some parts stands here; those that need a script to fold are kept from pages without. */
-  whereNone(parts: readonly Part[], rules: Rules, script?: 'needed' | 'any'): ConditionalRule[];
+  /** Rules for the widths at which none of some parts stands here. */
+  whereNone(parts: readonly Part[], rules: Rules): ConditionalRule[];
+  /** Hides something where none of some parts stands here, as far as a script has taken them away. */
+  hiddenWhereNone(parts: readonly Part[], slot: string): ConditionalRule[];
 }
 
 /** A control that opens a panel, and the root it stands in. */
@@ -285,6 +292,7 @@ export const FOCUS_RING: readonly Declaration[] = [
 export const FORCED_COLOURS = '@media (forced-colors: active)';
 export const PRINT = '@media print';
 export const NO_SCRIPT = '@media (scripting: none)';
+export const SCRIPT = '@media (scripting: enabled)';
 /** Engines in which a box can be chosen by what is in it. */
 export const KNOWS_INNER = '@supports selector(:has(a))';
 export const MAY_MOVE = '@media (prefers-reduced-motion: no-preference)';

@@ -27,6 +27,7 @@ export const usageOf = memoise((rules: readonly ConditionalRule[]): Usage => {
     for (const [name, value] of rule.declarations) {
       if (name === FAMILY) families.add(value.split(',')[0] ?? '');
       if (name === ANIMATION && value !== 'none') animations.add(value);
+      if (name === 'animation') animations.add(value.split(' ')[0] ?? '');
       for (let at = value.indexOf('var('); at !== -1; at = value.indexOf('var(', at + 4))
         variables.add(NAME.exec(value.slice(at + 4))?.[0] ?? '');
     }

@@ -98,10 +98,10 @@ beforeEach(() => {
   };
 });
 
-test('all of them together pack into less than 2 KiB, as the output joins them', () => {
+test('all of them together pack into less than 2.3 KiB, as the output joins them', () => {
   const all = BEHAVIOURS.map(({ script }) => script).join(',');
   const script = `(${JOIN.script})("hm-",".hm-site-marisma",[${all}]);`;
-  expect(gzipSync(script, { level: 9 }).length).toBeLessThan(2048);
+  expect(gzipSync(script, { level: 9 }).length).toBeLessThan(2355);
 });
 
 test('every behaviour has a module, a purpose and its own attributes', () => {

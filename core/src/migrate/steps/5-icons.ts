@@ -1,4 +1,4 @@
-import { isRecord } from '../../base/json.ts';
+import { isRecord, own } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
 import { changeParts, eachOf, withValue } from '../parts.ts';
 
@@ -30,9 +30,10 @@ const SIDES: Readonly<Record<string, string>> = { start: 'at the start', end: 'a
 /** The side a panel comes from is said by its look; it closes as it always did. */
 function changePanel(panel: Raw): Raw {
   const { side, ...rest } = panel;
-  const stands = SIDES[String(side)];
-  const own = isRecord(panel['look']) ? panel['look'] : {};
-  const look = stands === undefined ? own : withValue(own, ['panel', 'all', 'rest', 'all', 'stands'], stands);
+  const stands = own(SIDES, String(side));
+  const before = isRecord(panel['look']) ? panel['look'] : {};
+  const look =
+    stands === undefined ? before : withValue(before, ['panel', 'all', 'rest', 'all', 'stands'], stands);
   return {
     ...rest,
     closeAs: 'drawing',

@@ -1,4 +1,3 @@
-import { isRecord } from '../../base/json.ts';
 import type { Migration } from '../migration.ts';
 import { eachOf } from '../parts.ts';
 
@@ -18,13 +17,25 @@ function changePanel(panel: Raw): Raw {
   return typeof openedBy === 'string' && SELECTORS.test(openedBy) ? panel : { ...panel, openedBy: '' };
 }
 
-/** Panels are opened by selectors alone. */
+/** A logo that links are split around stood in the middle of the page, as far as it did. */
+const changeRow = (section: Raw): Raw =>
+  section['kind'] === 'column' ? section : { ...section, middleOf: 'page' };
+
+function changePiece(piece: Raw): Raw {
+  switch (piece['kind']) {
+    case 'panel':
+      return changePanel(piece);
+    case 'header':
+      return { ...piece, rows: eachOf(piece['rows'], changeRow) };
+    case 'footer':
+      return { ...piece, sections: eachOf(piece['sections'], changeRow) };
+    default:
+      return piece;
+  }
+}
+
+/** Panels are opened by selectors alone; rows say what their logo stands in the middle of. */
 export const SELECTORS_STEP: Migration = {
   from: 7,
-  migrate: (document) => ({
-    ...document,
-    pieces: eachOf(document['pieces'], (piece) =>
-      isRecord(piece) && piece['kind'] === 'panel' ? changePanel(piece) : piece,
-    ),
-  }),
+  migrate: (document) => ({ ...document, pieces: eachOf(document['pieces'], changePiece) }),
 };

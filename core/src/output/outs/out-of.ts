@@ -1,12 +1,15 @@
 import { pieceKind } from '../../kinds/catalogue.ts';
 import type { DrawingName, Out } from '../../kinds/out.ts';
 import type { Piece } from '../../kinds/site.ts';
-import type { HtmlElement } from '../../print/trees.ts';
+import type { Declaration, HtmlElement } from '../../print/trees.ts';
 import { within, type CompileContext } from '../context.ts';
 import { icon } from '../icons.ts';
 import { stateMedia } from '../selectors.ts';
 import { hiddenClasses } from '../shown.ts';
 import { withBase } from './links.ts';
+
+/** How long what waits for the script does so. */
+const WAITS = '4s';
 
 /** What everything in a piece is told; `owner` is whose slots are meant. What is asked for is worked out then. */
 export class OutOf implements Out {
@@ -34,6 +37,10 @@ export class OutOf implements Out {
 
   get ready() {
     return this.root + this.whenReady;
+  }
+
+  get waits(): Declaration {
+    return ['animation', `${this.name('wait')} ${WAITS}`];
   }
 
   private get whenReady() {

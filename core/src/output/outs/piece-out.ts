@@ -69,7 +69,7 @@ class PieceOutOf extends OutOf implements PieceOut {
   }
 
   get whole() {
-    return wholeOf(this.context, this.piece);
+    return wholeOf(this.context, this.piece, this);
   }
 
   get openedFrom() {

@@ -29,7 +29,7 @@ export class SectionOutOf extends OutOf implements SectionOut {
     const placed = this.#placed(part);
     const out = new PartOutOf(this.context, placed, this.#shared, split);
     const { nodes, rules, behaviours } = partKind(part).compile(part as never, out);
-    const folding = foldingRules(this.context, placed, this.boxOf(part));
+    const folding = foldingRules(this.context, placed, this.boxOf(part), this);
     return { nodes, rules: folding.length === 0 ? rules : [...rules, ...folding], behaviours };
   }
 
@@ -50,12 +50,26 @@ export class SectionOutOf extends OutOf implements SectionOut {
     return under(rules, fold ? [...below(fold.below), NO_SCRIPT] : null);
   }
 
-  whereNone(parts: readonly Part[], rules: Rules, script: 'needed' | 'any' = 'any') {
-    const isEmpty = (band: number) => parts.every((part) => !standsIn(this.site, this.#placed(part), band));
-    return bandsWhere(this.site, isEmpty).flatMap((width) => {
-      const queries = [width, script === 'needed' ? '(scripting: enabled)' : ''].filter(Boolean);
-      return under(rules, queries.length > 0 ? [`@media ${queries.join(' and ')}`] : []);
-    });
+  whereNone(parts: readonly Part[], rules: Rules) {
+    return this.#emptyWidths(parts).flatMap((width) => under(rules, width === '' ? [] : [`@media ${width}`]));
+  }
+
+  hiddenWhereNone(parts: readonly Part[], slot: string) {
+    const box = `.${this.class(slot)}`;
+    return this.#emptyWidths(parts).flatMap((width) => [
+      ...under([[`${this.ready} ${box}`, [['display', 'none']]]], width === '' ? [] : [`@media ${width}`]),
+      ...under(
+        [[`${this.unready} ${box}`, [this.waits]]],
+        [`@media ${width === '' ? '' : `${width} and `}(scripting: enabled)`],
+      ),
+    ]);
+  }
+
+  /** The widths at which none of some parts stands here, as media queries. */
+  #emptyWidths(parts: readonly Part[]): readonly string[] {
+    return bandsWhere(this.site, (band) =>
+      parts.every((part) => !standsIn(this.site, this.#placed(part), band)),
+    );
   }
 
   #placed(part: Part): PlacedPart {

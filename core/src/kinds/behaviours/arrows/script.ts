@@ -11,12 +11,13 @@ export const start: Start = (root, _at, on) => {
     if (!list || event.ctrlKey || event.altKey || event.metaKey) return;
     const ahead = getComputedStyle(list).direction === 'ltr' ? 1 : -1;
     const inward = list.closest('li') ? (ahead > 0 ? 'Right' : 'Left') : 'Down';
-    const stateOf = (element: Element | null) => element?.getAttribute('aria-expanded');
-    const button = (stateOf(target) ? target : target.nextElementSibling) as HTMLElement | null;
+    const button = (
+      target.matches('[aria-expanded]') ? target : target.nextElementSibling
+    ) as HTMLElement | null;
     // What is behind the button that opens a submenu is its first link.
-    if (key === inward && stateOf(button)) {
-      target = button as HTMLElement;
-      if (stateOf(button) === 'false') target.click();
+    if (key === inward && button?.matches('[aria-expanded]')) {
+      target = button;
+      if (button.matches('[aria-expanded=false]')) button.click();
     }
     const links = [...list.querySelectorAll<HTMLElement>('a, button')].filter((link) => link.offsetHeight);
     const here = links.indexOf(target);

@@ -27,19 +27,26 @@ export const start: Start = (root, at, on, html, undo) => {
     // Who opens a search goes on to type.
     if (open) box.elements?.[0].focus();
     box.removeAttribute(at('edge'));
-    const { left, right } = box.getBoundingClientRect();
-    const isOver = right > html.clientWidth;
-    if (left < 0 || isOver)
-      box.setAttribute(at('edge'), isOver === (styleOf(button).direction === 'ltr') ? 'end' : 'start');
+    // At either side of what it hangs from, or where there is no room for that in the row or box around it.
+    for (const edge of ['', 'in']) {
+      const { left, right } = box.getBoundingClientRect();
+      const isOver = right > html.clientWidth;
+      if (left < 0 || isOver)
+        box.setAttribute(
+          at('edge'),
+          edge || (isOver === (styleOf(button).direction === 'ltr') ? 'end' : 'start'),
+        );
+    }
   };
   /** The boxes that lie open and have nothing to do with a place, the innermost last. */
   const lyingOpen = (place: Node) =>
     buttons.filter((button) => isOpen(button) && floats(button) && !itemOf(button).contains(place));
-  const leave = (place: Node) =>
-    lyingOpen(place).map((button) => {
-      set(button);
-    });
-  const leaveFor = ({ target }: Event) => leave(target as Node);
+  const leave = (place: Node) => {
+    for (const button of lyingOpen(place)) set(button);
+  };
+  const leaveFor = ({ target }: Event) => {
+    leave(target as Node);
+  };
   on(html, 'click', leaveFor);
   on(html, 'focusin', leaveFor);
   on(html, 'keydown', (event: KeyboardEvent) => {
@@ -60,8 +67,7 @@ export const start: Start = (root, at, on, html, undo) => {
     };
     // The first click on what a mouse opened by pointing keeps it open, as it would have opened it.
     on(button, 'click', (event: PointerEvent) => {
-      const stays = isPointed(event) && !kept.has(button);
-      set(button, stays || !isOpen(button));
+      set(button, !isOpen(button) || (isPointed(event) && !kept.has(button)));
       if (isOpen(button)) kept.add(button);
     });
     on(item, 'pointerenter', (event: PointerEvent) => {

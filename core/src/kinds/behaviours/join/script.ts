@@ -15,18 +15,19 @@ export const start = (prefix: string, roots: string, starts: readonly Start[]): 
   // eslint-disable-next-line @typescript-eslint/no-deprecated -- only what it says of elements that are gone is
   const found = Document.prototype.querySelectorAll.call(document, `${roots}:not([${ready}])`);
   for (const root of found) root.toggleAttribute(ready);
-  if (!controller) {
-    for (const begin of starts)
-      for (const root of found) begin(root, at, on, root.closest('html') as HTMLElement);
-    return undefined;
-  }
-  const undo = (step: () => unknown) => {
-    controller.signal.addEventListener('abort', step);
-  };
-  for (const root of found) undo(() => root.toggleAttribute(ready));
+  const undo = controller
+    ? (step: () => unknown) => {
+        controller.signal.addEventListener('abort', step);
+      }
+    : undefined;
+  if (STOPPABLE) for (const root of found) undo?.(() => root.toggleAttribute(ready));
   for (const begin of starts)
     for (const root of found) begin(root, at, on, root.closest('html') as HTMLElement, undo);
-  return () => {
-    controller.abort();
-  };
+  // What it is like from now on has been drawn up once, so that nothing moves to it: from here on things may.
+  for (const root of found) root.setAttribute(ready, (root.clientWidth >= 0) as unknown as string);
+  return controller
+    ? () => {
+        controller.abort();
+      }
+    : undefined;
 };

@@ -29,7 +29,7 @@ import {
   itemContent,
 } from './item.ts';
 import { formRules } from './forms.ts';
-import { halfOf, hasMore, signIconAt, type MenuPart } from './shape.ts';
+import { hasMore, signIconAt, type MenuPart } from './shape.ts';
 import { isDisclosed, type BoxLevel } from './opening.ts';
 import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
 import { iconRules } from '../../with-icon.ts';
@@ -153,7 +153,7 @@ function listed(part: MenuPart, out: PartOut): HtmlElement[] {
   const elements = items.map((item, index) =>
     itemElement(part, item, { level: 1, way: `-${index + 1}` }, out),
   );
-  if (!hasMore(part) || out.split) return elements;
+  if (!hasMore(part)) return elements;
   const place = items.findLastIndex(({ role }) => role !== 'action') + 1;
   return elements.toSpliced(place, 0, moreElement(part, out));
 }
@@ -161,7 +161,10 @@ function listed(part: MenuPart, out: PartOut): HtmlElement[] {
 /** A menu as a named navigation with nested lists: one, or two halves where it is split around the logo. */
 function markup(part: MenuPart, out: PartOut): HtmlElement {
   const items = listed(part, out);
-  const lists = out.split ? [halfOf(items, 0), halfOf(items, 1)] : [items];
+  // The word for the rest counts for nothing as long as there is none.
+  const count = hasMore(part) ? items.length - 1 : items.length;
+  const half = Math.ceil(count / 2);
+  const lists = out.split ? [items.slice(0, half), items.slice(half)] : [items];
   const hover = part.opensOn === 'hover' && menuHasSlot(part, 'marker', out.site);
   return element(
     'nav',
@@ -324,7 +327,7 @@ function behaviours(part: MenuPart, out: PartOut): BehaviourId[] {
     'disclosure',
     'arrows',
     ...(isSingle(part, out) ? (['single'] as const) : []),
-    ...(hasMore(part) && !out.split ? (['rest'] as const) : []),
+    ...(hasMore(part) ? (['rest'] as const) : []),
   ];
 }
 

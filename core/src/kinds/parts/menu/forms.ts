@@ -2,7 +2,7 @@ import { styleRule, type ConditionalRule, type Declaration } from '../../../prin
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
 import { LEAST_TARGET, TOUCH_TARGET } from '../../extent.ts';
-import { PRINT, widely, type PartOut, type Rules } from '../../out.ts';
+import { PRINT, SCRIPT, widely, type PartOut, type Rules } from '../../out.ts';
 import type { MenuForm, Opening } from '../../properties/placement.ts';
 import { boxesOf, type Boxes } from './boxes.ts';
 import { floats } from './opening.ts';
@@ -37,8 +37,7 @@ function formIn(out: PartOut, band: number): Form | null {
   if (form === 'in a row' || (out.split && LYING.includes(form))) return null;
   const height = out.valueIn('list', 'bottomHeight', band);
   return {
-    // Links in two halves have no common end.
-    form: out.split && form === 'the rest under “more”' ? 'in a strip' : form,
+    form,
     height: form === 'at the bottom' && isLength(height) ? lengthCss(height) : '0',
   };
 }
@@ -53,22 +52,36 @@ const list = (out: PartOut, rest = '') => firmly(out, ` .${out.class('list')}${r
 
 /** The navigation takes what the row leaves, and so does a box of the row that it stands in. */
 const filling = (out: PartOut, least: number, ...more: readonly Declaration[]): Rules => [
+  [firmly(out, ''), [['flex', '1 1 0'], ['min-inline-size', `${least}px`], ...more]],
   [
-    firmly(out, ''),
-    [
-      ['flex', '1 1 0'],
-      ['min-inline-size', `${least}px`],
-      ...(out.split ? ([['order', '3']] as const) : []),
-      ...more,
-    ],
-  ],
-  [
-    `${out.section()}>:has(>.${out.class('nav')})`,
+    holder(out),
     [
       ['flex', '1 1 0'],
       ['min-inline-size', '0'],
+      // Beside a logo in the middle they stand behind it.
+      ...(out.split
+        ? ([
+            ['display', 'flex'],
+            ['max-inline-size', 'none'],
+          ] as const)
+        : []),
     ],
   ],
+];
+
+/** The box of the row that the navigation stands in, where there is one. */
+const holder = (out: PartOut) => `${out.section()}>:has(>.${out.class('nav')})`;
+
+/** Both halves around a logo take as much of what the row leaves. */
+const fillingHalves = (out: PartOut): Rules => [
+  [
+    holder(out),
+    [
+      ['flex', '999 1 min-content'],
+      ['grid-template-columns', `minmax(${LEAST_ROOM / 2}px, 1fr) auto minmax(${LEAST_ROOM / 2}px, 1fr)`],
+    ],
+  ],
+  [list(out), [['min-inline-size', '0']]],
 ];
 
 /** Boxes that lie over the page wherever links stand in a strip or at the bottom: across, not cut by what scrolls. */
@@ -144,13 +157,17 @@ function moreRules(out: PartOut): readonly ConditionalRule[] {
   const box = `${more}>ul`;
   return [
     ...out.inRow([
-      ...filling(out, LEAST_ROOM),
+      ...(out.split ? fillingHalves(out) : filling(out, LEAST_ROOM)),
       [
         list(out),
         [
           [out.variable('rest'), '1'],
-          ['flex', '1'],
-          ['justify-content', 'inherit'],
+          ...(out.split
+            ? []
+            : ([
+                ['flex', '1'],
+                ['justify-content', 'inherit'],
+              ] as const)),
         ],
       ],
       [
@@ -194,17 +211,10 @@ function moreRules(out: PartOut): readonly ConditionalRule[] {
     // Until the script has looked, nothing is on a second line that is about to leave it.
     ...widely(
       out.inRow([
-        [
-          `${out.unready} .${out.class('list')}`,
-          [
-            ['flex-wrap', 'nowrap'],
-            ['overflow', 'hidden'],
-          ],
-        ],
         // Nor does a label stand on two.
-        [`${out.unready} .${out.class('list')}>li`, [['flex', 'none']]],
+        [`${out.unready} .${out.class('list')}`, [['animation', `${out.name('hold')} 4s`]]],
       ]),
-      ['@media (scripting: enabled)'],
+      [SCRIPT],
     ),
   ];
 }
@@ -304,7 +314,7 @@ export const LEAST_COLUMN = 160;
 /** The forms of a menu's row of links, each at the widths it has there. */
 export function formRules(part: MenuPart, out: PartOut): readonly ConditionalRule[] {
   const boxes = boxesOf(part, out);
-  const more = hasMore(part) && !out.split ? out.within(`.${out.name('more')}[hidden]`) : null;
+  const more = hasMore(part) ? out.within(`.${out.name('more')}[hidden]`) : null;
   return [
     ...(more === null ? [] : [styleRule(more, [['display', 'none']])]),
     ...out

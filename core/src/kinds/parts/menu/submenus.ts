@@ -100,7 +100,46 @@ function floatingRules(
         widely(out.inRow(liesRules(opening, lies.value, box, out)), [...conditions, ...lies.conditions]),
       ),
     ...widely(out.inRow(openedRules(boxes, out)), conditions),
+    ...(opening === 'across' ? [] : widely(out.inRow(roomlessRules(boxes, out)), conditions)),
     ...(out.says('submenu', 'notch') ? widely(out.inRow(notchRules(opening, box, out)), conditions) : []),
+  ];
+}
+
+/**
+ * A box that has room at neither side of what it hangs from: within a box it unfolds in place, in the row it lies across all of
+ * that.
+ */
+function roomlessRules({ level, box, parents }: Boxes, out: PartOut): Rules {
+  const roomless = `[${out.attribute('edge')}=in]`;
+  const itself = out.within(box + roomless);
+  const holder = out.within(`${parents}:has(>${roomless})`);
+  if (level === 2)
+    return [
+      [out.section(), [['position', 'relative']]],
+      [holder, [['position', 'static']]],
+      [
+        itself,
+        [
+          ['inset-block-start', out.beneath('section')],
+          ['inset-inline', '0'],
+          ['margin-inline', '0'],
+          ['inline-size', 'auto'],
+        ],
+      ],
+    ];
+  return [
+    [holder, [['flex-wrap', 'wrap']]],
+    [
+      itself,
+      [
+        ['position', 'static'],
+        ['flex-basis', '100%'],
+        ['inline-size', 'auto'],
+        ['max-inline-size', 'none'],
+        ['max-block-size', 'none'],
+        indented(out),
+      ],
+    ],
   ];
 }
 

@@ -10,6 +10,7 @@ import {
   joined,
   MAY_MOVE,
   NO_SCRIPT,
+  SCRIPT,
   PRINT,
   widely,
   type Fragment,
@@ -103,21 +104,21 @@ function placed({ place, inline, block }: Stand): readonly Declaration[] {
 /** How long it takes to come and go with the page's way, in ms. */
 const TIME = '200ms';
 
-/** Out of sight until the page is scrolled far enough; without a script it is always there. */
+/** Out of sight until the page is scrolled far enough; without the script it is always there. */
 function appearRules(out: PieceOut): readonly ConditionalRule[] {
-  const away = `${out.own}:not([${out.attribute('past')}])`;
+  const ready = `${out.own}[${out.attribute('ready')}]`;
   return [
     styleRule(out.own, [[out.variable('after'), '400px']]),
-    ...widely(
-      [
-        styleRule(away, [
-          ['opacity', '0'],
-          ['visibility', 'hidden'],
-        ]),
-        styleRule(out.own, [['transition', `opacity ${TIME}, visibility ${TIME}`]], MAY_MOVE),
-      ],
-      ['@media (scripting: enabled)'],
+    styleRule(`${ready}:not([${out.attribute('past')}])`, [
+      ['opacity', '0'],
+      ['visibility', 'hidden'],
+    ]),
+    styleRule(
+      `${out.own}[${out.attribute('ready')}=true]`,
+      [['transition', `opacity ${TIME}, visibility ${TIME}`]],
+      MAY_MOVE,
     ),
+    styleRule(`${out.own}:not([${out.attribute('ready')}])`, [out.waits], SCRIPT),
   ];
 }
 

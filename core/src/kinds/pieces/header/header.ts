@@ -12,7 +12,16 @@ import type { PieceKind, PieceOf } from '../../kind.ts';
 import { isLength } from '../../../values/length.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
-import { fragment, joined, MAY_MOVE, widely, type Fragment, type PieceOut, type Said } from '../../out.ts';
+import {
+  fragment,
+  joined,
+  MAY_MOVE,
+  SCRIPT,
+  widely,
+  type Fragment,
+  type PieceOut,
+  type Said,
+} from '../../out.ts';
 import type { Sticking } from '../../properties/sticky.ts';
 import { createRow, type Row } from '../../sections/row/shape.ts';
 
@@ -114,9 +123,9 @@ function position({ over }: Header, { sticking, offset, leaving }: Stand): Decla
 const TIME = '250ms';
 
 /** What hides while the page is scrolled its way, unless attention is in it. */
-function hiding(own: string, away: string, way: string): ConditionalRule[] {
+function hiding(own: string, away: string, way: string, out: PieceOut): ConditionalRule[] {
   return [
-    styleRule(own, [['transition', `translate ${TIME}`]], MAY_MOVE),
+    styleRule(`${own}[${out.attribute('ready')}=true]`, [['transition', `translate ${TIME}`]], MAY_MOVE),
     styleRule(`${own}${away}:not(:focus-within)`, [['translate', way]]),
   ];
 }
@@ -142,21 +151,25 @@ function standRules(header: Header, stand: Stand, out: PieceOut): ConditionalRul
       return [
         place,
         padded('start'),
-        ...hiding(own, `[${out.attribute('down')}]`, `0 calc(-100% - ${offset === '0' ? '0px' : offset})`),
+        ...hiding(
+          own,
+          `[${out.attribute('down')}]`,
+          `0 calc(-100% - ${offset === '0' ? '0px' : offset})`,
+          out,
+        ),
       ];
     case 'appears after a distance':
       return [
         place,
         styleRule(own, [[out.variable('after'), '400px']]),
         padded('start'),
-        ...widely(
-          hiding(
-            own,
-            `:not([${out.attribute('past')}])`,
-            `0 calc(-100% - ${offset === '0' ? '0px' : offset})`,
-          ),
-          ['@media (scripting: enabled)'],
+        ...hiding(
+          `${own}[${out.attribute('ready')}]`,
+          `:not([${out.attribute('past')}])`,
+          `0 calc(-100% - ${offset === '0' ? '0px' : offset})`,
+          out,
         ),
+        styleRule(`${own}:not([${out.attribute('ready')}])`, [out.waits], SCRIPT),
       ];
     case 'stays at the bottom':
       return [

@@ -256,11 +256,9 @@ const moves = (values: Values): boolean =>
 
 /** How a panel, its scrim and its blocks come and go. */
 export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
-  const mover: Mover = {
-    itself: out.own,
-    opened: `${out.own}[open]`,
-    closed: `${out.own}:not([open])`,
-  };
+  // Before the script has run it stands in the page, or nowhere: nothing moves there.
+  const itself = `${out.own}[${out.attribute('ready')}=true]`;
+  const mover: Mover = { itself, opened: `${itself}[open]`, closed: `${itself}:not([open])` };
   const blocks = panel.blocks.flatMap((block) =>
     out.saidOf(block.id, 'block', ASKED).map((said) => ({ block, ...said })),
   );
@@ -287,7 +285,7 @@ export function comingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
       : []),
     ...moving.flatMap(({ block, value, conditions }) => {
       const each = {
-        itself: at(out.own, block),
+        itself: at(itself, block),
         opened: at(mover.opened, block),
         closed: at(mover.closed, block),
       };

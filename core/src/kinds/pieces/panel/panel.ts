@@ -1,4 +1,4 @@
-import { element, styleRule, type ConditionalRule } from '../../../print/trees.ts';
+import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { initialOf, type Infer } from '../../../model/shape/field.ts';
 import {
   BOX_PROPERTIES,
@@ -12,7 +12,7 @@ import {
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import { labelSlot } from '../../controls/labelled.ts';
 import type { PieceKind } from '../../kind.ts';
-import { fragment, joined, NO_SCRIPT, type Fragment, type PieceOut } from '../../out.ts';
+import { fragment, joined, SCRIPT, type Fragment, type PieceOut } from '../../out.ts';
 import { createBlock } from '../../sections/block/block.ts';
 import { behindRules, drawsSmaller } from './behind.ts';
 import { closeControl, closeRules, closingAttributes, closingProblem, coversContent } from './closing.ts';
@@ -24,18 +24,7 @@ import { standingRules } from './standing.ts';
 const CLOSE_STATES = BUTTON_STATES.filter((state) => state !== 'scrolled');
 
 function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] {
-  const closed = `${out.own}:not([open])`;
   return [
-    styleRule(out.own, [['display', 'none']]),
-    // Without a script it stands in the page with what is its own.
-    ...(hasOwn
-      ? [
-          styleRule(closed, [['display', 'block']], NO_SCRIPT),
-          ...(panel.closeAs === 'none'
-            ? []
-            : [styleRule(`${closed} .${out.class('close')}`, [['display', 'none']])]),
-        ]
-      : []),
     styleRule(`${out.own}::backdrop`, [
       ['all', 'unset'],
       ['position', 'fixed'],
@@ -45,6 +34,34 @@ function rules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] 
     ...closeRules(panel, out),
     ...behindRules(panel, out),
     ...comingRules(panel, out),
+    ...closedRules(panel, hasOwn, out),
+  ];
+}
+
+/** As everything else of the page, whatever it is like where it is open. */
+const IN_PAGE: readonly Declaration[] = [
+  ['display', 'block'],
+  ['position', 'static'],
+  ['inline-size', 'auto'],
+  ['block-size', 'auto'],
+  ['max-inline-size', 'none'],
+  ['max-block-size', 'none'],
+  ['margin', '0'],
+];
+
+/** A panel that is closed. Where no script has taken charge of it, what is its own stands in the page. */
+function closedRules(panel: Panel, hasOwn: boolean, out: PieceOut): ConditionalRule[] {
+  const closed = `${out.own}:not([open])`;
+  if (!hasOwn) return [styleRule(closed, [['display', 'none']])];
+  const ready = `[${out.attribute('ready')}]`;
+  const inPage = `${closed}:not(${ready})`;
+  return [
+    styleRule(`${closed}${ready}`, [['display', 'none']]),
+    styleRule(inPage, IN_PAGE),
+    styleRule(inPage, [out.waits], SCRIPT),
+    ...(panel.closeAs === 'none'
+      ? []
+      : [styleRule(`${inPage} .${out.class('close')}`, [['display', 'none']])]),
   ];
 }
 

@@ -90,6 +90,9 @@ function sizes(place: Place, whole: string, isWhole: boolean, bar: number): read
   return [['inline-size', 'auto'], ...(isWhole ? [] : [high])];
 }
 
+/** The panel, so that where it stands decides how wide it is before its look does. */
+const firmly = (out: PieceOut) => `${out.own}[id]`;
+
 function placeRules(values: Values, panel: Panel, out: PieceOut): ConditionalRule[] {
   const place = placeIn(values, out.openedFrom);
   const { gap, whole } = gapIn(values);
@@ -98,9 +101,8 @@ function placeRules(values: Values, panel: Panel, out: PieceOut): ConditionalRul
     place === 'whole' || tall === 'the whole window' || (isAtSide(place) && tall === 'as usual');
   const [first] = out.openers;
   const bar = first?.height ?? 0;
-  const open = `${out.own}[open]`;
   const rules = [
-    styleRule(open, [...insets(place, gap, isWhole, bar), ...sizes(place, whole, isWhole, bar)]),
+    styleRule(firmly(out), [...insets(place, gap, isWhole, bar), ...sizes(place, whole, isWhole, bar)]),
   ];
   if (place !== 'beneath') return rules;
   const backdrop = styleRule(`${out.own}::backdrop`, [['inset-block-start', beneath(bar)]]);
@@ -113,7 +115,7 @@ function placeRules(values: Values, panel: Panel, out: PieceOut): ConditionalRul
     ...rules,
     backdrop,
     styleRule(first.root, [['anchor-name', anchor]], anchored),
-    styleRule(open, [['top', end]], anchored),
+    styleRule(firmly(out), [['top', end]], anchored),
     styleRule(`${out.own}::backdrop`, [['top', end]], anchored),
   ];
 }
@@ -133,13 +135,16 @@ function contentAt(values: Values, property: 'justify-content' | 'align-content'
   return css === null ? [] : [[property, css]];
 }
 
+/** The least width in px of a block beside another one. */
+const LEAST_BLOCK = 220;
+
 function blockRules(panel: Panel, out: PieceOut): ConditionalRule[] {
   const inside = out.at('inside');
   return out.saidOf(panel.id, 'panel', ['blocksStand', 'contentStands']).flatMap(({ value, conditions }) => {
     const isRow = value.blocksStand === 'side by side';
     const rules = [
       styleRule(inside, [
-        ['flex-direction', isRow ? 'row' : 'column'],
+        ['flex-flow', isRow ? 'wrap' : 'column'],
         ...contentAt(value, isRow ? 'align-content' : 'justify-content'),
       ]),
       styleRule(
@@ -147,7 +152,8 @@ function blockRules(panel: Panel, out: PieceOut): ConditionalRule[] {
         isRow
           ? [
               ['flex', '1 1 0'],
-              ['min-inline-size', '0'],
+              // Where both have no room for their words they stand beneath one another.
+              ['min-inline-size', `min(100%, ${LEAST_BLOCK}px)`],
               ['overflow-y', 'auto'],
             ]
           : [['flex', 'none']],
@@ -170,7 +176,8 @@ function contentRules(panel: Panel, out: PieceOut): ConditionalRule[] {
 /** Where a panel stands, how large it is, and how its blocks share it. */
 export function standingRules(panel: Panel, out: PieceOut): ConditionalRule[] {
   return [
-    styleRule(`${out.own}[open]`, [
+    // As it is open it stays while it goes: only then is it displayed and closed.
+    styleRule(out.own, [
       ['position', 'fixed'],
       ['display', 'flex'],
       ['flex-direction', 'column'],

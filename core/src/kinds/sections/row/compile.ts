@@ -62,7 +62,7 @@ function boxRules(row: Row, layout: RowLayout, box: ZoneBox, out: SectionOut): C
   if (box.isWrapped)
     return [
       styleRule(out.at(box.zone), [...HOLDER, ...declarations]),
-      ...(layout.even ? [] : out.whereNone(box.parts, [[out.at(box.zone), [['display', 'none']]]], 'needed')),
+      ...(layout.even ? [] : out.hiddenWhereNone(box.parts, box.zone)),
       ...pushed(layout, box, out),
     ];
   const [only] = box.parts;
@@ -112,35 +112,50 @@ function spread(row: Row, menu: Part, out: SectionOut): Rules {
   }
 }
 
-/** The links in two halves at both sides of the logo, each side as wide as the other where nothing else stands there. */
+/**
+ * The links in two halves at both sides of the logo: as wide as each other as far as there is room, so that the logo stands in
+ * the middle of their box. That takes what it needs before the sides share what is left; they are alike, so that its middle is
+ * the page's.
+ */
 function splitRules(layout: RowLayout, out: SectionOut): ConditionalRule[] {
   if (!layout.split) return [];
   const { logo, menu } = layout.split;
-  const half = (rest: string, order: string, side: string) =>
+  const box = out.at('middle');
+  const half = (rest: string, column: string, side: string) =>
     [
       out.atPart(menu, 'list', rest),
-      [['order', order], ['align-self', 'stretch'], ...(layout.even ? [] : [...EVEN, ...justified(side)])],
+      [['grid-area', `1 / ${column}`], ['align-self', 'stretch'], ...justified(side)],
     ] as const;
-  const ordered = (selector: string, order: string) => styleRule(selector, [['order', order]]);
   return [
-    ordered(out.within(`.${out.boxOf(logo)}`), '2'),
-    ...(layout.end
-      ? [ordered(out.at('end'), '4')]
-      : layout.even
-        ? [ordered(out.at('row', '::after'), '4')]
-        : []),
+    styleRule(box, [
+      ['display', 'grid'],
+      ['grid-template-columns', 'minmax(min-content, 1fr) auto minmax(min-content, 1fr)'],
+      ['align-items', 'center'],
+      ['gap', 'inherit'],
+      ...(layout.even
+        ? ([
+            ['flex', '999 1 min-content'],
+            ['max-inline-size', 'max-content'],
+          ] as const)
+        : ([['flex', '1 1 min-content']] as const)),
+    ]),
+    styleRule(out.within(`.${out.boxOf(logo)}`), [['grid-area', '1 / 2']]),
     ...out.inPlace(menu, [
       [out.atPart(menu, 'nav'), [['display', 'contents']]],
       half(':first-child', '1', 'flex-end'),
       half(':last-child', '3', 'flex-start'),
+    ]),
+    // Without a script what would fold stands beneath the logo.
+    ...out.awayFrom(menu, [
+      [box, [['flex-basis', '100%']]],
+      [`${box}>.${out.boxOf(menu)}`, [['grid-column', '1 / -1']]],
     ]),
   ];
 }
 
 /** How the boxes share what is left where nothing between them grows. */
 function shared({ start, end, even, split }: RowLayout): readonly Declaration[] {
-  if (split) return justified('center');
-  if (even || !end || end.isWrapped) return [];
+  if (split || even || !end || end.isWrapped) return [];
   return justified(start ? 'space-between' : 'flex-end');
 }
 
@@ -180,9 +195,17 @@ export function compileRow(row: Row, out: SectionOut): Fragment {
   const node = element(
     'div',
     { class: hidden === null ? out.class('row') : `${out.class('row')} ${hidden}` },
-    ...(layout.split ? nodesOf(layout.split.logo) : []),
     ...boxNodes(layout.start),
-    ...(layout.split ? nodesOf(layout.split.menu) : boxNodes(layout.middle)),
+    ...(layout.split
+      ? [
+          element(
+            'div',
+            { class: out.class('middle') },
+            ...nodesOf(layout.split.logo),
+            ...nodesOf(layout.split.menu),
+          ),
+        ]
+      : boxNodes(layout.middle)),
     ...boxNodes(layout.end),
   );
   const parts = joined([...compiled.values()]);

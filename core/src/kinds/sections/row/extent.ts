@@ -23,7 +23,7 @@ function standing(
     return [...side(start), ...(middle ? box(middle) : []), ...side(end)];
   }
   const halves = at.stands(split.menu)
-    ? ([0, 1] as const).map((half) => at.part(split.menu, half)).filter((extent) => extent !== null)
+    ? alike(([0, 1] as const).map((half) => at.part(split.menu, half)).filter((extent) => extent !== null))
     : [];
   return [
     ...box(start),
@@ -31,6 +31,12 @@ function standing(
     ...[extentOf(split.logo)].filter((extent) => extent !== null),
     ...box(end),
   ];
+}
+
+/** Extents each as wide as the widest of them. */
+function alike(extents: readonly Extent[]): Extent[] {
+  const width = Math.max(0, ...extents.map((extent) => extent.width));
+  return extents.map((extent) => ({ ...extent, width }));
 }
 
 /** The least width in px at which a row stands on one line, its padding and lines included; Infinity where it never does. */

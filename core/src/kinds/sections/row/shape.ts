@@ -40,6 +40,14 @@ export const ROW_SHAPE = {
     max: 10,
     when: setsApart,
   }),
+  middleOf: choice(
+    { page: 'the page', left: 'what is left' },
+    {
+      label: 'logo in the middle of',
+      hint: 'the page, or what the parts at the start and the end leave',
+      when: (row) => row['arrangement'] === 'around',
+    },
+  ),
   zones: group({
     start: parts<Part>('row', 'start'),
     middle: parts<Part>('row', 'middle'),
@@ -57,6 +65,7 @@ export function createRow(id: string, name: string): Row {
     contained: null,
     arrangement: 'between',
     apart: 1,
+    middleOf: 'page',
     zones: { start: [], middle: [], end: [] },
     look: {},
   };

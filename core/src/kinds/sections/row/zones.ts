@@ -33,7 +33,7 @@ export interface RowLayout {
   readonly middle: ZoneBox | null;
   readonly end: ZoneBox | null;
   readonly even: boolean;
-  /** The logo in the centre, with the menu in halves at both sides of it; these stand in no box. */
+  /** The logo in the centre, with the menu in halves at both sides of it, in a box of their own. */
   readonly split: { readonly logo: Logo; readonly menu: Part } | null;
 }
 
@@ -43,7 +43,7 @@ function boxOf(zone: Zone, parts: readonly Part[], isWrapped: boolean): ZoneBox 
 
 type Zones = Readonly<Record<Zone, readonly Part[]>>;
 
-function splitLayout(zones: Zones, logo: Logo, menu: Part): RowLayout {
+function splitLayout(zones: Zones, logo: Logo, menu: Part, ofPage: boolean): RowLayout {
   const others = (zone: Zone) => zones[zone].filter((part) => part !== logo && part !== menu);
   const end = [...others('middle'), ...others('end')];
   const start = others('start');
@@ -51,7 +51,7 @@ function splitLayout(zones: Zones, logo: Logo, menu: Part): RowLayout {
     start: boxOf('start', start, true),
     middle: null,
     end: boxOf('end', end, true),
-    even: start.length + end.length > 0,
+    even: ofPage && start.length + end.length > 0,
     split: { logo, menu },
   };
 }
@@ -65,7 +65,7 @@ export function layoutOf(row: Row, isThere: (part: Part) => boolean): RowLayout 
     middle: row.zones.middle.filter(isThere),
     end: row.zones.end.filter(isThere),
   };
-  if (logo && menu) return splitLayout(zones, logo, menu);
+  if (logo && menu) return splitLayout(zones, logo, menu, row.middleOf === 'page');
   const { start, middle, end } = zones;
   const even = row.arrangement === 'centre' && start.length + end.length > 0;
   // The middle grows: what is no menu would grow with it.
