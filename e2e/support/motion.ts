@@ -10,12 +10,13 @@ export async function still(place: Place): Promise<void> {
   await place.evaluate(async () => {
     const drawn = async () => new Promise((resolve) => requestAnimationFrame(resolve));
     const underWay = () =>
-      document
-        .getAnimations()
-        .filter(
-          ({ effect, playState }) =>
-            playState === 'running' && effect?.getComputedTiming().endTime !== Infinity,
-        );
+      document.getAnimations().filter(
+        (animation) =>
+          animation.playState === 'running' &&
+          animation.effect?.getComputedTiming().endTime !== Infinity &&
+          // What waits for the script is on its way nowhere.
+          !/-(?:wait|hold)$/.test((animation as CSSAnimation).animationName ?? ''),
+      );
     // What begins in this task is there with the next picture.
     await drawn();
     await drawn();

@@ -3,7 +3,7 @@ import { test as base, type Page } from '@playwright/test';
 import { dress } from '../../core/test/dressed.ts';
 import { furnish } from '../../core/test/furnished.ts';
 import { facesLoaded } from './faces.ts';
-import { still } from './motion.ts';
+import { holdMotion, still } from './motion.ts';
 import { changedDemo, demoSite, handOff, pasteInto, startHost, type Host } from './output.ts';
 
 /** Tests of the output: one web server for each worker. */
@@ -57,6 +57,8 @@ export async function openBeforeScript(
   });
   await page.setViewportSize({ width, height: 700 });
   host.put(pasteInto(output, { body: MAIN }));
+  // What waits for the script does so for as long as the test takes.
+  const letGo = await holdMotion(page);
   await page.goto(`${host.url}/`, { waitUntil: 'commit' });
   await page.getByRole('main').waitFor();
   await facesLoaded(page);
@@ -64,6 +66,7 @@ export async function openBeforeScript(
   return async () => {
     come();
     await page.waitForLoadState('load');
+    await letGo();
     await still(page);
   };
 }

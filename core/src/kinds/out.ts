@@ -183,6 +183,13 @@ export interface SectionOut extends Out {
   awayFrom(part: Part, rules: Rules): ConditionalRule[];
   /** Rules for the widths at which none of some parts stands here. */
   whereNone(parts: readonly Part[], rules: Rules): ConditionalRule[];
+  /**
+   * Hides the section in the bands it is not shown in, as far as a script has taken away what folds from there: without one
+   * that would be lost.
+   */
+  hiddenOnceEmpty(slot: string, bands: readonly string[]): ConditionalRule[];
+  /** Whether any of some parts folds away from here to a panel. */
+  foldsAny(parts: readonly Part[]): boolean;
   /** Hides something where none of some parts stands here, as far as a script has taken them away. */
   hiddenWhereNone(parts: readonly Part[], slot: string): ConditionalRule[];
 }

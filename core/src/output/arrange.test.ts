@@ -114,7 +114,14 @@ describe('rows', () => {
       args: { id: 'row-main', fields: { contained: 960, bands: ['wide'] } },
     });
     expect(compile(site).stylesheet).toContain('max(28px, calc(50% - 480px))');
-    expect(compile(site).markup).toContain('class="hm-row hm-not-phone"');
+    // What folds from it into the panel there is lost without a script once the whole row is hidden: it waits for one.
+    expect(compile(site).markup).toContain('class="hm-row"');
+    expect(compile(site).stylesheet).toMatch(/\[data-hm-ready\] \.hm-row \{\n +display: none;/);
+    const stays = ['menu-main', 'book'].reduce(
+      (left, id) => run(left, { name: 'fold-part', args: { id, from: null } }),
+      site,
+    );
+    expect(compile(stays).markup).toContain('class="hm-row hm-not-phone"');
     const shown = run(site, {
       name: 'set-owner',
       args: { id: 'row-main', fields: { contained: null, bands: null } },

@@ -55,8 +55,22 @@ export class SectionOutOf extends OutOf implements SectionOut {
   }
 
   hiddenWhereNone(parts: readonly Part[], slot: string) {
+    return this.#hiddenAt(this.#emptyWidths(parts), slot);
+  }
+
+  hiddenOnceEmpty(slot: string, bands: readonly string[]) {
+    const isHidden = (band: number) => !bands.includes(this.site.bands[band]?.id ?? '');
+    return this.#hiddenAt(bandsWhere(this.site, isHidden), slot);
+  }
+
+  foldsAny(parts: readonly Part[]) {
+    return parts.some((part) => placeOf(this.context, this.#placed(part)).berth !== null);
+  }
+
+  /** Hides something at some widths once the script has run, and until it is late. */
+  #hiddenAt(widths: readonly string[], slot: string) {
     const box = `.${this.class(slot)}`;
-    return this.#emptyWidths(parts).flatMap((width) => [
+    return widths.flatMap((width) => [
       ...under([[`${this.ready} ${box}`, [['display', 'none']]]], width === '' ? [] : [`@media ${width}`]),
       ...under(
         [[`${this.unready} ${box}`, [this.waits]]],

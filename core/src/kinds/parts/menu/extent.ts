@@ -94,8 +94,8 @@ export function menuExtent(part: MenuPart, at: PartExtents): Extent {
       return exact(0);
     case 'in a strip':
     case 'the rest under “more”':
-      // What there is no room for scrolls, or leaves the row. Two halves are asked for one by one.
-      return exact(at.half === 1 ? 0 : LEAST_ROOM);
+      // What there is no room for scrolls, or leaves the row. Two halves share it.
+      return exact(at.half === null ? LEAST_ROOM : LEAST_ROOM / 2);
     case 'in columns':
       return exact(LEAST_COLUMN);
     case 'beneath one another': {

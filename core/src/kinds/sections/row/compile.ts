@@ -191,7 +191,8 @@ export function compileRow(row: Row, out: SectionOut): Fragment {
     const nodes = box?.parts.flatMap(nodesOf) ?? [];
     return box?.isWrapped ? [element('div', { class: out.class(box.zone) }, ...nodes)] : nodes;
   };
-  const hidden = out.hidden(row.bands);
+  const isKept = row.bands !== undefined && out.foldsAny(rowParts(row));
+  const hidden = isKept ? null : out.hidden(row.bands);
   const node = element(
     'div',
     { class: hidden === null ? out.class('row') : `${out.class('row')} ${hidden}` },
@@ -209,5 +210,6 @@ export function compileRow(row: Row, out: SectionOut): Fragment {
     ...boxNodes(layout.end),
   );
   const parts = joined([...compiled.values()]);
-  return fragment([node], [...parts.rules, ...rules(row, layout, out)], parts.behaviours);
+  const hiding = isKept ? out.hiddenOnceEmpty('row', row.bands) : [];
+  return fragment([node], [...parts.rules, ...rules(row, layout, out), ...hiding], parts.behaviours);
 }
