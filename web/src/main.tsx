@@ -20,10 +20,10 @@ createRoot(root).render(
           <Route path="/" element={<PLACES.sites />} />
           <Route path="/new" element={<PLACES.new />} />
           <Route path="/sites/:id" element={<SiteFrame />}>
-            <Route index element={<Navigate to="bench/header" replace />} />
+            <Route index element={<Navigate to="bench" replace />} />
             <Route path="links" element={<PLACES.links />} />
             <Route path="pages" element={<PLACES.pages />} />
-            <Route path="bench/:piece" element={<PLACES.bench />} />
+            <Route path="bench/:piece?" element={<PLACES.bench />} />
             <Route path="palette" element={<PLACES.palette />} />
             <Route path="checks" element={<PLACES.checks />} />
             <Route path="try/*" element={<PLACES.try />} />

@@ -87,7 +87,7 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))(
 
     test('has room for nine long labels, in the bands the site has', () => {
       const site = plain([...LABELS, ...LABELS.slice(3)], 'Tallinder');
-      const { design, roomy, site: now } = taken(site);
+      const { site: now } = taken(site);
       expect(now.bands).toEqual(site.bands);
       expect(broken(now)).toEqual([]);
     });

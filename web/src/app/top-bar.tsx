@@ -13,7 +13,7 @@ import { Wordmark } from './wordmark.tsx';
 const PLACES = [
   ['links', 'Links'],
   ['pages', 'Pages'],
-  ['bench/header', 'Bench'],
+  ['bench', 'Bench'],
   ['palette', 'Palette'],
   ['checks', 'Checks'],
   ['hand-off', 'Hand-off'],

@@ -250,3 +250,12 @@ export function openCell(cell: Cell): void {
   }));
   focusColumn(cell.state);
 }
+
+/** Ids of the pieces last worked at, by site: the bench comes back to what one left there. */
+const lastPieces = new Map<string, string>();
+
+export const rememberPiece = (site: string, piece: string): void => {
+  lastPieces.set(site, piece);
+};
+
+export const rememberedPiece = (site: string): string | null => lastPieces.get(site) ?? null;

@@ -68,7 +68,7 @@ export const COMMANDS: readonly Command[] = [
   },
   place('go-links', 'Go to Links', 'links', ['alt+1']),
   place('go-pages', 'Go to Pages', 'pages', ['alt+6']),
-  place('go-bench', 'Go to Bench', 'bench/header', ['alt+2']),
+  place('go-bench', 'Go to Bench', 'bench', ['alt+2']),
   place('go-palette', 'Go to Palette', 'palette', ['alt+3']),
   place('go-checks', 'Go to Checks', 'checks', ['alt+4']),
   place('go-hand-off', 'Go to Hand-off', 'hand-off', ['alt+5']),

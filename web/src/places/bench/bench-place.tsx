@@ -13,14 +13,14 @@ import {
   type Site,
 } from '@hamaca/core';
 import { memo, startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, Navigate, useParams } from 'react-router';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Short } from '../../ui/short.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { useSite, useSiteState } from '../../store/open-site.tsx';
 import { clampStageHeight, STAGE_HEIGHTS, type Turn } from '../../store/bench-arrangement.ts';
-import { benchStore, TALL_BELOW, useBench } from '../../store/bench-store.ts';
+import { benchStore, rememberedPiece, rememberPiece, TALL_BELOW, useBench } from '../../store/bench-store.ts';
 import { LookSheet } from './sheet/look-sheet.tsx';
 import { firstPiece } from '../../stage/output.ts';
 import { SettingsBar, type OwnEditors } from '../../settings/settings-bar.tsx';
@@ -228,7 +228,11 @@ function Settings({ site }: { readonly site: Site }) {
   const isFolded = useBench((state) => state.settingsFolded) && slotKind(site, selected) !== null;
   const owner = ownersOf(site).get(selected.owner);
   if (!owner || isFolded) return null;
-  return <SettingsBar site={site} owner={owner} editors={EDITORS} />;
+  return (
+    <div data-settings-of={owner.id} className="contents">
+      <SettingsBar site={site} owner={owner} editors={EDITORS} />
+    </div>
+  );
 }
 
 /** Kept as it is while a newer document is only on the stage: the stage goes first. */
@@ -309,13 +313,39 @@ function useEquipped() {
   return { equipped, equip };
 }
 
+/** What is said where the address names a piece that is not there. */
+function NoPiece({ site, wanted }: { readonly site: Site; readonly wanted: string | undefined }) {
+  const { id = '' } = useParams();
+  if (wanted === undefined || site.pieces.length === 0)
+    return <p className="m-8 text-ink-soft">Nothing stands in this site’s pages yet.</p>;
+  return (
+    <main className="m-8 max-w-prose">
+      <h1 className="mb-2 text-title font-semibold">This piece is not in the site</h1>
+      <p className="mb-4 text-ink-soft">
+        It was removed, or was never kept. Undo brings back what was removed last. The site has these:
+      </p>
+      <ul className="grid gap-1">
+        {site.pieces.map((piece) => (
+          <li key={piece.id}>
+            <Link className="underline underline-offset-2" to={`/sites/${id}/bench/${piece.id}`}>
+              {piece.name}
+            </Link>
+          </li>
+        ))}
+      </ul>
+    </main>
+  );
+}
+
 /** The bench: a piece on the stage, the width line above it, its parts and their looks below or beside it. */
 export function BenchPlace() {
   const site = useSite();
   const calm = useCalmSite(site);
   const fonts = useFonts(site);
-  const { piece: wanted = '' } = useParams();
-  const piece = findPiece(site, wanted) ?? firstPiece(site);
+  const { id = '', piece: wanted } = useParams();
+  const sought = wanted ?? rememberedPiece(id);
+  const known = sought === null ? null : findPiece(site, sought);
+  const piece = known ?? (wanted === undefined ? firstPiece(site) : null);
   const arrangement = useBench((state) => state.arrangement);
   const narrow = useBench((state) => state.width) < TALL_BELOW;
   const stageHeight = useBench((state) => state.stageHeight);
@@ -323,7 +353,12 @@ export function BenchPlace() {
   const scene = useScene(site);
   const { equipped, equip } = useEquipped();
   useBenchCommands(site);
-  if (!piece) return <p className="m-8 text-ink-soft">Nothing stands in this site’s pages yet.</p>;
+  const shown = piece?.id;
+  useEffect(() => {
+    if (shown !== undefined) rememberPiece(id, shown);
+  }, [id, shown]);
+  if (!piece) return <NoPiece site={site} wanted={wanted} />;
+  if (wanted === undefined) return <Navigate to={`/sites/${id}/bench/${piece.id}`} replace />;
   if (!fonts)
     return (
       <p role="status" className="m-8 text-ink-soft">
@@ -333,7 +368,11 @@ export function BenchPlace() {
   const calmPiece = findPiece(calm, piece.id) ?? piece;
   const tall = !spread && (arrangement === 'tall' || (arrangement === 'auto' && narrow));
   return (
-    <main data-arrangement={tall ? 'tall' : 'wide'} className="flex h-full min-h-0 flex-col">
+    <main
+      data-arrangement={tall ? 'tall' : 'wide'}
+      data-piece={piece.id}
+      className="flex h-full min-h-0 flex-col"
+    >
       <h1 className="sr-only">
         {piece.name} of {site.name} on the bench
       </h1>

@@ -57,7 +57,8 @@ export function usePieces(site: Site) {
         openMade(copy, piece.kind);
     },
     remove: (piece: Piece) => {
-      edit({ name: 'remove-piece', args: { id: piece.id } }, `Remove: ${piece.name}`);
+      if (edit({ name: 'remove-piece', args: { id: piece.id } }, `Remove: ${piece.name}`))
+        void navigate(`/sites/${id}/bench`);
     },
   };
 }

@@ -64,7 +64,7 @@ export function NewSitePlace() {
   const create = async (site: Site) => {
     setCreating(true);
     try {
-      await navigate(`/sites/${await createSite(site)}/bench/header`);
+      await navigate(`/sites/${await createSite(site)}/bench`);
     } catch (error) {
       const { message, problems } = error as ApiError;
       setFailure({ title: `The site was not created. ${message}`, problems });

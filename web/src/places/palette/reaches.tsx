@@ -1,4 +1,4 @@
-import { formatValue, property, reachOf, slotName, type OriginLink, type Site } from '@hamaca/core';
+import { ownersOf, formatValue, property, reachOf, slotName, type OriginLink, type Site } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -45,7 +45,7 @@ export function Reaches({
         {reached.map(({ owner, slot, property: name, cell }, index) => (
           <li key={index}>
             <Link
-              to={`/sites/${id}/bench/header`}
+              to={`/sites/${id}/bench/${ownersOf(site).get(owner)?.piece.id ?? ''}`}
               onPointerEnter={() => {
                 benchStore.setState({ lit: [{ owner, slot }] });
               }}

@@ -74,11 +74,7 @@ function Card({ site, form, onDelete }: CardProps) {
   const action = 'inline-flex h-7 items-center rounded-[3px] px-2.5 text-bench hover:bg-linen';
   return (
     <article className={`border border-twine bg-white ${card}`}>
-      <Link
-        to={`/sites/${site.id}/bench/header`}
-        aria-label={`Open ${site.name}`}
-        className={`block ${picture}`}
-      >
+      <Link to={`/sites/${site.id}/bench`} aria-label={`Open ${site.name}`} className={`block ${picture}`}>
         <InSight room="h-[157px] overflow-hidden bg-surround" kept={false}>
           {(drawn) => <Miniature summary={site} onDrawn={drawn} />}
         </InSight>
@@ -86,7 +82,7 @@ function Card({ site, form, onDelete }: CardProps) {
       <div className={words}>
         <div className="min-w-0 grow">
           <Link
-            to={`/sites/${site.id}/bench/header`}
+            to={`/sites/${site.id}/bench`}
             className="block truncate font-semibold hover:underline"
             title={site.name}
           >

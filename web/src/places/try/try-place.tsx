@@ -69,10 +69,7 @@ export function TryPlace() {
     <main className="flex h-full min-h-0 flex-col">
       <h1 className="sr-only">{site.name}, tried</h1>
       <div className="flex min-h-8 shrink-0 flex-wrap items-center gap-x-3 border-b border-twine bg-cotton px-3 text-small">
-        <Link
-          to={`/sites/${id}/bench/header`}
-          className="py-1 font-semibold underline-offset-2 hover:underline"
-        >
+        <Link to={`/sites/${id}/bench`} className="py-1 font-semibold underline-offset-2 hover:underline">
           ← Back
         </Link>
         <span data-testid="tried-path" className="min-w-0 truncate text-ink-soft tabular">

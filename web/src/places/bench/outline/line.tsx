@@ -98,6 +98,7 @@ export const Line = memo(function Line({ line, depth, branch, children, onKeyDow
         <button
           type="button"
           data-line=""
+          data-owner={line.owner}
           aria-current={current ? 'true' : undefined}
           onClick={() => {
             selectSlot(line.owner, line.slot, line.item === undefined ? line.level : itemKey(line.item));

@@ -336,6 +336,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
         <table
           ref={table}
           role="grid"
+          data-sheet-of={selected.owner}
           aria-multiselectable="true"
           aria-label={`Look of ${sheet.kind.label}`}
           onKeyDown={onKeyDown}

@@ -1,5 +1,9 @@
 import {
   findPart,
+  findPlaced,
+  opensOver,
+  panelsFrom,
+  type SlotRef,
   ownersOf,
   pieceKind,
   slotKind,
@@ -9,7 +13,7 @@ import {
   type Piece,
   type Site,
 } from '@hamaca/core';
-import { useEffect, useMemo } from 'react';
+import { useLayoutEffect, useMemo } from 'react';
 import { NOTHING_SELECTED, selectionOf, type StageSelection } from '../../../stage/selection.ts';
 import { benchStore, selectSlot, useBench } from '../../../store/bench-store.ts';
 
@@ -27,15 +31,24 @@ export function selectFirst(site: Site, piece: Piece): void {
 const firstSlot = (owner: Owner) =>
   owner.sort === 'piece' ? pieceKind(owner.piece).rootSlot : (Object.keys(slotsOf(owner.kind))[0] ?? '');
 
+/** Whether what is selected belongs to the piece that is worked at, or to a panel that opens from it. */
+export function isOnBench(site: Site, piece: Piece, selected: SlotRef): boolean {
+  const owner = ownersOf(site).get(selected.owner);
+  const holder = owner?.piece ?? findPlaced(site, selected.owner)?.piece;
+  if (!holder || (owner && slotKind(site, selected) === null && !findPart(site, selected.owner)))
+    return false;
+  return holder.id === piece.id || (!opensOver(piece) && panelsFrom(site, piece).includes(holder));
+}
+
 /** What is selected and frozen, as the stage finds it; a slot that is gone gives way to the menu's links. */
 export function useSelection(site: Site, piece: Piece, elements: ElementMap | undefined): StageSelection {
   const selected = useBench((state) => state.selected);
   const opened = useBench((state) => state.opened);
   const pins = useBench((state) => state.pins);
-  useEffect(() => {
+  // Before anything of it is painted: nothing on the bench is ever about a piece that is not on it.
+  useLayoutEffect(() => {
     // What was selected since this was drawn counts.
-    const now = benchStore.getState().selected;
-    if (!slotKind(site, now) && !findPart(site, now.owner)) selectFirst(site, piece);
+    if (!isOnBench(site, piece, benchStore.getState().selected)) selectFirst(site, piece);
   }, [site, piece, selected]);
   return useMemo(
     () =>
