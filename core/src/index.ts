@@ -119,7 +119,7 @@ export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
 export { problemInWords } from './load/problem-words.ts';
 export { printSiteFile } from './load/print-site.ts';
-export { contrastOf, type ContrastReport, passingColour } from './resolve/backdrop.ts';
+export { contrastOf, type ContrastReport, passingColour, passingValue } from './resolve/backdrop.ts';
 export { colourOf, swatchColour } from './resolve/colours.ts';
 export { type OriginLink, type OriginStep, originSteps, slotName } from './resolve/origin.ts';
 export { contrastTable, type Legibility, type LooseColour, looseColours } from './resolve/palette-check.ts';

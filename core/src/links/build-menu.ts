@@ -2,6 +2,7 @@ import { cutText } from '../base/well-formed.ts';
 import { countingIds, slugify, uniqueName } from '../base/ids.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import type { Page } from '../model/site-content.ts';
+import { isId } from '../model/shape/refuse-value.ts';
 import { NO_TARGET, type Target } from '../model/target.ts';
 import type { ImportNote, LinkLine } from './link-line.ts';
 import { parseTarget } from './target.ts';
@@ -50,6 +51,7 @@ export function buildMenu(links: readonly LinkLine[], siteUrl: string, idPrefix 
   };
 
   const targetOf = (link: LinkLine, line: number): Target => {
+    if (link.panel !== undefined && isId(link.panel)) return { kind: 'panel', panel: link.panel };
     if (link.href === null) return NO_TARGET;
     const path = sitePath(link.href, siteUrl);
     if (path !== null) {

@@ -11,6 +11,8 @@ export interface LinkLine {
   readonly label: string;
   readonly href: string | null;
   readonly depth: number;
+  /** Id of the panel it opens instead of leading anywhere. */
+  readonly panel?: string;
   readonly fields?: LineFields;
 }
 

@@ -28,7 +28,13 @@ export function menuLines(site: Site, items: readonly MenuItem[]): LinkLine[] {
   const lines: LinkLine[] = [];
   walkMenu({ id: '', name: '', items }, '', ({ item, depth }) => {
     const fields = fieldsOf(item);
-    lines.push({ label: item.label, href: hrefOf(site, item.target), depth, ...(fields ? { fields } : {}) });
+    lines.push({
+      label: item.label,
+      href: hrefOf(site, item.target),
+      depth,
+      ...(item.target.kind === 'panel' ? { panel: item.target.panel } : {}),
+      ...(fields ? { fields } : {}),
+    });
   });
   return lines;
 }

@@ -1,6 +1,6 @@
-import { layOver, parseColour, withAlpha, type Rgba } from '../colour/colour.ts';
+import { formatColour, layOver, parseColour, withAlpha, type Rgba } from '../colour/colour.ts';
 import { contrastRatio, nearestPassing, requiredRatio, type Layering } from '../colour/contrast.ts';
-import { mixColours } from '../colour/mix.ts';
+import { colourDistance, mixColours } from '../colour/mix.ts';
 import { partKind, pieceKind, sectionKind } from '../kinds/catalogue.ts';
 import { berthIn, givesWayIn } from '../kinds/folds.ts';
 import type { Behind } from '../kinds/kind.ts';
@@ -12,7 +12,7 @@ import { sceneColours } from '../model/scene.ts';
 import type { Scene } from '../model/site-content.ts';
 import type { Level, State } from '../model/states.ts';
 import { isLength, toPixels } from '../values/length.ts';
-import { isColourValue, type PaintValue, type Value } from '../values/values.ts';
+import { isColourValue, ROLES, type ColourValue, type PaintValue, type Value } from '../values/values.ts';
 import { colourOf } from './colours.ts';
 import { resolve } from './resolve.ts';
 
@@ -239,6 +239,42 @@ export function contrastOf(site: Site, situation: Situation, scene: Scene): Cont
 export function passingColour(site: Site, situation: Situation, scene: Scene): Rgba | null {
   const pair = colourPair(site, situation, scene);
   return pair && nearestPassing(pair.text, pair.layering, pair.required);
+}
+
+/** A place to look from, over a scene. */
+export interface Sight {
+  readonly situation: Situation;
+  readonly scene: Scene;
+}
+
+/**
+ * A value for a slot's text colour that passes wherever it is looked at: the role that comes nearest to what it is now, a
+ * swatch where no role passes, a colour of its own only where none does. Null where nothing passes.
+ */
+export function passingValue(site: Site, sights: readonly Sight[]): ColourValue | null {
+  const pairs = sights
+    .map(({ situation, scene }) => colourPair(site, situation, scene))
+    .filter((pair) => pair !== null);
+  const [first] = pairs;
+  if (!first) return null;
+  const passes = (text: Rgba) => pairs.every((pair) => worstContrast(text, pair.layering) >= pair.required);
+  const nearest = (values: readonly ColourValue[]) =>
+    values
+      .map((value) => ({ value, colour: colourOf(site, value) }))
+      .filter(({ colour }) => passes(colour))
+      .map(({ value, colour }) => ({ value, far: colourDistance(colour, first.text) }))
+      .sort((a, b) => a.far - b.far)[0]?.value;
+  const own = () => {
+    const found = pairs
+      .map((pair) => nearestPassing(pair.text, pair.layering, pair.required))
+      .find((colour) => colour !== null && passes(colour));
+    return found ? { literal: formatColour(found) } : null;
+  };
+  return (
+    nearest(ROLES.map((role) => ({ role }))) ??
+    nearest(site.palette.map(({ id }) => ({ swatch: id }))) ??
+    own()
+  );
 }
 
 function worstContrast(text: Rgba, layering: Layering): number {

@@ -6,8 +6,7 @@ import type { CellValue } from '../../edit/operations/look.ts';
 import { runEdit, type SingleEdit } from '../../edit/operations.ts';
 import { askedAt, levelKeysOf } from '../../kinds/placed.ts';
 import { itemKeysIn, itemOf, type LevelKey, type State } from '../../model/states.ts';
-import { formatColour } from '../../colour/colour.ts';
-import { contrastOf, passingColour, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
+import { contrastOf, passingValue, type ContrastReport, type Situation } from '../../resolve/backdrop.ts';
 import { slotName } from '../../resolve/origin.ts';
 import { effectiveLook, resolve } from '../../resolve/resolve.ts';
 import type { Scene } from '../../model/site-content.ts';
@@ -69,24 +68,17 @@ function mend(site: Site, { owner, slot }: LookPlace, failing: readonly Failing[
   const ref = { owner: owner.id, slot };
   const look = effectiveLook(site, ref);
   const cells = new Map<string, CellValue>();
-  for (const { situation, scene, key, state } of failing) {
-    const colour = passingColour(site, situation, scene);
-    if (!colour) return null;
-    const bands = new Set(
-      failing.filter((one) => one.key === key && one.state === state).map((one) => one.situation.band),
-    );
+  for (const { situation, key, state } of failing) {
+    const alike = failing.filter((one) => one.key === key && one.state === state);
+    const bands = new Set(alike.map((one) => one.situation.band));
     const own = site.bands[situation.band]?.id ?? 'all';
     const says = look[key]?.[state]?.[own]?.colour !== undefined;
     // What fails at every width is mended for all of them, but where a band has a colour of its own.
     const band = bands.size === site.bands.length && !says ? 'all' : own;
-    cells.set(`${key} ${state} ${band}`, {
-      ...ref,
-      property: 'colour',
-      level: key,
-      state,
-      band,
-      value: { literal: formatColour(colour) },
-    });
+    const reached = band === 'all' ? alike : alike.filter((one) => one.situation.band === situation.band);
+    const value = passingValue(site, reached);
+    if (!value) return null;
+    cells.set(`${key} ${state} ${band}`, { ...ref, property: 'colour', level: key, state, band, value });
   }
   return { name: 'set-look', args: { cells: [...cells.values()] } };
 }
@@ -97,6 +89,15 @@ function sureMend(site: Site, place: LookPlace, failing: readonly Failing[]): Si
   const ran = edit && runEdit(site, edit);
   return ran?.ok && failingIn(ran.value.site, place).length === 0 ? edit : null;
 }
+
+/** What the mending does; a colour that follows nothing is said to be one, as it may fail again once others change. */
+const fixLabel = ({ args }: SingleEdit): string =>
+  'cells' in args && args.cells.some(({ value }) => isFixed(value))
+    ? 'Take fixed colours that pass'
+    : 'Take colours that pass';
+
+const isFixed = (value: unknown): boolean =>
+  typeof value === 'object' && value !== null && 'literal' in value;
 
 /** The level of a key in words, where it is not the first; a single link by its label. */
 function keyName(site: Site, key: LevelKey): string {
@@ -139,7 +140,7 @@ export const textContrast: LookCheck = {
         scene: worst.scene.id,
         ...(worst.situation.band === 0 ? {} : { width: narrowestIn(site, worst.situation.band) }),
       },
-      ...(edit ? { fix: { label: 'Take colours that pass', edit } } : {}),
+      ...(edit ? { fix: { label: fixLabel(edit), edit } } : {}),
     };
   },
 };

@@ -20,6 +20,7 @@ const COLUMNS = {
   className: ['class'],
   data: ['data'],
   role: ['role'],
+  panel: ['panel'],
 } as const;
 
 type Column = keyof typeof COLUMNS;
@@ -36,6 +37,7 @@ const HEADER = [
   'class',
   'data',
   'role',
+  'panel',
 ];
 
 /** Where each column stands; null where the first row is no header. */
@@ -109,6 +111,7 @@ export function readCsv(text: string): ReadLinks {
       label: cutText(label, LIMITS.label),
       href: refused === null && href !== '' ? href : null,
       depth,
+      ...(cell('panel').trim() === '' ? {} : { panel: cell('panel').trim() }),
       ...(Object.keys(fields).length > 0 ? { fields } : {}),
     });
   });
@@ -166,7 +169,7 @@ const unguard = (cell: string) => (GUARDED.test(cell) ? cell.slice(1) : cell);
 
 /** Links as a table with a header row (RFC 4180). */
 export function printCsv(links: readonly LinkLine[]): string {
-  const rows = links.map(({ depth, label, href, fields = {} }) =>
+  const rows = links.map(({ depth, label, href, panel = '', fields = {} }) =>
     [
       String(depth),
       label,
@@ -179,6 +182,7 @@ export function printCsv(links: readonly LinkLine[]): string {
       fields.className ?? '',
       fields.data ?? '',
       fields.role ?? '',
+      panel,
     ].map(guard),
   );
   return `${Papa.unparse([HEADER, ...rows], { newline: '\r\n' })}\r\n`;

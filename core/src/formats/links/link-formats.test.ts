@@ -5,7 +5,10 @@ import { describe, expect, test } from '@jest/globals';
 import { DEMO } from '../../../test/demo.ts';
 import type { LinkLine } from '../../links/link-line.ts';
 import { menuLines } from '../../links/menu-lines.ts';
+import { adoptItems } from '../../links/adopt.ts';
 import { buildMenu } from '../../links/build-menu.ts';
+import { printCsv, readCsv } from './csv.ts';
+import { printOpml, readOpml } from './opml.ts';
 import { sniffEncoding } from '../pages/encoding.ts';
 import { guessLinkFormat, LINK_FORMATS, LINK_FORMAT_NAMES, type LinkFormatName } from './link-formats.ts';
 import { filePages, readPageFacts } from '../pages/page-facts.ts';
@@ -344,3 +347,30 @@ describe('pages out of files', () => {
     ]);
   });
 });
+
+test.each(['csv', 'opml'] as const)(
+  'what opens a panel still does after a way through %s and back',
+  (format) => {
+    const menu = { id: 'm', name: 'M', items: [] };
+    const item = { id: 'x', label: 'Menu', target: { kind: 'panel', panel: 'panel' }, children: [] } as const;
+    const site = { ...DEMO, menus: [{ ...menu, items: [item] }] };
+    const lines = menuLines(site, site.menus[0]?.items ?? []);
+    const text = format === 'csv' ? printCsv(lines) : printOpml(lines, 'M');
+    const { links } = format === 'csv' ? readCsv(text) : readOpml(text);
+    const built = buildMenu(links, site.url);
+    expect(adoptItems(DEMO, built.items, built.pages).items[0]?.target).toEqual(item.target);
+    // Where there is no such panel it leads nowhere, and nothing else is made of it.
+    const without = { ...DEMO, pieces: DEMO.pieces.filter(({ kind }) => kind !== 'panel') };
+    expect(adoptItems(without, built.items, built.pages).items[0]?.target).toEqual({ kind: 'none' });
+  },
+);
+
+test.each(['+1', '-1', '=1', ' =1', '\t@x', "'=1", '\u00a0+1'])(
+  'the cell %j runs nowhere, and comes back as it was',
+  (label) => {
+    const text = printCsv([{ label, href: null, depth: 1 }]);
+    const cells = text.split('\r\n')[1]?.split(',') ?? [];
+    expect(cells.some((cell) => /^"?\s*[=+@-]/.test(cell))).toBe(false);
+    expect(readCsv(text).links[0]?.label).toBe(label.trim());
+  },
+);

@@ -51,6 +51,7 @@ export function readOpml(text: string): ReadLinks {
         label,
         href: refused === null && href !== '' ? href : null,
         depth,
+        ...(at('panel') === '' ? {} : { panel: at('panel') }),
         ...(Object.keys(fields).length > 0 ? { fields } : {}),
       });
     },
@@ -96,6 +97,7 @@ export function printOpml(links: readonly LinkLine[], title: string): string {
       ['class', fields.className],
       ['data', fields.data],
       ['role', fields.role],
+      ['panel', link.panel],
     ] as const;
     const start = `${'  '.repeat(1 + link.depth)}<outline${attributes.map(([name, value]) => attribute(name, value)).join('')}`;
     const opens = (links[index + 1]?.depth ?? 0) > link.depth;

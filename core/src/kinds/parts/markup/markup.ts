@@ -57,6 +57,9 @@ function compile(part: OwnMarkup, out: PartOut): Fragment {
       styleRule(out.at('markup'), [
         ['display', 'block'],
         ['min-inline-size', '0'],
+        // What is wider than its place scrolls there.
+        ['max-inline-size', '100%'],
+        ['overflow-x', 'auto'],
       ]),
     ],
   );
@@ -84,6 +87,7 @@ export const MARKUP: PartKind<'markup', typeof MARKUP_SHAPE> = {
       levels: [],
       states: BOX_STATES,
       text: 'label',
+      typeStyle: 'menu',
       properties: [...TEXT_PROPERTIES, ...BOX_PROPERTIES, ...MARGIN_PROPERTIES],
       defaults: { colour: { role: 'ink' } },
     },

@@ -10,7 +10,7 @@ import {
 } from '../../../print/trees.ts';
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import { shownItems, shownLinks } from '../../content.ts';
-import { TOUCH_TARGET } from '../../extent.ts';
+import { LEAST_TARGET, TOUCH_TARGET } from '../../extent.ts';
 import {
   CLICKABLE,
   FORCED_COLOURS,
@@ -308,7 +308,12 @@ function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
       ['position', 'relative'],
       ['align-items', 'center'],
     ]),
-    styleRule(out.at('link'), [...IN_LINE, CLICKABLE]),
+    styleRule(out.at('link'), [
+      ...IN_LINE,
+      CLICKABLE,
+      // Whatever is not said yet: a link can be hit (WCAG 2.2, 2.5.8).
+      ...(out.says('link', 'paddingBlock') ? [] : [['min-block-size', `${LEAST_TARGET}px`] as const]),
+    ]),
     ...extraRules(part, out),
     ...panelRules(out),
     ...submenuRules(part, out),

@@ -150,10 +150,8 @@ function standRules(stand: Stand, menus: readonly string[], out: PieceOut): read
   return [
     styleRule(out.own, [['display', 'block'], ['position', 'fixed'], ['z-index', '110'], ...placed(stand)]),
     // The end of the page is not hidden beneath a bar, and what opens from it opens upward.
-    ...(isBar ? [styleRule(`body:has(.${out.class('floating')})`, [['padding-block-end', room]])] : []),
-    ...(isBar
-      ? [styleRule(`html:has(.${out.class('floating')})`, [['scroll-padding-block-end', room]])]
-      : []),
+    ...(isBar ? [styleRule(`body:has(${out.own})`, [['padding-block-end', room]])] : []),
+    ...(isBar ? [styleRule(`html:has(${out.own})`, [['scroll-padding-block-end', room]])] : []),
     ...(stand.place.includes('bottom')
       ? menus.map((id) =>
           styleRule(`${out.own} .${out.classOf(id, 'submenu')}`, [['inset-block', 'auto 100%']]),

@@ -45,7 +45,7 @@ function rules(footer: Footer, out: PieceOut): ConditionalRule[] {
       ['position', 'sticky'],
       ['inset-block-start', '100vh'],
     ]),
-    styleRule(`body:has(.${out.class('footer')})`, [['min-block-size', '100vh']]),
+    styleRule(`body:has(${out.own})`, [['min-block-size', '100vh']]),
   ];
 }
 

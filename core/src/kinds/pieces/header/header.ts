@@ -138,7 +138,7 @@ function keepingPlace({ id, over }: Header, { shrinks }: Stand, out: PieceOut): 
 
 function standRules(header: Header, stand: Stand, out: PieceOut): ConditionalRule[] {
   const { own } = out;
-  const page = `html:has(.${out.class('header')})`;
+  const page = `html:has(${own})`;
   const { sticking, staying, offset } = stand;
   const place = styleRule(own, [...position(header, stand), LAYER]);
   const room = offset === '0' ? `${Math.round(staying)}px` : `calc(${offset} + ${Math.round(staying)}px)`;
@@ -176,7 +176,7 @@ function standRules(header: Header, stand: Stand, out: PieceOut): ConditionalRul
         place,
         padded('end'),
         // The end of the page is not hidden beneath it, and what opens from it opens upward.
-        styleRule(`body:has(.${out.class('header')})`, [['padding-block-end', room]]),
+        styleRule(`body:has(${own})`, [['padding-block-end', room]]),
         styleRule(`${own} nav li>ul`, [['inset-block', 'auto 100%']]),
       ];
     default:

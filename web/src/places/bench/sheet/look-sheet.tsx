@@ -1,5 +1,4 @@
 import {
-  formatColour,
   property,
   type ContrastReport,
   type PropertyGroup,
@@ -55,7 +54,7 @@ function Ratio({ report, onFix }: { readonly report: ContrastReport | null; read
       ) : (
         <button
           type="button"
-          title={`needs ${report.required}; take the nearest text colour that passes (! in this column)`}
+          title={`needs ${report.required}; take a colour of the site that passes (! in this column)`}
           onClick={onFix}
           className="ml-1.5 rounded-[2px] border border-brick px-1 text-small"
         >
@@ -271,11 +270,7 @@ export function LookSheet({ site, scene }: { readonly site: Site; readonly scene
     const cell = sheet.rows
       .find((entry) => entry.property === 'colour')
       ?.cells.find((entry) => entry.cell.state === state)?.cell;
-    if (colour && cell)
-      edit(
-        setCells([{ ...cell, value: { literal: formatColour(colour) } }]),
-        `Text colour that passes, ${state}`,
-      );
+    if (colour && cell) edit(setCells([{ ...cell, value: colour }]), `Text colour that passes, ${state}`);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (typing !== null || event.ctrlKey || event.metaKey || event.altKey || !focusedRow) return;

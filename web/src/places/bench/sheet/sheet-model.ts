@@ -7,7 +7,7 @@ import {
   originSteps,
   ownersOf,
   pieceKind,
-  passingColour,
+  passingValue,
   property,
   PROPERTY_GROUPS,
   resolve,
@@ -20,7 +20,7 @@ import {
   type PropertyGroup,
   type PropertyId,
   type Resolved,
-  type Rgba,
+  type ColourValue,
   type Scene,
   type Site,
   type SlotKind,
@@ -195,9 +195,11 @@ function situation(site: Site, { selected }: Pick<BenchState, 'selected'>, state
   return { owner, slot, ...askedAt(site, selected, level), states: activeStates(state), band };
 }
 
-/** The nearest text colour that passes in one state, or null. */
-export function suggestColour(site: Site, bench: Place, state: State, scene: Scene): Rgba | null {
-  return passingColour(site, situation(site, bench, state, reachBand(site, bench.reach)), scene);
+/** A text colour that passes in one state, of the site's own where one does; or null. */
+export function suggestColour(site: Site, bench: Place, state: State, scene: Scene): ColourValue | null {
+  return passingValue(site, [
+    { situation: situation(site, bench, state, reachBand(site, bench.reach)), scene },
+  ]);
 }
 
 /** The cells between two corners, row by row. */

@@ -27,6 +27,13 @@ export interface PageRow {
 export const doubtfulPages = ({ pages }: Pick<Site, 'pages'>): readonly Page[] =>
   pages.some((page) => page.listed) ? pages.filter((page) => !page.listed) : [];
 
+/**
+ * The pages that whoever lists the first one by hand takes over with it: so far links alone told of them, and nobody meant that
+ * they are missing now. None where others are listed already.
+ */
+export const takenOver = ({ pages }: Pick<Site, 'pages'>): readonly Page[] =>
+  pages.some((page) => page.listed) ? [] : pages.map((page) => ({ ...page, listed: true }));
+
 /** What leads to each page: menus by name, and buttons. */
 export function menusByPage(site: Site): ReadonlyMap<string, readonly string[]> {
   const found = new Map<string, string[]>();

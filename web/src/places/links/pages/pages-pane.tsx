@@ -21,6 +21,7 @@ import {
   rowLinks,
   type PageRow,
   type PageView,
+  takenOver,
 } from './page-rows.ts';
 import { PagesDialog } from './pages-dialog.tsx';
 import { lineId, PageLine, ROW } from './page-line.tsx';
@@ -207,7 +208,10 @@ export function PagesPane({
     setFilter('');
     if (
       edit(
-        { name: 'add-pages', args: { pages: [{ id, path, title: 'New page', sections: [], listed: true }] } },
+        {
+          name: 'add-pages',
+          args: { pages: [...takenOver(site), { id, path, title: 'New page', sections: [], listed: true }] },
+        },
         'Add a page',
       )
     ) {
