@@ -33,7 +33,7 @@ const below = {
   advice: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout'],
   output: [...floor, 'kinds', 'resolve', 'links', 'layout'],
   check: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout', 'output'],
-  formats: [...floor, 'kinds', 'load', 'resolve', 'links', 'layout', 'output'],
+  formats: [...floor, 'kinds', 'load', 'resolve', 'links', 'edit', 'layout', 'output'],
   starters: [...floor, 'kinds', 'migrate', 'edit'],
 };
 

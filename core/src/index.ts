@@ -151,6 +151,7 @@ export { partLinks } from './links/part-links.ts';
 export { shownDepth, unreachedPages } from './links/reach.ts';
 export { fetchAddress, formatTarget, parseTarget } from './links/target.ts';
 export { applyCheckedPatch, checkRanEdit } from './edit/checked-patch.ts';
+export { draftsOf, handedOver, type Drafts } from './edit/drafts.ts';
 export { touchesSame } from './edit/conflict.ts';
 export {
   type Change,

@@ -36,6 +36,11 @@ export const EDITS: { readonly [Name in OperationName]?: () => readonly (SingleE
         { name: 'fold-part' as const, args: { id, from: 'phone', tight: true } },
       ]),
     ),
+  'set-menu-draft': () =>
+    SITE.menus.flatMap(({ id }) => [
+      { name: 'set-menu-draft' as const, args: { id, draft: true } },
+      { name: 'set-menu-draft' as const, args: { id, draft: false } },
+    ]),
   'set-owner': () =>
     owners.map((owner) => ({
       name: 'set-owner',

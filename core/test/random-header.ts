@@ -11,12 +11,13 @@ import { whole, type Random } from './random-site.ts';
 /** A picture as data, 24 px wide and 8 px tall. */
 const PICTURE = 'data:image/gif;base64,R0lGODlhGAAIAIAAAAAAAP///yH5BAEAAAAALAAAAAABAAEAAAIBRAA7';
 
-/** Words of several scripts: Latin, Latin with marks, Greek and Cyrillic. */
+/** Words of several scripts: Latin, Latin with marks, Greek, Cyrillic and Hebrew. */
 const WORDS = [
   ['Visit', 'Birds', 'Opening hours', 'News', 'Join in', 'Contact', 'Species A–Z', 'Trails & hides', 'Give'],
   ['Návštěva', 'Łąki', 'Ptáci', 'Őszi séták', 'Ziyaret', 'İletişim', 'Škola', 'Ţinut'],
   ['Επίσκεψη', 'Πουλιά', 'Νέα', 'Ώρες', 'Επικοινωνία'],
   ['Посещение', 'Птицы', 'Новости', 'Школа', 'Контакты'],
+  ['ביקור', 'ציפורים', 'חדשות', 'שעות פתיחה', 'צור קשר', 'סיורים'],
 ] as const;
 /** Typefaces that hold the letters of the script beside. */
 const FAMILIES = [
@@ -24,7 +25,11 @@ const FAMILIES = [
   ['figtree', 'karla', 'rubik', 'work-sans'],
   ['commissioner', 'literata', 'source-serif-4'],
   ['rubik', 'commissioner', 'literata'],
+  ['rubik'],
 ] as const;
+
+/** Which of them is written from right to left. */
+const HEBREW = 4;
 
 interface World {
   readonly random: Random;
@@ -214,7 +219,10 @@ function logo(world: World): any {
   const { random } = world;
   const drawn = random.next();
   return makePart('logo', world.fresh('logo'), {
-    text: random.pick(world.words),
+    // A name of several words gives way before its row does, beside whatever else grows there.
+    text: random.chance(0.4)
+      ? `${random.pick(world.words)} ${random.pick(world.words)}`
+      : random.pick(world.words),
     ...(drawn < 0.4 ? { svg: REED } : drawn < 0.6 ? { image: PICTURE } : {}),
     textShown: random.chance(0.7),
     look: { logo: rest(control(world)), drawing: rest({ drawnHeight: whole(random, 20, 48) }) },
@@ -235,6 +243,7 @@ export function randomHeader(random: Random, tight = 0): Site {
     fresh: (word) => `${word}-${++count}`,
   };
   const raw = rawDemo() as any;
+  if (script === HEBREW) Object.assign(raw, { language: 'he', direction: 'rtl' });
   const [header] = raw.pieces;
   raw.icons = [{ id: 'icon-reed', name: 'reed', svg: REED, set: null }];
   raw.bands[0].min = random.pick([400, 600, 760]);
@@ -264,7 +273,13 @@ export function randomHeader(random: Random, tight = 0): Site {
   header.rows = Array.from({ length: random.chance(0.3) ? 2 : 1 }, (_, index) => {
     const some = (most: number) => Array.from({ length: whole(random, 0, most) }, () => folds(part(world)));
     const main = folds(menu(world, { menu: index === 0 ? 'main' : 'side', levels: random.pick([1, 2]) }));
-    const opener = makePart('opener', world.fresh('opener'), { panel: 'panel', shows: 'needed' } as any);
+    const opener = makePart('opener', world.fresh('opener'), {
+      panel: 'panel',
+      shows: random.chance(0.8) ? 'needed' : 'always',
+      ...(random.chance(0.2)
+        ? { look: { opener: rest({ fixedAt: random.pick(['at the top, end', 'at the bottom, end']) }) } }
+        : {}),
+    } as any);
     return {
       ...createRow(world.fresh('row'), `Row ${index}`),
       arrangement: random.pick(ARRANGEMENT_IDS),

@@ -9,7 +9,7 @@ export async function isOneLine(page: Page, row: number): Promise<boolean> {
     const beside = (box: Element): Element[] =>
       [...box.children].flatMap((child) => {
         const { display, position } = getComputedStyle(child);
-        if (display === 'none' || position === 'absolute') return [];
+        if (display === 'none' || position === 'absolute' || position === 'fixed') return [];
         return display === 'contents' ? beside(child) : [child];
       });
     const isFlat = (boxes: readonly Element[]) => {

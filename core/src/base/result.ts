@@ -28,10 +28,8 @@ export function refuse(code: string, path: string, message: string): Result<neve
 /** A short, printable picture of any value for messages: at most 60 characters. */
 export function describeValue(value: unknown): string {
   if (value === undefined) return 'nothing';
-  // What JSON cannot hold is described as code would.
-  const text =
-    typeof value === 'string'
-      ? `"${value}"`
-      : ((JSON.stringify(value) as string | undefined) ?? String(value));
+  // What JSON cannot hold has no text there: a function, say.
+  const json = typeof value === 'string' ? `"${value}"` : (JSON.stringify(value) as string | undefined);
+  const text = json ?? `a ${typeof value}`;
   return text.length > 60 ? `${text.slice(0, 57)}…` : text;
 }

@@ -108,6 +108,10 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
     works: { name: 'set-menu-name', args: { id: 'main', name: 'Top' } },
     refused: { name: 'set-menu-name', args: { id: 'gone', name: 'x' } },
   },
+  'set-menu-draft': {
+    works: { name: 'set-menu-draft', args: { id: 'main', draft: true } },
+    refused: { name: 'set-menu-draft', args: { id: 'gone', draft: true } },
+  },
   'remove-menu': {
     works: { name: 'remove-menu', args: { id: 'main' } },
     refused: { name: 'remove-menu', args: { id: 'gone' } },

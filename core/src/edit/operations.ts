@@ -12,7 +12,7 @@ import {
   setItem,
   stepItems,
 } from './operations/items.ts';
-import { addMenu, duplicateMenu, removeMenu, setMenuName } from './operations/menus.ts';
+import { addMenu, duplicateMenu, removeMenu, setMenuDraft, setMenuName } from './operations/menus.ts';
 import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
 import { addPart, duplicatePart, foldPart, movePart, removePart } from './operations/parts.ts';
@@ -58,6 +58,7 @@ export const OPERATIONS = {
   'add-menu': addMenu,
   'duplicate-menu': duplicateMenu,
   'set-menu-name': setMenuName,
+  'set-menu-draft': setMenuDraft,
   'remove-menu': removeMenu,
   'add-pages': addPages,
   'set-page': setPage,

@@ -121,6 +121,13 @@ const sectionShape = (kind: AnySectionKind): Shape => ({
   look: look(kind.id as string),
 });
 
+const DRAFT = optional(
+  flag({
+    label: 'draft',
+    hint: 'seen here by those who work at the site, and in no hand-off until it is let go',
+  }),
+);
+
 const pieceShape = (kind: AnyPieceKind): Shape => ({
   kind: literal(kind.id as string),
   id: id(),
@@ -128,6 +135,7 @@ const pieceShape = (kind: AnyPieceKind): Shape => ({
   ...(kind.shape as Shape),
   ...(kind.stands === 'over' ? {} : { pages: PAGE_RULE, bands: BANDS }),
   ...(kind.foldsWhole ? { folds: FOLDS_WHOLE } : {}),
+  draft: DRAFT,
   ...OWN_ATTRIBUTES,
   look: look(kind.id as string),
 });

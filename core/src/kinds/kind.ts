@@ -97,7 +97,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly hangsFrom?: (part: PartOf<Id, S>, site: SiteContent) => string | null;
   readonly compile: (part: PartOf<Id, S>, out: PartOut) => Fragment;
   /** The width it takes in a row, in px. */
-  readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent;
+  /** The room it takes in a row; null where it is out of the row's flow, so that no gap is kept for it either. */
+  readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent | null;
   /** Whether there is nothing of it, whatever its look; left out, there always is something. */
   readonly comesToNothing?: (part: PartOf<Id, S>) => boolean;
   /** The custom property that goes before a slot's value at rest; null where the look decides alone. */
@@ -143,6 +144,8 @@ export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id
 
 /** What every piece has besides its own fields. */
 export interface PieceBase<Id extends string = string> extends OwnAttributes {
+  /** Whether it is seen only by those who work at the site: it is in no hand-off. */
+  readonly draft?: boolean;
   readonly kind: Id;
   readonly id: string;
   readonly name: string;

@@ -181,7 +181,7 @@ const BESIDES = ['bands', 'icons', 'menus', 'typeStyles', 'typefaces', 'sameLook
 
 interface KnownExtents {
   readonly site: Site;
-  readonly byMeasurer: WeakMap<Measurer, Map<string, Extent>>;
+  readonly byMeasurer: WeakMap<Measurer, Map<string, Extent | null>>;
 }
 
 /** Widths kept of a part: lengths that follow the page are asked for at many. */
@@ -190,15 +190,17 @@ const MOST_KNOWN = 200;
 const known = new WeakMap<Part, KnownExtents>();
 
 /** Widths of a part that were worked out before, as far as they still hold for a site: parts are shared from edit to edit. */
-function knownExtents({ site, measure }: Ground, part: Part): Map<string, Extent> {
+function knownExtents({ site, measure }: Ground, part: Part): Map<string, Extent | null> {
   const before = known.get(part);
   const isSame =
     before !== undefined &&
     BESIDES.every((field) => before.site[field] === site[field]) &&
     (site.sameLooks.length === 0 || before.site.pieces === site.pieces);
-  const { byMeasurer } = isSame ? before : { byMeasurer: new WeakMap<Measurer, Map<string, Extent>>() };
+  const { byMeasurer } = isSame
+    ? before
+    : { byMeasurer: new WeakMap<Measurer, Map<string, Extent | null>>() };
   if (!isSame) known.set(part, { site, byMeasurer });
-  const byGround = byMeasurer.get(measure) ?? new Map<string, Extent>();
+  const byGround = byMeasurer.get(measure) ?? new Map<string, Extent | null>();
   byMeasurer.set(measure, byGround);
   return byGround;
 }
@@ -226,7 +228,7 @@ function extentOf(ground: Ground, part: Part, half: 0 | 1 | null): Extent | null
   if (found !== undefined) return found;
   if (extents.size >= MOST_KNOWN) extents.clear();
   const told = partKind(part).extent(part as never, partExtents(ground, part.id, half));
-  const extent = isResized(ground.site, part.id, part.kind) ? guessed(told) : told;
+  const extent = told && isResized(ground.site, part.id, part.kind) ? guessed(told) : told;
   extents.set(at, extent);
   return extent;
 }
@@ -286,7 +288,8 @@ export function sectionExtent(
 ): Extent | null {
   if (!isShownIn(placed.section, site, band) || !isShownIn(placed.piece, site, band))
     return sectionKind(placed.kind).extent ? exact(0) : null;
-  let width = narrowestIn(site, band);
+  // Asked from the narrowest page on: what is needed is told for the width at which it is enough, beneath the band too.
+  let width: number = NARROWEST;
   let needed = sectionAt({ site, band, width, measure, staying }, placed);
   for (let time = 0; needed && needed.width > width + SETTLING.near; time++) {
     if (time === SETTLING.times || needed.width === Infinity) return { ...needed, width: Infinity };

@@ -73,7 +73,12 @@ const ICON_SHAPE = {
 } as const;
 export type Icon = Infer<typeof ICON_SHAPE>;
 
-const MENU_SHAPE = { id: id(), name: text(), items: items<MenuItem>() } as const;
+const MENU_SHAPE = {
+  id: id(),
+  name: text(),
+  draft: optional(flag({ hint: 'in no hand-off until it is let go' })),
+  items: items<MenuItem>(),
+} as const;
 export type Menu = Infer<typeof MENU_SHAPE>;
 
 /** The page drawn behind a piece on the stage; `ground` is its own background, what translucent fills are judged over. */

@@ -53,6 +53,18 @@ export const setMenuName: EditOperation<{ readonly id: string; readonly name: st
   );
 };
 
+/** Makes a menu a draft, or lets it go. */
+export const setMenuDraft: EditOperation<{ readonly id: string; readonly draft: boolean }> = (
+  site,
+  { id, draft },
+) => {
+  const index = indexOf(site, id);
+  if (index === -1) return gone();
+  if ((site.menus[index]?.draft ?? false) === draft) return patched(site, []);
+  const path = `/menus/${index}/draft`;
+  return patched(site, [draft ? { op: 'add', path, value: true } : { op: 'remove', path }]);
+};
+
 /** Adds a copy of a menu behind it; the copy is placed nowhere. */
 export const duplicateMenu: EditOperation<{ readonly id: string; readonly copy: string }> = (
   site,

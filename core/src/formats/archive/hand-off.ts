@@ -13,6 +13,7 @@ import {
   type PageMarkup,
 } from '../../output/page-markup.ts';
 import { slugify, uniqueName } from '../../base/ids.ts';
+import { handedOver } from '../../edit/drafts.ts';
 import { printSiteFile } from '../../load/print-site.ts';
 import { compileSite, type Compiled } from '../../output/compile-site.ts';
 import { escapeAttribute, escapeText } from '../../print/html.ts';
@@ -225,10 +226,11 @@ export function printPages(site: Site): string | null {
 
 /** Every file of the hand-off, in the order of its listing; null where nothing stands in the site's pages. */
 export function handOffFiles(
-  site: Site,
+  whole: Site,
   fonts: readonly FontMetrics[],
   { pictures: at, ...options }: HandOffOptions = {},
 ): HandOffFile[] | null {
+  const site = handedOver(whole);
   const files = pieceFiles(site);
   if (files.length === 0) return null;
   const compiled = compileSite(site, { fonts, ...options });
@@ -258,7 +260,7 @@ export function handOffFiles(
       .map(({ id }) => ({ name: `fonts/${id}-LICENSE.txt`, font: `${id}-LICENSE.txt` })),
     ...(compiled.iconSets.includes('tabler') ? [{ name: 'icons-LICENSE.txt', text: TABLER_LICENCE }] : []),
     { name: 'tokens.json', text: printDesignTokens(site) },
-    { name: 'site.hamaca.json', text: printSiteFile(site) },
+    { name: 'site.hamaca.json', text: printSiteFile(whole) },
     {
       name: 'README.txt',
       text: printReadme(site, compiled, examples, at !== undefined && pictures?.files().length ? at : null),

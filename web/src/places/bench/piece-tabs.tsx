@@ -15,6 +15,7 @@ import {
 import { useNavigate } from 'react-router';
 import { Actions } from '../../ui/actions.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { DraftMark } from '../../ui/draft-mark.tsx';
 import { selectMade, showDesigns } from '../../store/bench-store.ts';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
 import { selectFirst } from './stage/use-selection.ts';
@@ -107,7 +108,10 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
           <Choice
             label="Piece"
             value={piece.id}
-            options={site.pieces.map((other) => ({ value: other.id, label: other.name }))}
+            options={site.pieces.map((other) => ({
+              value: other.id,
+              label: other.draft === true ? `${other.name} (draft)` : other.name,
+            }))}
             onChange={open}
           />
           <MoreAbout
@@ -135,6 +139,7 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
               className={`h-7 rounded-[3px] px-2 ${current ? 'font-semibold' : 'text-ink-soft hover:bg-linen'}`}
             >
               {other.name}
+              {other.draft === true && <DraftMark />}
             </button>
             {current && (
               <MoreAbout

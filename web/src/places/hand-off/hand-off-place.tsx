@@ -1,6 +1,7 @@
 import {
   compileSite,
   createPictures,
+  handedOver,
   holdsPictures,
   fileMarkup,
   GOES_WHERE,
@@ -19,6 +20,7 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Code, type CodeLanguage } from '../../ui/code.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { Drafts, noteDrafts } from './drafts.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { copyText } from '../../store/copy-text.ts';
 import { keepChoice, keptChoice } from '../../store/hand-off-choices.ts';
@@ -141,7 +143,8 @@ const MARKUP = 'Markup';
 
 /** The output: what it is, what it weighs, and how it leaves. */
 export function HandOffPlace() {
-  const site = useSite();
+  const whole = useSite();
+  const site = handedOver(whole);
   const id = useSiteState((state) => state.id);
   const saving = useSiteState((state) => state.saving);
   const fonts = useFonts(site);
@@ -158,9 +161,12 @@ export function HandOffPlace() {
   );
   if (!shownFile)
     return (
-      <p className="m-8 text-ink-soft">
-        Nothing stands in this site’s pages yet, so there is nothing to hand off.
-      </p>
+      <main className="m-4 max-w-prose">
+        <Drafts site={whole} id={id} />
+        <p className="m-4 text-ink-soft">
+          Nothing stands in this site’s pages yet, so there is nothing to hand off.
+        </p>
+      </main>
     );
   if (!output) return null;
   const markup = fileMarkup(output, shownFile);
@@ -204,6 +210,7 @@ export function HandOffPlace() {
     <main className="grid h-full grid-cols-[minmax(340px,400px)_1fr]">
       <h1 className="sr-only">Hand-off of {site.name}</h1>
       <section aria-label="Files" className="flex min-h-0 flex-col overflow-auto border-r border-twine">
+        <Drafts site={whole} id={id} />
         {markups.length > 1 && (
           <div className="flex items-center gap-2 border-b border-twine px-4 py-2 text-bench">
             <span className="text-small text-ink-faint">markup of</span>
@@ -271,6 +278,9 @@ export function HandOffPlace() {
               <a
                 href={`/api/sites/${id}/hand-off.zip?${new URLSearchParams({ prefix, ...(pictures === '' ? {} : { pictures }) }).toString()}`}
                 download
+                onClick={() => {
+                  noteDrafts(id, whole);
+                }}
                 className="inline-flex h-7 items-center rounded-[3px] border border-ink bg-ink px-2.5 text-white hover:bg-ink-soft"
               >
                 Download the zip

@@ -4,6 +4,7 @@ import { useRef, useState, type KeyboardEvent } from 'react';
 import { Link } from 'react-router';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { DraftMark } from '../../ui/draft-mark.tsx';
 import { PageCell } from './page-cell.tsx';
 import { pagesOf, ruleWords, shownOn, type PageRow } from './page-rows.ts';
 
@@ -44,6 +45,7 @@ function Column({ site, piece }: { readonly site: Site; readonly piece: Piece })
       >
         {piece.name}
       </Link>
+      {piece.draft === true && <DraftMark />}
       <Choice
         label={`Pages of ${piece.name}`}
         value={ruleKey(piece)}

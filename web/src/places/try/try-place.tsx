@@ -1,3 +1,4 @@
+import { draftsOf } from '@hamaca/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { stageBase } from '../../stage/stage-base.ts';
@@ -61,6 +62,8 @@ export function TryPlace() {
       window.removeEventListener('message', listen);
     };
   }, [id, navigate]);
+  const { pieces: draftPieces, menus: draftMenus } = draftsOf(site);
+  const drafts = [...draftPieces, ...draftMenus].map(({ name }) => name);
   const base = `${stageBase()}/tried/${id}`;
   // The frame goes its own way from where it began: another address would lead it there once more.
   const src = useMemo(() => base + start.current, [base, version]);
@@ -75,6 +78,11 @@ export function TryPlace() {
         <span data-testid="tried-path" className="min-w-0 truncate text-ink-soft tabular">
           {path}
         </span>
+        {drafts.length > 0 && (
+          <span className="min-w-0 truncate text-ink-soft" title="In no hand-off until they are let go">
+            with drafts: {drafts.join(', ')}
+          </span>
+        )}
         {away !== null && (
           <span role="status" className="min-w-0 truncate text-brick">
             leads to {away}

@@ -28,9 +28,12 @@ export const start: Start = (root, at, _on, _html, undo) => {
       even();
       if (getComputedStyle(own).getPropertyValue(`-${at('rest').slice(4)}`))
         // The last link leaves as long as there is more than one line, and a link that can.
-        for (let next; isOver() && (next = own.previousElementSibling ?? first?.lastElementChild); even()) {
+        while (isOver()) {
+          const next = own.previousElementSibling ?? first?.lastElementChild;
+          if (!next) break;
           own.hidden = false;
           box.prepend(next);
+          even();
         }
       focused?.focus();
     };

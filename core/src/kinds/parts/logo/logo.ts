@@ -78,7 +78,8 @@ const secondOf = (part: Logo, out: PartOut) => (out.scrolls && isDrawn(part) ? p
 
 /** Where a row has no room, a name of several words stands on several lines before the row breaks. */
 const GIVES_WAY: readonly Declaration[] = [
-  ['flex', '99 1 min-content'],
+  // Before anything else in the row that grows, so that it never breaks while there is room for it.
+  ['flex', '9999 1 min-content'],
   ['min-inline-size', '0'],
   ['max-inline-size', 'max-content'],
   ['overflow-wrap', 'break-word'],

@@ -77,7 +77,7 @@ const fillingHalves = (out: PartOut): Rules => [
   [
     holder(out),
     [
-      ['flex', '999 1 min-content'],
+      ['flex', '9999 1 min-content'],
       ['grid-template-columns', `minmax(${LEAST_ROOM / 2}px, 1fr) auto minmax(${LEAST_ROOM / 2}px, 1fr)`],
     ],
   ],

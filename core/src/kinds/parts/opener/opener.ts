@@ -96,9 +96,9 @@ function compile(part: Opener, out: PartOut): Fragment {
 }
 
 /** Fixed on the page it takes no room in its row. */
-function extent(part: Opener, at: PartExtents): Extent {
+function extent(part: Opener, at: PartExtents): Extent | null {
   const own = at.slot('opener');
-  if (own.word('fixedAt') !== 'in its row') return exact(0);
+  if (own.word('fixedAt') !== 'in its row') return null;
   const content = [
     ...(hasDrawing(part) ? [exact(own.size)] : []),
     ...(hasLabel(part) ? [at.words(part.label, 'opener-label')] : []),

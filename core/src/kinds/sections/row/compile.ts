@@ -128,27 +128,40 @@ function splitRules(layout: RowLayout, out: SectionOut): ConditionalRule[] {
     ] as const;
   return [
     styleRule(box, [
-      ['display', 'grid'],
-      ['grid-template-columns', 'minmax(min-content, 1fr) auto minmax(min-content, 1fr)'],
+      ['display', 'flex'],
       ['align-items', 'center'],
-      ['gap', 'inherit'],
+      ['justify-content', 'center'],
       ...(layout.even
         ? ([
-            ['flex', '999 1 min-content'],
+            ['flex', '9999 1 min-content'],
             ['max-inline-size', 'max-content'],
           ] as const)
         : ([['flex', '1 1 min-content']] as const)),
     ]),
     styleRule(out.within(`.${out.boxOf(logo)}`), [['grid-area', '1 / 2']]),
     ...out.inPlace(menu, [
+      [
+        box,
+        [
+          ['display', 'grid'],
+          ['grid-template-columns', 'minmax(min-content, 1fr) auto minmax(min-content, 1fr)'],
+          ['gap', 'inherit'],
+        ],
+      ],
       [out.atPart(menu, 'nav'), [['display', 'contents']]],
       half(':first-child', '1', 'flex-end'),
       half(':last-child', '3', 'flex-start'),
     ]),
     // Without a script what would fold stands beneath the logo.
     ...out.awayFrom(menu, [
-      [box, [['flex-basis', '100%']]],
-      [`${box}>.${out.boxOf(menu)}`, [['grid-column', '1 / -1']]],
+      [
+        box,
+        [
+          ['flex-basis', '100%'],
+          ['flex-wrap', 'wrap'],
+          ['max-inline-size', 'none'],
+        ],
+      ],
     ]),
   ];
 }

@@ -14,6 +14,8 @@ function standing(
   const box = (entry: ZoneBox | null): Extent[] => {
     const parts = entry?.parts.map(extentOf).filter((extent) => extent !== null) ?? [];
     if (parts.length > 0) return entry?.isWrapped ? [sumExtents(parts, gap)] : parts;
+    // A box that holds only what is fixed elsewhere still has its gap.
+    if (entry?.isWrapped && entry.parts.some((part) => at.stands(part))) return [exact(0)];
     // A side that is to be as wide as the other one keeps its place.
     return layout.even && entry?.zone !== 'middle' ? [exact(0)] : [];
   };

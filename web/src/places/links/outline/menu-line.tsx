@@ -181,6 +181,13 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
     if (edit({ name: 'duplicate-menu', args: { id: menu.id, copy: id } }, `Duplicate ${menu.name}`))
       linksStore.setState({ menu: id, caret: null, selected: new Set(), named: id });
   };
+  const toggleDraft = () => {
+    const draft = menu.draft !== true;
+    edit(
+      { name: 'set-menu-draft', args: { id: menu.id, draft } },
+      draft ? `${menu.name} as a draft` : `Let ${menu.name} go`,
+    );
+  };
   const remove = () => {
     const placed = placementsOf(site, menu.id).map(({ piece }) => piece.name);
     if (!edit({ name: 'remove-menu', args: { id: menu.id } }, `Remove ${menu.name}`)) return;
@@ -268,6 +275,9 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
             <DropdownMenu.Content className={sheet} sideOffset={3} align="end">
               <DropdownMenu.Item className={item} onSelect={duplicate}>
                 Duplicate the menu
+              </DropdownMenu.Item>
+              <DropdownMenu.Item className={item} onSelect={toggleDraft}>
+                {menu.draft === true ? 'Let the menu go: hand it over again' : 'Make the menu a draft'}
               </DropdownMenu.Item>
               <DropdownMenu.Item className={`${item} text-brick`} onSelect={remove}>
                 Delete the menu

@@ -2,6 +2,7 @@ import { countItems, idsOf, slugify, uniqueName, uniqueTitle, type Menu, type Si
 import { Tabs } from 'radix-ui';
 import { useRef } from 'react';
 import { Button } from '../../../ui/button.tsx';
+import { DraftMark } from '../../../ui/draft-mark.tsx';
 import { linksStore, useLinks } from '../../../store/links-store.ts';
 import { useEdit } from '../../../store/open-site.tsx';
 import { useDropOnMenu } from './use-outline-drag.ts';
@@ -23,7 +24,9 @@ function MenuTab({ menu, current }: { readonly menu: Menu; readonly current: boo
       value={menu.id}
       className={`h-8 border-b-[3px] pt-[3px] ${current ? 'border-ink font-semibold' : 'border-transparent text-ink-soft hover:border-twine'} ${isOver ? 'bg-ochre-wash' : ''}`}
     >
-      {menu.name} <span className="font-normal text-ink-faint tabular">{countItems(menu.items)}</span>
+      {menu.name}
+      {menu.draft === true && <DraftMark />}{' '}
+      <span className="font-normal text-ink-faint tabular">{countItems(menu.items)}</span>
     </Tabs.Trigger>
   );
 }
