@@ -1,6 +1,6 @@
 import { memoise } from '../base/memo.ts';
 import { itemsOf } from '../kinds/content.ts';
-import { opensOver, placedParts } from '../kinds/placed.ts';
+import { opensOver, placedParts, sectionsOf, type PlacedSection } from '../kinds/placed.ts';
 import type { Piece, Site } from '../kinds/site.ts';
 import type { Menu } from '../model/site-content.ts';
 import type { Target } from '../model/target.ts';
@@ -58,9 +58,27 @@ export const handedOver = memoise((site: Site): Site => {
     ...pieces.map(({ id }): SingleEdit => ({ name: 'remove-piece', args: { id } })),
     ...menus.map(({ id }): SingleEdit => ({ name: 'remove-menu', args: { id } })),
   ];
-  return edits.reduce((left, edit) => {
+  const left = madeOn(site, edits);
+  return madeOn(
+    left,
+    emptied(site, left).map((id) => ({ name: 'remove-section', args: { id } })),
+  );
+});
+
+/** A site after edits; what went along with something before it is gone already. */
+const madeOn = (site: Site, edits: readonly SingleEdit[]): Site =>
+  edits.reduce((left, edit) => {
     const ran = runEdit(left, edit);
-    // What went along with something before it is gone already.
     return ran.ok ? ran.value.site : left;
   }, site);
-});
+
+/** Ids of the sections that held something before, and hold nothing any more. */
+function emptied(before: Site, now: Site): string[] {
+  const isEmpty = ({ regions }: PlacedSection) => regions.every(({ parts }) => parts.length === 0);
+  const filled = new Set(
+    sectionsOf(before).flatMap((placed) => (isEmpty(placed) ? [] : [placed.section.id])),
+  );
+  return sectionsOf(now).flatMap((placed) =>
+    isEmpty(placed) && filled.has(placed.section.id) ? [placed.section.id] : [],
+  );
+}

@@ -44,8 +44,8 @@ function Column({ site, piece }: { readonly site: Site; readonly piece: Piece })
         className="max-w-full truncate font-semibold underline-offset-2 hover:underline"
       >
         {piece.name}
+        {piece.draft === true && <DraftMark />}
       </Link>
-      {piece.draft === true && <DraftMark />}
       <Choice
         label={`Pages of ${piece.name}`}
         value={ruleKey(piece)}

@@ -130,6 +130,7 @@ function splitRules(layout: RowLayout, out: SectionOut): ConditionalRule[] {
     styleRule(box, [
       ['display', 'flex'],
       ['align-items', 'center'],
+      ['align-self', 'stretch'],
       ['justify-content', 'center'],
       ...(layout.even
         ? ([
