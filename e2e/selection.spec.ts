@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import { findPiece, opensOver, ownersOf, panelsFrom, type Site } from '@hamaca/core';
+import { findPiece, foldOf, opensOver, ownersOf, panelsFrom, type Site } from '@hamaca/core';
 import type { Page } from '@playwright/test';
 import { seeded } from '../core/test/random-site.ts';
 import { expect, savedSite, saved, stageFrame, test } from './support/app.ts';
@@ -44,8 +44,12 @@ async function holdTogether(page: Page, id: string, step: string): Promise<void>
   await stageFrame(page);
   await saved(page);
   const site = (await savedSite(page, id)) as Site;
-  const of = (owner: string | null) =>
-    owner === null ? null : (ownersOf(site).get(owner)?.piece.id ?? owner);
+  // A part that folds into a panel is worked at where the panel is, too.
+  const of = (owner: string | null, bench: string) => {
+    if (owner === null) return null;
+    if (foldOf(site, owner)?.to?.piece.id === bench) return bench;
+    return ownersOf(site).get(owner)?.piece.id ?? owner;
+  };
   await expect
     .poll(
       async () => {
@@ -56,9 +60,9 @@ async function holdTogether(page: Page, id: string, step: string): Promise<void>
           step,
           address: address === bench,
           chooser: chooser.startsWith(name) ? 'the piece' : chooser,
-          strays: [of(outline), of(settings), of(sheet)].filter(
-            (piece) => piece !== null && !allowed.includes(piece),
-          ),
+          strays: [outline, settings, sheet]
+            .map((owner) => of(owner, bench))
+            .filter((piece) => piece !== null && !allowed.includes(piece)),
           differ: new Set([outline, settings, sheet].filter((owner) => owner !== null)).size > 1,
         };
       },

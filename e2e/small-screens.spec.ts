@@ -161,20 +161,31 @@ test('two blocks that rise from below, a word as close control', async ({ page }
   await hands.part('Block Links');
   await hands.choose('comesFrom rest', 'the bottom');
   expect(hands.count()).toBeLessThan(MOST);
-  const { output, close } = await handedOver(page, id, 390);
-  await output.getByRole('button', { name: 'Menu' }).click();
-  const tops = () =>
-    output
-      .locator('dialog > div > div')
-      .evaluateAll((blocks) => blocks.map((block) => block.getBoundingClientRect().top));
-  for (const top of await tops()) expect(top).toBeGreaterThan(0);
-  await still(output);
-  expect((await tops()).map(Math.round)).toEqual([0, 0]);
-  await expect(output.locator('dialog').getByRole('link', { name: /Marisma/ })).toBeVisible();
-  await output.getByRole('button', { name: 'Close', exact: true }).click();
-  await still(output);
-  await expect(output.locator('dialog')).toBeHidden();
-  await close();
+  // Side by side where each is wide enough to be read, one beneath the other on a phone.
+  for (const [width, isStacked] of [
+    [600, false],
+    [390, true],
+  ] as const) {
+    const { output, close } = await handedOver(page, id, width);
+    await output.getByRole('button', { name: 'Menu' }).click();
+    const boxes = () =>
+      output.locator('dialog > div > div').evaluateAll((blocks) =>
+        blocks.map((block) => {
+          const { top, bottom } = block.getBoundingClientRect();
+          return { top: Math.round(top), bottom: Math.round(bottom) };
+        }),
+      );
+    for (const { top } of await boxes()) expect(top).toBeGreaterThan(0);
+    await still(output);
+    const [first, second] = await boxes();
+    expect(first?.top).toBe(0);
+    expect(second?.top).toBe(isStacked ? first?.bottom : 0);
+    await expect(output.locator('dialog').getByRole('link', { name: /Marisma/ })).toBeVisible();
+    await output.getByRole('button', { name: 'Close', exact: true }).click();
+    await still(output);
+    await expect(output.locator('dialog')).toBeHidden();
+    await close();
+  }
 });
 
 test('a header that shrinks and changes colour on desktops only', async ({ page }) => {

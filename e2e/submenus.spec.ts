@@ -298,3 +298,38 @@ test('a long box scrolls within the window', async ({ page, host }) => {
   await page.getByRole('link', { name: 'Access for all' }).focus();
   await expect(page.getByRole('link', { name: 'Access for all' })).toBeInViewport();
 });
+
+for (const direction of ['ltr', 'rtl'] as const)
+  test(`a third level stands in the window and leaves its own link free, however little room there is, ${direction}`, async ({
+    page,
+    host,
+  }) => {
+    const wide: readonly Said[] = [
+      ...FLY,
+      { level: '2', property: 'minWidth', value: 420 },
+      { level: '3', property: 'minWidth', value: 420 },
+    ];
+    await put(page, host, { says: wide, direction });
+    const ways: string[] = [];
+    for (const width of [1600, 1280, 1160, 1040, 960]) {
+      await page.setViewportSize({ width, height: 800 });
+      await page.reload();
+      if (!(await button(page, 'Visit').isVisible())) continue;
+      await button(page, 'Visit').click();
+      const { width: before } = await boxOf(around(trails(page)));
+      await button(page, 'Trails & hides').click();
+      await expect(hides(page)).toBeVisible();
+      expect((await boxOf(around(trails(page)))).width).toBeCloseTo(before, 1);
+      const [inner, link] = [await boxOf(around(hides(page))), await boxOf(trails(page))];
+      expect(inner.x, `${width}`).toBeGreaterThanOrEqual(-0.5);
+      expect(inner.x + inner.width, `${width}`).toBeLessThanOrEqual(width + 0.5);
+      const beside = inner.x >= link.x + link.width - 1 || inner.x + inner.width <= link.x + 1;
+      const beneath = inner.y >= link.y + link.height - 1;
+      expect(beside || beneath, `${width}`).toBe(true);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(width);
+      ways.push(beside ? 'beside' : 'beneath');
+    }
+    expect(ways[0]).toBe('beside');
+    expect(ways.at(-1)).toBe('beneath');
+    expect(ways.length).toBeGreaterThan(2);
+  });

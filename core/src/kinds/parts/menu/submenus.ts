@@ -133,8 +133,9 @@ function roomlessRules({ level, box, parents }: Boxes, out: PartOut): Rules {
       itself,
       [
         ['position', 'static'],
-        ['flex-basis', '100%'],
-        ['inline-size', 'auto'],
+        // As wide as there is room and no wider: the box around it would grow under the pointer.
+        ['inline-size', '0'],
+        ['min-inline-size', `calc(100% - ${indent(out)})`],
         ['max-inline-size', 'none'],
         ['max-block-size', 'none'],
         indented(out),
@@ -219,10 +220,10 @@ const flowing = ({ parents }: Boxes, out: PartOut): Rules[number] => [
   ],
 ];
 
-const indented = (out: PartOut): Declaration => [
-  'margin-inline-start',
-  out.says('submenu', 'indent') ? `var(${out.variable('indent')}, 12px)` : '12px',
-];
+const indent = (out: PartOut) =>
+  out.says('submenu', 'indent') ? `var(${out.variable('indent')}, 12px)` : '12px';
+
+const indented = (out: PartOut): Declaration => ['margin-inline-start', indent(out)];
 
 /** What is done with some boxes in one range of bands. */
 function openingRules(

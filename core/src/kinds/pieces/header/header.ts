@@ -125,7 +125,9 @@ const TIME = '250ms';
 /** What hides while the page is scrolled its way, unless attention is in it. */
 function hiding(own: string, away: string, way: string, out: PieceOut): ConditionalRule[] {
   return [
-    styleRule(`${own}[${out.attribute('ready')}=true]`, [['transition', `translate ${TIME}`]], MAY_MOVE),
+    // What the look says of its motion wins over this, and nothing moves before the script is there.
+    styleRule(out.own, [['transition', `translate ${TIME}`]], MAY_MOVE),
+    styleRule(`${out.own}:not([${out.attribute('ready')}=true])`, [['transition', 'none']], MAY_MOVE),
     styleRule(`${own}${away}:not(:focus-within)`, [['translate', way]]),
   ];
 }

@@ -1,6 +1,7 @@
 import {
   findPart,
   findPlaced,
+  foldOf,
   opensOver,
   panelsFrom,
   type SlotRef,
@@ -31,13 +32,14 @@ export function selectFirst(site: Site, piece: Piece): void {
 const firstSlot = (owner: Owner) =>
   owner.sort === 'piece' ? pieceKind(owner.piece).rootSlot : (Object.keys(slotsOf(owner.kind))[0] ?? '');
 
-/** Whether what is selected belongs to the piece that is worked at, or to a panel that opens from it. */
+/** Whether what is selected belongs to the piece that is worked at, folds into it, or is of a panel that opens from it. */
 export function isOnBench(site: Site, piece: Piece, selected: SlotRef): boolean {
   const owner = ownersOf(site).get(selected.owner);
   const holder = owner?.piece ?? findPlaced(site, selected.owner)?.piece;
   if (!holder || (owner && slotKind(site, selected) === null && !findPart(site, selected.owner)))
     return false;
-  return holder.id === piece.id || (!opensOver(piece) && panelsFrom(site, piece).includes(holder));
+  if (holder.id === piece.id || foldOf(site, selected.owner)?.to?.piece.id === piece.id) return true;
+  return !opensOver(piece) && panelsFrom(site, piece).includes(holder);
 }
 
 /** What is selected and frozen, as the stage finds it; a slot that is gone gives way to the menu's links. */
