@@ -193,6 +193,21 @@ describe('submenus', () => {
     expect(isOpen()).toBe(false);
     jest.useRealTimers();
   });
+  test.each([0, 60])(
+    'a click keeps open what pointing would open a moment later, %i ms after it came',
+    (after) => {
+      jest.useFakeTimers();
+      run('disclosure');
+      send('visit', 'pointerenter', pointed);
+      if (after > 0) jest.advanceTimersByTime(after);
+      send('more', 'click', pointed);
+      jest.advanceTimersByTime(200);
+      send('visit', 'pointerleave', pointed);
+      jest.advanceTimersByTime(1000);
+      expect(isOpen()).toBe(true);
+      jest.useRealTimers();
+    },
+  );
   test('close when attention goes elsewhere, and by Escape with focus back on the button', () => {
     run('disclosure', 'arrows');
     send('more', 'click');

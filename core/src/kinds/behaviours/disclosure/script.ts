@@ -67,7 +67,8 @@ export const start: Start = (root, at, on, html, undo) => {
     };
     // The first click on what a mouse opened by pointing keeps it open, as it would have opened it.
     on(button, 'click', (event: PointerEvent) => {
-      set(button, !isOpen(button) || (isPointed(event) && !kept.has(button)));
+      // Asked first whatever the answer: what pointing was about to open, the click opens for good.
+      set(button, (isPointed(event) && !kept.has(button)) || !isOpen(button));
       if (isOpen(button)) kept.add(button);
     });
     on(item, 'pointerenter', (event: PointerEvent) => {
