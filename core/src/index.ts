@@ -105,6 +105,7 @@ export {
   partsOf,
   placedParts,
   type PlacedSection,
+  partsShowing,
   placementsOf,
   regionsOf,
   sectionKindsIn,

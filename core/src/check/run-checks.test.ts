@@ -1,12 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, MARISMA, measure } from '../../test/demo.ts';
 import type { MenuItem } from '../model/menu-item.ts';
-import type { Site } from '../kinds/site.ts';
+import type { Piece, Site } from '../kinds/site.ts';
+import { pieceKindById } from '../kinds/catalogue.ts';
 import type { Target } from '../model/target.ts';
-import { ownersOf } from '../kinds/placed.ts';
+import { countingIds } from '../base/ids.ts';
+import { idsOf, ownersOf, partsOf } from '../kinds/placed.ts';
 import { applyPatch } from '../edit/json-patch.ts';
-import { runEdit } from '../edit/operations.ts';
-import { unreachedPages } from '../links/reach.ts';
+import { runEdit, type Edit } from '../edit/operations.ts';
+import { shownDepth, unreachedPages } from '../links/reach.ts';
 import type { FetchedLink } from './check.ts';
 import { CHECKS } from './checks.ts';
 import { mendAll, runChecks } from './run-checks.ts';
@@ -25,6 +27,11 @@ const link = (label: string, target: Target, more: Partial<MenuItem> = {}): Menu
   ...more,
 });
 const ITEMS = page('page-visit');
+const edited = (site: Site, edit: Edit): Site => {
+  const ran = runEdit(site, edit);
+  if (!ran.ok) throw new Error(ran.error[0]?.message);
+  return ran.value.site;
+};
 
 /** The demo with one menu of these links and an inventory that knows two pages more. */
 const siteWith = (items: readonly MenuItem[], name = 'Test'): Site => ({
@@ -312,6 +319,33 @@ describe('a site as a whole', () => {
     expect(
       runChecks(siteWith([link('More', { kind: 'panel', panel: 'panel' })])).map((finding) => finding.check),
     ).toContain('panel-empty');
+  });
+  test('a panel is not empty where the links that open it stand beside what folds into it', () => {
+    const opening = edited(MARISMA, {
+      name: 'set-item',
+      args: { id: 'bar-visit', fields: { target: { kind: 'panel', panel: 'panel' } } },
+    });
+    const told = (site: Site) => runChecks(site).map((finding) => finding.check);
+    expect(told(opening)).not.toContain('panel-empty');
+    // The menu folds into it on phones only: a bar at every width opens it where there is nothing in it.
+    const everywhere = edited(opening, {
+      name: 'set-owner',
+      args: { id: 'phone-bar-piece', fields: { bands: null } },
+    });
+    expect(told(everywhere)).toContain('panel-empty');
+  });
+  test('links that only a ring shows are placed, one level deep', () => {
+    const piece = pieceKindById('floating').create({
+      id: 'corner',
+      name: 'Corner',
+      freshId: countingIds('corner-', idsOf(MARISMA)),
+      site: MARISMA,
+    });
+    const lone = { ...MARISMA, pieces: [piece as unknown as Piece] };
+    const placed = partsOf(lone, lone.pieces[0] as Piece).find((part) => part.kind === 'ring');
+    if (placed?.kind !== 'ring') throw new Error('There is no ring.');
+    expect(shownDepth(lone, placed.menu)).toBe(1);
+    expect(shownDepth({ ...lone, pieces: [] }, placed.menu)).toBeNull();
   });
   test('every check has a name and a reason of its own, and a sample or a test here', () => {
     for (const field of ['id', 'label', 'why'] as const)

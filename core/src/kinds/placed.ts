@@ -309,6 +309,10 @@ export function placementsOf(site: Site, menu: string): Placement[] {
   );
 }
 
+/** The parts that show links of a menu, in document order: its placements, and rings. */
+export const partsShowing = (site: Site, menu: string): readonly PlacedPart[] =>
+  placedParts(site).filter(({ part }) => 'menu' in part && part.menu === menu);
+
 /** Every reference by id that fields of the document hold; looks are told apart. In document order. */
 export const refsOf = memoise((site: Site): readonly Reference[] =>
   shapeReferences(SITE_SHAPE, site as unknown as Record<string, unknown>, '', BOOK),

@@ -1,14 +1,15 @@
 import { itemsOf } from '../kinds/content.ts';
 import type { Site } from '../kinds/site.ts';
-import { placementsOf } from '../kinds/placed.ts';
+import { partsShowing } from '../kinds/placed.ts';
 import { levelCount } from '../model/states.ts';
 import { partLinks } from './part-links.ts';
 
-/** The deepest level of a menu that any of its placements shows. */
+/** The deepest level of a menu that anything shows of it; null where nothing does. A ring shows one level. */
 export function shownDepth(site: Site, menu: string): number | null {
-  const depths = placementsOf(site, menu).map(({ part }) => {
-    const start = part.branch === null ? 0 : (itemsOf(site).get(part.branch)?.depth ?? 0);
-    return start + levelCount(part.levels);
+  const depths = partsShowing(site, menu).map(({ part }) => {
+    const branch = 'branch' in part ? part.branch : null;
+    const start = branch === null ? 0 : (itemsOf(site).get(branch)?.depth ?? 0);
+    return start + ('levels' in part ? levelCount(part.levels) : 1);
   });
   return depths.length === 0 ? null : Math.max(...depths);
 }

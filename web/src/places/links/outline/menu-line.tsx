@@ -2,7 +2,9 @@ import {
   idsOf,
   LINK_FORMATS,
   menuLines,
+  partsShowing,
   placementsOf,
+  slotsOf,
   slugify,
   uniqueName,
   type LinkFormatName,
@@ -63,6 +65,7 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
   const navigate = useNavigate();
   const siteId = useSiteState((state) => state.id);
   const placements = placementsOf(site, menu.id);
+  const others = partsShowing(site, menu.id).filter(({ part }) => part.kind !== 'menu');
   const place = (at: PartPlace) => {
     const id = uniqueName(`menu-part-${slugify(menu.name, 'menu')}`, idsOf(site));
     edit(
@@ -134,10 +137,23 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
           </PopoverBox>
         </Popover.Root>
       ))}
+      {others.map(({ part, piece }) => (
+        <Button
+          key={part.id}
+          className="!h-6"
+          title="Style it on the bench"
+          onClick={() => {
+            selectSlot(part.id, Object.keys(slotsOf(part.kind))[0] ?? '', null);
+            void navigate(`/sites/${siteId}/bench/${piece.id}`);
+          }}
+        >
+          {piece.name}: {kindLabel(part.kind).toLowerCase()}
+        </Button>
+      ))}
       <DropdownMenu.Root>
         <DropdownMenu.Trigger asChild>
           <Button tone="quiet" className="!h-6">
-            {placements.length === 0 ? 'Placed nowhere yet: place it…' : '+ place'}
+            {placements.length + others.length === 0 ? 'Placed nowhere yet: place it…' : '+ place'}
           </Button>
         </DropdownMenu.Trigger>
         <DropdownMenu.Portal>
@@ -189,7 +205,7 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
     );
   };
   const remove = () => {
-    const placed = placementsOf(site, menu.id).map(({ piece }) => piece.name);
+    const placed = partsShowing(site, menu.id).map(({ piece }) => piece.name);
     if (!edit({ name: 'remove-menu', args: { id: menu.id } }, `Remove ${menu.name}`)) return;
     linksStore.setState({ menu: null, caret: null, selected: new Set() });
     notify({
@@ -203,7 +219,7 @@ export function MenuLine({ site, menu }: { readonly site: Site; readonly menu: M
       },
     });
   };
-  const uses = placementsOf(site, menu.id);
+  const uses = partsShowing(site, menu.id);
   const line = useRef<HTMLDivElement>(null);
   const isNamed = useLinks((state) => state.named === menu.id);
   useEffect(() => {
