@@ -5,6 +5,7 @@ import { labelEmpty } from './links/label-empty.ts';
 import { labelLong } from './links/label-long.ts';
 import { labelShared } from './links/label-shared.ts';
 import { labelVague } from './links/label-vague.ts';
+import { leadsToDraft } from './links/leads-to-draft.ts';
 import { mailUnreachable } from './links/mail-unreachable.ts';
 import { nameDiffers } from './links/name-differs.ts';
 import { newTabSilent } from './links/new-tab-silent.ts';
@@ -68,6 +69,7 @@ export const CHECKS: readonly Check[] = [
   redirected,
   unanswered,
   panelEmpty,
+  leadsToDraft,
   pieceNowhere,
   piecesCollide,
   pieceEmpty,

@@ -334,6 +334,17 @@ describe('a site as a whole', () => {
     });
     expect(told(everywhere)).toContain('panel-empty');
   });
+  test('a link to a panel that is a draft is told, and letting the panel go mends it', () => {
+    const leading = edited(siteWith([link('More', { kind: 'panel', panel: 'panel' })]), {
+      name: 'set-owner',
+      args: { id: 'panel', fields: { draft: true } },
+    });
+    const told = (site: Site) => runChecks(site).filter(({ check }) => check === 'leads-to-draft');
+    const [finding] = told(leading);
+    expect(finding?.evidence).toBe('Menu');
+    if (!finding?.fix) throw new Error('There is no way out.');
+    expect(told(edited(leading, finding.fix.edit))).toEqual([]);
+  });
   test('links that only a ring shows are placed, one level deep', () => {
     const piece = pieceKindById('floating').create({
       id: 'corner',
@@ -352,6 +363,7 @@ describe('a site as a whole', () => {
       expect(new Set(CHECKS.map((check) => check[field])).size).toBe(CHECKS.length);
     expect(CHECKS.map((check) => check.id).filter((id) => !(id in SAMPLES))).toEqual([
       'panel-empty',
+      'leads-to-draft',
       'piece-nowhere',
       'pieces-collide',
       'piece-empty',
