@@ -95,6 +95,25 @@ describe('adding', () => {
   });
 });
 
+describe('pasting into a line that was only made', () => {
+  const pasted = { items: [{ id: 'don', label: 'Donate', target: { kind: 'none' }, children: [] }] } as const;
+  test('fills it, in one step', () => {
+    const { actions, site, at, steps } = start();
+    at('News');
+    actions.addAfterCaret();
+    actions.insert(pasted, 'Paste a link');
+    expect(lines(site()).slice(-3)).toEqual(['News', 'Donate', 'Contact']);
+    expect(caretLabel(site())).toBe('Donate');
+    expect(steps).toEqual(['Add a link', 'Paste a link']);
+  });
+  test('leaves one that has words, or a target', () => {
+    const { actions, site, at } = start();
+    at('News');
+    actions.insert(pasted, 'Paste a link');
+    expect(lines(site()).slice(-3)).toEqual(['News', 'Donate', 'Contact']);
+  });
+});
+
 describe('taking several lines', () => {
   test('a range is what stands between anchor and caret, as it is seen', () => {
     const { actions, site, at } = start();

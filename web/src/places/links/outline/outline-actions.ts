@@ -5,6 +5,7 @@ import {
   runEdit,
   type Edit,
   type ItemPlace,
+  type MenuItem,
   type NewItems,
   type Site,
   type Step,
@@ -33,6 +34,10 @@ export interface OutlineActions {
   readonly selectedIds: () => string[];
 }
 
+/** Whether a line is as it was made: no words, no target, nothing else. */
+const isUnfilled = ({ id: _, label, target, children, ...more }: MenuItem): boolean =>
+  label === '' && target.kind === 'none' && children.length === 0 && Object.keys(more).length === 0;
+
 export function createOutlineActions(store: SiteStore, menuId: string): OutlineActions {
   const site = () => store.getState().site as Site;
   const menu = () => findMenu(site(), menuId) ?? { id: menuId, name: '', items: [] };
@@ -49,9 +54,16 @@ export function createOutlineActions(store: SiteStore, menuId: string): OutlineA
   };
   const edit = (wanted: Edit, label: string) => store.edit(wanted, label);
 
-  const insertAt: OutlineActions['insertAt'] = (place, links, label) => {
+  const putIn = (place: ItemPlace, links: NewItems, label: string, instead: MenuItem | null) => {
     const before = new Set(itemsOf(site()).keys());
-    if (!edit({ name: 'add-items', args: { place, ...links } }, label)) return;
+    const adding = { name: 'add-items', args: { place, ...links } } as const;
+    const wanted: Edit = instead
+      ? {
+          name: 'several',
+          args: { edits: [adding, { name: 'remove-items', args: { ids: [instead.id] } }] },
+        }
+      : adding;
+    if (!edit(wanted, label)) return;
     const added = visibleIds().filter((id) => !before.has(id));
     const [first] = added;
     if (first === undefined) return;
@@ -60,6 +72,9 @@ export function createOutlineActions(store: SiteStore, menuId: string): OutlineA
       added.filter((id) => itemsOf(site()).get(id)?.parent?.id === place.parent).at(-1) ?? first,
       visibleIds(),
     );
+  };
+  const insertAt: OutlineActions['insertAt'] = (place, links, label) => {
+    putIn(place, links, label, null);
   };
   const addAt = (place: ItemPlace) => {
     const id = newLinkId();
@@ -85,7 +100,10 @@ export function createOutlineActions(store: SiteStore, menuId: string): OutlineA
     },
     insert: (links, label) => {
       const { caret, folded } = linksStore.getState();
-      insertAt(placeAfter(site(), menu(), caret, folded), links, label);
+      const line = caret === null ? undefined : itemsOf(site()).get(caret)?.item;
+      // A line that was only made to be filled gives its place to what is pasted there.
+      const instead = line && isUnfilled(line) ? line : null;
+      putIn(placeAfter(site(), menu(), caret, folded), links, label, instead);
     },
     step: (step, column) => {
       const ids = selectedIds();
