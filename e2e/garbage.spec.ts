@@ -67,7 +67,7 @@ test('site files that are none are refused with the reason and nothing is create
   for (const [content, reason] of [
     ['{', 'not JSON'],
     ['[]', 'not a Hamaca site'],
-    [JSON.stringify(demo), '/palette/0/value'],
+    [JSON.stringify(demo), 'In swatch 1: found "reddish"'],
     [`${'['.repeat(50_000)}${']'.repeat(50_000)}`, 'nested more than'],
   ] as const) {
     await page
