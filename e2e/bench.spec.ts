@@ -340,24 +340,18 @@ test('links are dragged with a clear mark of where they land', async ({ page }) 
   const rows = page.getByRole('treegrid').getByRole('row');
   const row = (label: string) => rows.filter({ has: page.locator(`input[value="${label}"]`) });
   await draggable(page, '[data-row]');
-  // The header above is drawn by now, and nothing moves any more.
-  let y = -1;
-  await expect
-    .poll(
-      async () => {
-        const before = y;
-        y = (await row('Birds').boundingBox())?.y ?? -1;
-        return y - before;
-      },
-      { intervals: [300] },
-    )
-    .toBe(0);
-  const from = await row('Learn').locator('[title^="Drag to move"]').boundingBox();
-  const to = await row('Birds').boundingBox();
-  if (!from || !to) throw new Error('no rows');
-  await page.mouse.move(from.x + 8, from.y + 16);
-  await page.mouse.down();
-  await page.mouse.move(to.x + 100, to.y + 4, { steps: 6 });
+  // Taken up anew until the mark shows: lines still move while what stands above them is drawn.
+  const mark = row('Birds').locator('[data-drop="before"]');
+  await expect(async () => {
+    await page.mouse.up();
+    const grip = await row('Learn').locator('[title^="Drag to move"]').boundingBox();
+    const to = await row('Birds').boundingBox();
+    if (!grip || !to) throw new Error('no rows');
+    await page.mouse.move(grip.x + 8, grip.y + 16);
+    await page.mouse.down();
+    await page.mouse.move(to.x + 100, to.y + 4, { steps: 6 });
+    await expect(mark).toBeVisible({ timeout: 1000 });
+  }).toPass();
   await page.mouse.up();
   const top = await rows.evaluateAll((elements) =>
     elements

@@ -70,6 +70,7 @@ export {
   pieceKindById,
   sectionKind,
   shapeOf,
+  firstSlot,
   slotsOf,
 } from './kinds/catalogue.ts';
 export { findIcon, findMenu, findPage, itemsOf, pagesByPath, shownItems, walkMenu } from './kinds/content.ts';
@@ -120,7 +121,7 @@ export { FORMAT_VERSION } from './migrate/migrate.ts';
 export { loadSite, parseSiteFile } from './load/load-site.ts';
 export { problemInWords } from './load/problem-words.ts';
 export { printSiteFile } from './load/print-site.ts';
-export { contrastOf, type ContrastReport, passingColour, passingValue } from './resolve/backdrop.ts';
+export { contrastOf, type ContrastReport, passingValue } from './resolve/backdrop.ts';
 export { colourOf, swatchColour } from './resolve/colours.ts';
 export { type OriginLink, type OriginStep, originSteps, slotName } from './resolve/origin.ts';
 export { contrastTable, type Legibility, type LooseColour, looseColours } from './resolve/palette-check.ts';
@@ -239,7 +240,7 @@ export {
   PICTURES_AT,
   PICTURES_AT_ALLOWED,
 } from './formats/archive/pictures.ts';
-export { streamZip, zipFiles } from './formats/archive/zip.ts';
+export { streamZip } from './formats/archive/zip.ts';
 export { printBranches, readBranches } from './formats/links/branches.ts';
 export { type FoundMenu, readHtmlLinks, readHtmlMenus } from './formats/links/html-menus.ts';
 export { guessLinkFormat, LINK_FORMATS, type LinkFormatName } from './formats/links/link-formats.ts';

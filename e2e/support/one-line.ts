@@ -15,7 +15,7 @@ export async function isOneLine(page: Page, row: number): Promise<boolean> {
     const isFlat = (boxes: readonly Element[]) => {
       const middles = boxes
         .map((box) => box.getBoundingClientRect())
-        .filter(({ width, height }) => width > 0 && height > 0)
+        .filter(({ width, height }) => width > 0 || height > 0)
         .map(({ top, bottom }) => (top + bottom) / 2);
       return Math.max(...middles) - Math.min(...middles) < 3;
     };

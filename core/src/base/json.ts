@@ -18,6 +18,10 @@ export function own<Value>(record: Readonly<Record<string, Value>>, name: string
   return Object.hasOwn(record, name) ? record[name] : undefined;
 }
 
+/** What any JSON itself has under a key; undefined where it has nothing of the kind. */
+export const inside = (json: unknown, key: string): unknown =>
+  typeof json === 'object' && json !== null ? own(json as Readonly<Record<string, unknown>>, key) : undefined;
+
 /** A value in some JSON, with the way to it: whole paths of deep JSON would take long to write down. */
 interface Place {
   readonly value: unknown;

@@ -76,6 +76,9 @@ export function slotsOf(kind: OwnerKind): Readonly<Record<string, SlotKind>> {
   return withOwn(kindOf(kind).slots);
 }
 
+/** The slot that stands for a thing of a kind as a whole. */
+export const firstSlot = (kind: OwnerKind): string => Object.keys(slotsOf(kind))[0] ?? '';
+
 export const kindLabel = (kind: OwnerKind): string => kindOf(kind).label;
 
 /** From which band down something is away, and where it arrives. */

@@ -96,8 +96,7 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   /** The slot that what it opens hangs beneath where it stands in a row; null where it opens nothing. */
   readonly hangsFrom?: (part: PartOf<Id, S>, site: SiteContent) => string | null;
   readonly compile: (part: PartOf<Id, S>, out: PartOut) => Fragment;
-  /** The width it takes in a row, in px. */
-  /** The room it takes in a row; null where it is out of the row's flow, so that no gap is kept for it either. */
+  /** The width it takes in a row, in px; null where it is out of the row's flow, so that no gap is kept for it either. */
   readonly extent: (part: PartOf<Id, S>, at: PartExtents) => Extent | null;
   /** Whether there is nothing of it, whatever its look; left out, there always is something. */
   readonly comesToNothing?: (part: PartOf<Id, S>) => boolean;

@@ -60,6 +60,22 @@ export const widely = (
     ? rules
     : rules.map((entry) => ({ ...entry, conditions: [...conditions, ...entry.conditions] }));
 
+/**
+ * How a piece moves with the page's way. What its look says of motion wins over this, and nothing moves to where it is as the
+ * script takes charge.
+ */
+export const movesOnceReady = (
+  out: Pick<PieceOut, 'own' | 'attribute'>,
+  transition: string,
+): readonly ConditionalRule[] => [
+  styleRule(out.own, [['transition', transition]], MAY_MOVE),
+  styleRule(`${out.own}:not([${out.attribute('ready')}=true])`, [['transition', 'none']], MAY_MOVE),
+];
+
+/** Keeps a piece out of sight until the script takes charge of it, or is late. */
+export const waitsForScript = (out: Pick<PieceOut, 'own' | 'attribute' | 'waits'>): ConditionalRule =>
+  styleRule(`${out.own}:not([${out.attribute('ready')}])`, [out.waits], SCRIPT);
+
 /** Line drawings of our own. */
 export type DrawingName = 'cross' | 'lens';
 

@@ -1,5 +1,5 @@
 import { ValidationError } from 'yup';
-import { findInheritedKey, jsonDepth, own } from '../base/json.ts';
+import { findInheritedKey, inside, jsonDepth } from '../base/json.ts';
 import { toPointer } from '../base/json-pointer.ts';
 import { describeValue, fail, succeed, type Problem, type Result } from '../base/result.ts';
 import { checkIntegrity } from '../kinds/integrity.ts';
@@ -18,13 +18,8 @@ function pathSegments(path: string): string[] {
   );
 }
 
-function valueAt(document: unknown, segments: readonly string[]): unknown {
-  return segments.reduce<unknown>(
-    (node, segment) =>
-      typeof node === 'object' && node !== null ? own(node as Record<string, unknown>, segment) : undefined,
-    document,
-  );
-}
+const valueAt = (document: unknown, segments: readonly string[]): unknown =>
+  segments.reduce(inside, document);
 
 function toProblem(error: ValidationError, document: unknown): Problem {
   const segments = pathSegments(error.path ?? '');

@@ -1,4 +1,4 @@
-import { own } from '../base/json.ts';
+import { inside, own } from '../base/json.ts';
 import { parsePointer } from '../base/json-pointer.ts';
 import type { Problem } from '../base/result.ts';
 
@@ -26,8 +26,7 @@ function namesAlong(document: unknown, segments: readonly string[]): string[] {
   const names: string[] = [];
   let node = document;
   for (const segment of segments) {
-    node =
-      typeof node === 'object' && node !== null ? own(node as Record<string, unknown>, segment) : undefined;
+    node = inside(node, segment);
     const name = nameOf(node);
     if (name !== null) names.push(name);
   }

@@ -1,4 +1,4 @@
-import { isRecord } from '../base/json.ts';
+import { inside, isRecord, own } from '../base/json.ts';
 
 type Raw = Record<string, unknown>;
 type Change = (thing: Raw) => Raw;
@@ -41,7 +41,7 @@ export const changeParts = (pieces: unknown, change: Change): unknown =>
 /** A record with a value at the end of a way into it. */
 export function withValue(record: Raw, [key, ...rest]: readonly string[], value: unknown): Raw {
   if (key === undefined) return record;
-  const held = Object.hasOwn(record, key) ? record[key] : undefined;
+  const held = own(record, key);
   return {
     ...record,
     [key]: rest.length === 0 ? value : withValue(isRecord(held) ? held : {}, rest, value),
@@ -50,7 +50,5 @@ export function withValue(record: Raw, [key, ...rest]: readonly string[], value:
 
 /** Whether anything stands at the end of a way into a record. */
 export function hasValue(record: Raw, way: readonly string[]): boolean {
-  let held: unknown = record;
-  for (const key of way) held = isRecord(held) && Object.hasOwn(held, key) ? held[key] : undefined;
-  return held !== undefined;
+  return way.reduce<unknown>(inside, record) !== undefined;
 }

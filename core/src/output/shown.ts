@@ -34,11 +34,16 @@ function widths(start: number, end: number | undefined): string {
   return start === 0 ? `(width < ${end}px)` : `(${start}px <= width < ${end}px)`;
 }
 
+/** Conditions of media queries that hold together, as one query; none where all of them always hold. */
+export function media(...conditions: readonly string[]): readonly string[] {
+  const said = conditions.filter((condition) => condition !== '');
+  return said.length === 0 ? [] : [`@media ${said.join(' and ')}`];
+}
+
 /** The widths of one band alone, as conditions. */
 function bandQuery(site: Site, id: string): readonly string[] {
   const index = site.bands.findIndex((band) => band.id === id);
-  const query = widths(site.bands[index]?.min ?? 0, site.bands[index - 1]?.min);
-  return query === '' ? [] : [`@media ${query}`];
+  return media(widths(site.bands[index]?.min ?? 0, site.bands[index - 1]?.min));
 }
 
 /** The widths of the bands for which something holds, neighbours as one: conditions of media queries. */

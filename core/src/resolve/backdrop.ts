@@ -235,12 +235,6 @@ export function contrastOf(site: Site, situation: Situation, scene: Scene): Cont
   return { ratio, required: pair.required, passes: ratio >= pair.required, certain: pair.certain };
 }
 
-/** The colour nearest to a slot's text colour that passes; null where it draws no text or none passes. */
-export function passingColour(site: Site, situation: Situation, scene: Scene): Rgba | null {
-  const pair = colourPair(site, situation, scene);
-  return pair && nearestPassing(pair.text, pair.layering, pair.required);
-}
-
 /** A place to look from, over a scene. */
 export interface Sight {
   readonly situation: Situation;

@@ -10,7 +10,7 @@ import { ownersOf, slotKind } from '../kinds/placed.ts';
 import { berthIn } from '../kinds/folds.ts';
 import { runEdit } from '../edit/operations.ts';
 import type { CellValue } from '../edit/operations/look.ts';
-import { contrastOf, backdropOf, passingColour } from './backdrop.ts';
+import { contrastOf, backdropOf, passingValue } from './backdrop.ts';
 import { colourOf, colourTrail, usesSwatch } from './colours.ts';
 import { originSteps } from './origin.ts';
 import { bandAt, bandEnd, resolve } from './resolve.ts';
@@ -170,7 +170,7 @@ describe('contrast over what is really behind', () => {
     expect(contrastOf(DEMO, at(0, 1), scene)).toMatchObject({ required: 4.5, passes: true });
     expect(contrastOf(site, at(0, 1), scene)).toMatchObject({ passes: false });
     expect(contrastOf(site, at(0, 1), { ...scene, ground: '#ffffff' })).toMatchObject({ passes: true });
-    const mended = passingColour(site, at(0, 1), scene);
+    const mended = passingValue(site, [{ situation: at(0, 1), scene }]);
     expect(mended).not.toBeNull();
   });
   test('boxes have no contrast; icons need 3', () => {

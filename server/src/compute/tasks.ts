@@ -1,7 +1,6 @@
 import {
   type HandOffFile,
   type HandOffOptions,
-  findHalfCharacter,
   handOffFiles,
   loadSite,
   printTriedPage,
@@ -13,6 +12,7 @@ import {
   type TriedPageOptions,
 } from '@hamaca/core';
 import { BUNDLED_FILES, loadFontMetrics, readFont } from '../fonts.ts';
+import { readJsonText, type JsonRefusal } from '../json-text.ts';
 import { readFontFile } from '../read-font.ts';
 import { layHeavyEdits, type HeavyAnswer, type HeavyEdits } from '../saving/lay-edits.ts';
 import { loadStored } from '../stored-site.ts';
@@ -21,20 +21,13 @@ import type { StoredFont } from '../store/fonts.ts';
 /** What came of a text that should be a site. */
 export type ReadSite =
   | { readonly kind: 'site'; readonly name: string; readonly document: string }
-  | { readonly kind: 'not-json'; readonly reason: string }
-  | { readonly kind: 'half-character'; readonly path: string }
+  | JsonRefusal
   | { readonly kind: 'invalid'; readonly problems: readonly Problem[] };
 
 function readSite(text: string): ReadSite {
-  let raw: unknown;
-  try {
-    raw = JSON.parse(text);
-  } catch (error) {
-    return { kind: 'not-json', reason: (error as Error).message };
-  }
-  const half = findHalfCharacter(raw);
-  if (half !== null) return { kind: 'half-character', path: half };
-  const loaded = loadSite(raw);
+  const read = readJsonText(text);
+  if (read.kind !== 'json') return read;
+  const loaded = loadSite(read.json);
   return loaded.ok
     ? { kind: 'site', name: loaded.value.name, document: JSON.stringify(loaded.value) }
     : { kind: 'invalid', problems: loaded.error };

@@ -22,27 +22,23 @@ function readOptions({ prefix, pictures }: Readonly<Record<string, string>>): Ha
   return { ...(prefix === undefined ? {} : { prefix }), ...(pictures === undefined ? {} : { pictures }) };
 }
 
-/** Work that gives out bytes before it is done: what came first, the bytes, and what it answers. */
+/** Work that gives out bytes before it is done. */
 interface Emitting<Answer> {
   /** Settles with the first bytes, or with the answer where there are none. */
-  readonly begun: Promise<unknown>;
+  readonly begun: Promise<Answer | undefined>;
   readonly body: ReadableStream<Uint8Array>;
-  readonly answer: Promise<Answer>;
 }
 
-function emitting<Answer>(work: (emit: Emit) => Promise<Answer>): Emitting<Answer> {
-  let begin: () => void;
-  const first = new Promise<void>((resolve) => {
-    begin = resolve;
-  });
-  let answer: Promise<Answer> | null = null;
-  const body = new ReadableStream<Uint8Array>({
-    start: (controller) => {
-      answer = work((piece) => {
-        begin();
+function emitting<Answer>(run: (emit: Emit) => Promise<Answer>): Emitting<Answer> {
+  let begun!: Promise<Answer | undefined>;
+  const start = (controller: ReadableStreamDefaultController<Uint8Array>) => {
+    begun = new Promise((resolve, reject) => {
+      const work = run((piece) => {
+        resolve(undefined);
         controller.enqueue(piece);
       });
-      answer.then(
+      work.then(resolve, reject);
+      work.then(
         () => {
           controller.close();
         },
@@ -50,10 +46,10 @@ function emitting<Answer>(work: (emit: Emit) => Promise<Answer>): Emitting<Answe
           controller.error(error);
         },
       );
-    },
-  });
-  const answered = answer as unknown as Promise<Answer>;
-  return { begun: Promise.race([first, answered]), body, answer: answered };
+    });
+  };
+  const body = new ReadableStream<Uint8Array>({ start });
+  return { begun, body };
 }
 
 /** The hand-off as one zip: the same files as the command line writes. */
@@ -68,9 +64,9 @@ export function handOffRoutes(deps: Deps): Hono {
     const { document, name } = stored;
     const own = await ownFontsOf(deps, document, signal);
     const input = { document, options, ownFonts: own.metrics, ownFiles: own.files };
-    const { begun, body, answer } = emitting((emit) => deps.compute.run('hand-off', input, signal, emit));
+    const { begun, body } = emitting((emit) => deps.compute.run('hand-off', input, signal, emit));
     // Whatever is wrong is told by the answer, as long as nothing of it is on its way.
-    if ((await Promise.race([begun, answer])) === null) throw PROBLEMS.noHeader();
+    if ((await begun) === null) throw PROBLEMS.noHeader();
     return context.body(body, 200, {
       'content-type': 'application/zip',
       'cache-control': 'no-store',

@@ -2,6 +2,7 @@ import { Hono, type Context } from 'hono';
 import { cutText } from '@hamaca/core';
 import { object, string, ValidationError } from 'yup';
 import type { Deps } from '../deps.ts';
+import { jsonRefusal } from '../json-text.ts';
 import { PROBLEMS } from '../problem.ts';
 import { siteIdOf } from '../site-id.ts';
 import { createEditQueue } from '../saving/edit-queue.ts';
@@ -100,9 +101,8 @@ export function siteRoutes(deps: Deps): Hono {
     const read = await deps.compute.run('read-site', await context.req.text(), context.req.raw.signal);
     switch (read.kind) {
       case 'not-json':
-        throw PROBLEMS.notJson(`${read.reason}.`);
       case 'half-character':
-        throw PROBLEMS.halfCharacter(read.path);
+        throw jsonRefusal(read);
       case 'invalid':
         throw PROBLEMS.invalid(read.problems);
       case 'site':

@@ -5,7 +5,7 @@ import type { Piece } from '../../kinds/site.ts';
 import { styleRule, type ConditionalRule } from '../../print/trees.ts';
 import { ownRoot, within, type CompileContext } from '../context.ts';
 import { placeOf } from '../place.ts';
-import { below } from '../shown.ts';
+import { below, media } from '../shown.ts';
 
 /**
  * Where a part has folded away: the stylesheet tells the script so, and hides it until it stands at its berth. Without
@@ -25,10 +25,13 @@ export function foldingRules(
 
 /** Where a box goes to a berth below a width. */
 function goingRules(width: number, box: string, out: Out): ConditionalRule[] {
-  const query = width === Infinity ? '' : `(width < ${width}px) and `;
   return [
     styleRule(out.within(`.${box}`), [[out.variable('folds'), '1']], ...below(width)),
-    styleRule(`${out.unready} .${box}:not(dialog *)`, [out.waits], `@media ${query}(scripting: enabled)`),
+    styleRule(
+      `${out.unready} .${box}:not(dialog *)`,
+      [out.waits],
+      ...media(width === Infinity ? '' : `(width < ${width}px)`, '(scripting: enabled)'),
+    ),
   ];
 }
 

@@ -1,11 +1,11 @@
 import { partKind } from '../../kinds/catalogue.ts';
-import { standsIn } from '../../kinds/folds.ts';
+import { isShownIn, standsIn } from '../../kinds/folds.ts';
 import { NO_SCRIPT, type Fragment, type Rules, type SectionOut } from '../../kinds/out.ts';
 import { findPlaced, findSection, type PlacedPart } from '../../kinds/placed.ts';
 import type { Part, Piece, Section } from '../../kinds/site.ts';
 import { within, type CompileContext } from '../context.ts';
 import { placeOf, under } from '../place.ts';
-import { bandsWhere, below } from '../shown.ts';
+import { bandsWhere, below, media } from '../shown.ts';
 import { foldingRules } from './folding.ts';
 import { OutOf } from './out-of.ts';
 import { PartOutOf, type Shared } from './part-out.ts';
@@ -51,7 +51,7 @@ export class SectionOutOf extends OutOf implements SectionOut {
   }
 
   whereNone(parts: readonly Part[], rules: Rules) {
-    return this.#emptyWidths(parts).flatMap((width) => under(rules, width === '' ? [] : [`@media ${width}`]));
+    return this.#emptyWidths(parts).flatMap((width) => under(rules, media(width)));
   }
 
   hiddenWhereNone(parts: readonly Part[], slot: string) {
@@ -59,7 +59,7 @@ export class SectionOutOf extends OutOf implements SectionOut {
   }
 
   hiddenOnceEmpty(slot: string, bands: readonly string[]) {
-    const isHidden = (band: number) => !bands.includes(this.site.bands[band]?.id ?? '');
+    const isHidden = (band: number) => !isShownIn({ bands }, this.site, band);
     return this.#hiddenAt(bandsWhere(this.site, isHidden), slot);
   }
 
@@ -71,11 +71,8 @@ export class SectionOutOf extends OutOf implements SectionOut {
   #hiddenAt(widths: readonly string[], slot: string) {
     const box = `.${this.class(slot)}`;
     return widths.flatMap((width) => [
-      ...under([[`${this.ready} ${box}`, [['display', 'none']]]], width === '' ? [] : [`@media ${width}`]),
-      ...under(
-        [[`${this.unready} ${box}`, [this.waits]]],
-        [`@media ${width === '' ? '' : `${width} and `}(scripting: enabled)`],
-      ),
+      ...under([[`${this.ready} ${box}`, [['display', 'none']]]], media(width)),
+      ...under([[`${this.unready} ${box}`, [this.waits]]], media(width, '(scripting: enabled)')),
     ]);
   }
 

@@ -1,5 +1,4 @@
-import { own } from '../../base/json.ts';
-import { isRecord } from '../../base/json.ts';
+import { isRecord, own } from '../../base/json.ts';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { cssString } from '../../print/css.ts';
 import { refusePicture } from '../picture.ts';

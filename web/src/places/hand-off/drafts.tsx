@@ -1,5 +1,6 @@
 import { draftsOf, type Edit, type Site } from '@hamaca/core';
 import { Button } from '../../ui/button.tsx';
+import { keepChoice, keptChoice } from '../../store/hand-off-choices.ts';
 import { useEdit } from '../../store/open-site.tsx';
 
 /** A piece or menu that is a draft, or was one. */
@@ -29,25 +30,15 @@ function entriesOf(site: Site): readonly DraftEntry[] {
 const namesOf = (site: Site): ReadonlyMap<string, string> =>
   new Map([...site.pieces, ...site.menus].map(({ id, name }) => [id, name]));
 
-const keyOf = (id: string) => `hamaca.drafts.${id}`;
-
 /** Notes what is a draft while a hand-off is taken, so that the next one can say what was let go since. */
 export function noteDrafts(id: string, site: Site): void {
-  try {
-    localStorage.setItem(keyOf(id), JSON.stringify(entriesOf(site).map((entry) => entry.id)));
-  } catch {
-    // Where nothing can be kept, nothing is told of it later.
-  }
-}
-
-/** Ids of what was a draft when the site was last handed over from this browser. */
-function draftsBefore(id: string): readonly string[] {
-  try {
-    const kept: unknown = JSON.parse(localStorage.getItem(keyOf(id)) ?? '[]');
-    return Array.isArray(kept) ? kept.filter((entry): entry is string => typeof entry === 'string') : [];
-  } catch {
-    return [];
-  }
+  keepChoice(
+    'drafts',
+    id,
+    entriesOf(site)
+      .map((entry) => entry.id)
+      .join(' '),
+  );
 }
 
 /** What is a draft and so left out, and what was let go since the last hand-off: told before anything is taken. */
@@ -56,7 +47,9 @@ export function Drafts({ site, id }: { readonly site: Site; readonly id: string 
   const entries = entriesOf(site);
   const names = namesOf(site);
   const now = new Set(entries.map((entry) => entry.id));
-  const letGo = draftsBefore(id).filter((before) => !now.has(before) && names.has(before));
+  const letGo = keptChoice('drafts', id)
+    .split(' ')
+    .filter((before) => !now.has(before) && names.has(before));
   if (entries.length + letGo.length === 0) return null;
   return (
     <section aria-label="Drafts" className="border-b border-twine px-5 py-3 text-bench">

@@ -58,21 +58,29 @@ export const start: Start = (root, at, on, html, undo) => {
   for (const button of buttons) {
     const item = itemOf(button);
     // A branch that unfolds in place shows from the start where the page is that one is on.
-    if (button.closest('nav') && !floats(button) && boxOf(button).querySelector('[aria-current]'))
+    if (button.closest('nav') && !floats(button) && boxOf(button).querySelector('[aria-current]')) {
       set(button, true);
+      kept.add(button);
+    }
     let timer: ReturnType<typeof setTimeout>;
     const isPointed = (event: PointerEvent) => {
       clearTimeout(timer);
-      return event.pointerType === 'mouse' && floats(button) && button.matches(`[${at('hover')}] *`);
+      return event.pointerType === 'mouse' && button.matches(`[${at('hover')}] *`);
     };
-    // The first click on what a mouse opened by pointing keeps it open, as it would have opened it.
+    // The first click on what a mouse opened by pointing keeps it open, as it would have opened it: also where the box,
+    // once open, has no room beside and unfolds in place.
     on(button, 'click', (event: PointerEvent) => {
       // Asked first whatever the answer: what pointing was about to open, the click opens for good.
       set(button, (isPointed(event) && !kept.has(button)) || !isOpen(button));
       if (isOpen(button)) kept.add(button);
     });
     on(item, 'pointerenter', (event: PointerEvent) => {
-      if (isPointed(event) && !isOpen(button) && !lyingOpen(item).some((other) => kept.has(other)))
+      if (
+        isPointed(event) &&
+        floats(button) &&
+        !isOpen(button) &&
+        !lyingOpen(item).some((other) => kept.has(other))
+      )
         timer = setTimeout(
           () => {
             leave(item);
@@ -82,7 +90,7 @@ export const start: Start = (root, at, on, html, undo) => {
         );
     });
     on(item, 'pointerleave', (event: PointerEvent) => {
-      if (isPointed(event))
+      if (isPointed(event) && floats(button))
         timer = setTimeout(() => {
           if (!kept.has(button) && !boxOf(button).querySelector(':focus')) set(button);
         }, 250);

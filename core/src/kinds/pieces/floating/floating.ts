@@ -8,10 +8,10 @@ import { newPart } from '../../new-part.ts';
 import {
   fragment,
   joined,
-  MAY_MOVE,
+  movesOnceReady,
   NO_SCRIPT,
-  SCRIPT,
   PRINT,
+  waitsForScript,
   widely,
   type Fragment,
   type PieceOut,
@@ -113,12 +113,8 @@ function appearRules(out: PieceOut): readonly ConditionalRule[] {
       ['opacity', '0'],
       ['visibility', 'hidden'],
     ]),
-    styleRule(
-      `${out.own}[${out.attribute('ready')}=true]`,
-      [['transition', `opacity ${TIME}, visibility ${TIME}`]],
-      MAY_MOVE,
-    ),
-    styleRule(`${out.own}:not([${out.attribute('ready')}])`, [out.waits], SCRIPT),
+    ...movesOnceReady(out, `opacity ${TIME}, visibility ${TIME}`),
+    waitsForScript(out),
   ];
 }
 

@@ -15,8 +15,8 @@ import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import {
   fragment,
   joined,
-  MAY_MOVE,
-  SCRIPT,
+  movesOnceReady,
+  waitsForScript,
   widely,
   type Fragment,
   type PieceOut,
@@ -125,9 +125,7 @@ const TIME = '250ms';
 /** What hides while the page is scrolled its way, unless attention is in it. */
 function hiding(own: string, away: string, way: string, out: PieceOut): ConditionalRule[] {
   return [
-    // What the look says of its motion wins over this, and nothing moves before the script is there.
-    styleRule(out.own, [['transition', `translate ${TIME}`]], MAY_MOVE),
-    styleRule(`${out.own}:not([${out.attribute('ready')}=true])`, [['transition', 'none']], MAY_MOVE),
+    ...movesOnceReady(out, `translate ${TIME}`),
     styleRule(`${own}${away}:not(:focus-within)`, [['translate', way]]),
   ];
 }
@@ -171,7 +169,7 @@ function standRules(header: Header, stand: Stand, out: PieceOut): ConditionalRul
           `0 calc(-100% - ${offset === '0' ? '0px' : offset})`,
           out,
         ),
-        styleRule(`${own}:not([${out.attribute('ready')}])`, [out.waits], SCRIPT),
+        waitsForScript(out),
       ];
     case 'stays at the bottom':
       return [

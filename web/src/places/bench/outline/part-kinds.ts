@@ -6,7 +6,6 @@ import {
   pieceKind,
   partKindById,
   PARTS,
-  slotsOf,
   uniqueName,
   type Icon,
   type Part,
@@ -24,9 +23,6 @@ export interface NewPart {
   /** Why it cannot be added now, or null. */
   readonly refused: string | null;
 }
-
-/** The slot that stands for a part as a whole. */
-export const firstSlot = (kind: PartKindId): string => Object.keys(slotsOf(kind))[0] ?? '';
 
 /** The parts that can be added to a region, in the order they are offered. */
 export function newParts(site: Site, region: Region): NewPart[] {

@@ -1,5 +1,6 @@
 import {
   arrivingAt,
+  firstSlot,
   foldOf,
   idsOf,
   kindLabel,
@@ -16,7 +17,6 @@ import { Actions } from '../../../ui/actions.tsx';
 import { Line, useFolded } from './line.tsx';
 import { useOutlineSite } from './outline-site.tsx';
 import { useDraggedPart } from './part-drag.ts';
-import { firstSlot } from './part-kinds.ts';
 import { stepPlace } from './part-moves.ts';
 import { takeBack } from '../single-link.ts';
 import { slotLines, type SlotLine } from './slot-lines.ts';

@@ -12,6 +12,7 @@ import {
   type Region,
   type Section,
   type SectionKindId,
+  firstSlot,
 } from '@hamaca/core';
 import { Fragment } from 'react';
 import { selectMade } from '../../../store/bench-store.ts';
@@ -19,7 +20,7 @@ import { useEdit } from '../../../store/open-site.tsx';
 import { Actions, type Action } from '../../../ui/actions.tsx';
 import { Line, OutlineRow, useFolded } from './line.tsx';
 import { useOutlineSite } from './outline-site.tsx';
-import { firstSlot, makeNewPart, newParts } from './part-kinds.ts';
+import { makeNewPart, newParts } from './part-kinds.ts';
 import { PartLines } from './part-lines.tsx';
 import { slotLines } from './slot-lines.ts';
 

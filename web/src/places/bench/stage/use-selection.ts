@@ -8,7 +8,7 @@ import {
   ownersOf,
   pieceKind,
   slotKind,
-  slotsOf,
+  firstSlot,
   type ElementMap,
   type Owner,
   type Piece,
@@ -25,12 +25,12 @@ export function selectFirst(site: Site, piece: Piece): void {
   const first = menu ?? owners[0];
   if (!first) return;
   if (menu) selectSlot(menu.id, 'link', 1);
-  else selectSlot(first.id, firstSlot(first), null);
+  else selectSlot(first.id, wholeSlot(first), null);
 }
 
 /** The slot of the whole thing: of a piece its root, of anything else its first one. */
-const firstSlot = (owner: Owner) =>
-  owner.sort === 'piece' ? pieceKind(owner.piece).rootSlot : (Object.keys(slotsOf(owner.kind))[0] ?? '');
+const wholeSlot = (owner: Owner) =>
+  owner.sort === 'piece' ? pieceKind(owner.piece).rootSlot : firstSlot(owner.kind);
 
 /** Whether what is selected belongs to the piece that is worked at, folds into it, or is of a panel that opens from it. */
 export function isOnBench(site: Site, piece: Piece, selected: SlotRef): boolean {

@@ -4,7 +4,7 @@ import {
   menuLines,
   partsShowing,
   placementsOf,
-  slotsOf,
+  firstSlot,
   slugify,
   uniqueName,
   type LinkFormatName,
@@ -143,7 +143,7 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
           className="!h-6"
           title="Style it on the bench"
           onClick={() => {
-            selectSlot(part.id, Object.keys(slotsOf(part.kind))[0] ?? '', null);
+            selectSlot(part.id, firstSlot(part.kind), null);
             void navigate(`/sites/${siteId}/bench/${piece.id}`);
           }}
         >

@@ -54,7 +54,7 @@ export function createOutlineActions(store: SiteStore, menuId: string): OutlineA
   };
   const edit = (wanted: Edit, label: string) => store.edit(wanted, label);
 
-  const putIn = (place: ItemPlace, links: NewItems, label: string, instead: MenuItem | null) => {
+  const insertAt = (place: ItemPlace, links: NewItems, label: string, instead: MenuItem | null = null) => {
     const before = new Set(itemsOf(site()).keys());
     const adding = { name: 'add-items', args: { place, ...links } } as const;
     const wanted: Edit = instead
@@ -72,9 +72,6 @@ export function createOutlineActions(store: SiteStore, menuId: string): OutlineA
       added.filter((id) => itemsOf(site()).get(id)?.parent?.id === place.parent).at(-1) ?? first,
       visibleIds(),
     );
-  };
-  const insertAt: OutlineActions['insertAt'] = (place, links, label) => {
-    putIn(place, links, label, null);
   };
   const addAt = (place: ItemPlace) => {
     const id = newLinkId();
@@ -103,7 +100,7 @@ export function createOutlineActions(store: SiteStore, menuId: string): OutlineA
       const line = caret === null ? undefined : itemsOf(site()).get(caret)?.item;
       // A line that was only made to be filled gives its place to what is pasted there.
       const instead = line && isUnfilled(line) ? line : null;
-      putIn(placeAfter(site(), menu(), caret, folded), links, label, instead);
+      insertAt(placeAfter(site(), menu(), caret, folded), links, label, instead);
     },
     step: (step, column) => {
       const ids = selectedIds();

@@ -169,6 +169,7 @@ export function OutlineLine({
       {(drop === 'before' || drop === 'after') && (
         <span
           aria-hidden="true"
+          data-drop={drop}
           className={`absolute right-0 z-20 h-[3px] bg-ochre ${drop === 'before' ? '-top-[2px]' : '-bottom-[2px]'}`}
           style={{ left: indent + 24 }}
         />
