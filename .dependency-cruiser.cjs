@@ -32,7 +32,7 @@ const below = {
   layout: [...floor, 'kinds', 'resolve', 'links'],
   advice: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout'],
   output: [...floor, 'kinds', 'resolve', 'links', 'layout'],
-  check: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout', 'output'],
+  check: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout', 'advice', 'output'],
   formats: [...floor, 'kinds', 'load', 'resolve', 'links', 'edit', 'layout', 'output'],
   starters: [...floor, 'kinds', 'migrate', 'edit'],
 };

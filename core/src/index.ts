@@ -252,6 +252,7 @@ export { isGzip, isZip, unpackGzip, unpackZip } from './formats/pages/unpack.ts'
 export { printDesignTokens } from './formats/palette/design-tokens.ts';
 export {
   asSwatches,
+  bringColours,
   type NamedColour,
   printPaletteCss,
   printPaletteGpl,
@@ -265,5 +266,10 @@ export type { Panel } from './kinds/pieces/panel/shape.ts';
 export { STARTERS } from './starters/designs.ts';
 export { createPlainSite } from './starters/plain.ts';
 export { type Starter, STARTER_TAGS, type StarterTag } from './starters/starter.ts';
+export { addAtHome, readableEdits } from './advice/at-home.ts';
+export { languageEdits } from './advice/speaking.ts';
+export { noticeLanguage } from './text/languages/notice.ts';
+export { LANGUAGES, type Language } from './text/languages/languages.ts';
+export { languageOf } from './text/languages/words.ts';
 export { designWithRoom, siteWithRoom } from './advice/room.ts';
 export { whatIfs, type WhatIf } from './advice/what-ifs.ts';

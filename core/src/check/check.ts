@@ -1,12 +1,12 @@
 import type { SingleEdit } from '../edit/operations.ts';
 import type { PlacedItem } from '../kinds/content.ts';
 import type { Piece, Site } from '../kinds/site.ts';
-import type { Owner, PlacedPart } from '../kinds/placed.ts';
+import type { PlacedPart } from '../kinds/placed.ts';
 import type { Measurer } from '../text/measure.ts';
 import type { RowFit } from '../layout/fit.ts';
 import type { Cell } from '../model/look.ts';
 import type { Menu } from '../model/site-content.ts';
-import type { SlotKind } from '../model/slot.ts';
+import type { LookPlace } from '../advice/contrast.ts';
 
 /** How a check came out where it did not pass: it fails, it should be looked at, or it cannot be known. */
 export type Outcome = 'fail' | 'look' | 'unknown';
@@ -91,13 +91,6 @@ export interface Objection {
   readonly evidence: string;
   readonly fix?: Fix;
   readonly at?: Spot;
-}
-
-/** One slot of one owner. */
-export interface LookPlace {
-  readonly owner: Owner;
-  readonly slot: string;
-  readonly kind: SlotKind;
 }
 
 /** What is checked, by sort: the place a check looks at, and what it is told. */

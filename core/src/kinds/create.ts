@@ -1,5 +1,5 @@
 import { countingIds } from '../base/ids.ts';
-import { initialOf, type Shape } from '../model/shape/field.ts';
+import { initialOf, type RegionForm, type Shape } from '../model/shape/field.ts';
 import type { Look } from '../model/look.ts';
 import { partKindById } from './catalogue.ts';
 import type { NewPartWorld } from './kind.ts';
@@ -25,11 +25,12 @@ export function makePart<Id extends PartKindId>(
   } as unknown as PartOfKind<Id>;
 }
 
-/** What a new part of a site is made from. */
-export function newPartWorld(site: Site): NewPartWorld {
+/** What a new part of a site is made from, in a region of a form. */
+export function newPartWorld(site: Site, form: RegionForm = 'row'): NewPartWorld {
   const taken = new Set(idsOf(site));
   return {
     site,
+    form,
     panels: panelsOf(site).map((panel) => panel.id),
     freshId: (word) => {
       const id = countingIds(word, taken)();

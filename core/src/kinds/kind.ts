@@ -55,6 +55,8 @@ export interface NewPartWorld {
   readonly panels: readonly string[];
   /** Ids for what is in it. */
   readonly freshId: (word: string) => string;
+  /** How the region it comes into arranges what stands in it. */
+  readonly form: RegionForm;
 }
 
 /** A box that lies behind a slot, innermost first: a slot of the same part, at a level of its menu. */
@@ -133,6 +135,8 @@ export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id
   readonly extent?: (section: SectionOf<S>, at: SectionExtents) => Extent;
   /** The width in px its content keeps to while its fill goes on to the edges; null where it grows. */
   readonly contained?: (section: SectionOf<S>) => number | null;
+  /** How its parts stand where that is its own choice; otherwise as its fields say. */
+  readonly form?: (section: SectionOf<S>) => RegionForm;
   /** The slot that lies behind what stands in it. */
   readonly ground: string;
   /** Whether a slot of its own is there at all. */

@@ -72,7 +72,7 @@ function placeSection(piece: Piece, kind: SectionKindId, section: Section, path:
     regions.push({
       id: `${section.id}.${list.name}`,
       name: list.field.label,
-      form: list.spec.form ?? 'row',
+      form: sectionKind(kind).form?.(section as never) ?? list.spec.form ?? 'row',
       piece,
       section,
       parts,

@@ -1,3 +1,4 @@
+import { speaking } from '../advice/speaking.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import { makePart, newPartWorld } from '../kinds/create.ts';
@@ -197,16 +198,19 @@ export function applyPanelStarter(site: Site, panel: Panel, starter: PanelStarte
     })
     .filter(({ parts }, _index, all) => parts.length > 0 || all.every((one) => one.parts.length === 0));
   return {
-    pieces: [
-      {
-        ...panel,
-        ...(initialOf(SETTINGS) as Partial<Panel>),
-        ...starter.settings,
-        blocks: blocks.length > 0 ? blocks : panel.blocks,
-        look: starter.look,
-      },
-      ...hostsOf(site, panel, arriving, starter),
-    ],
+    pieces: speaking<Design['pieces']>(
+      [
+        {
+          ...panel,
+          ...(initialOf(SETTINGS) as Partial<Panel>),
+          ...starter.settings,
+          blocks: blocks.length > 0 ? blocks : panel.blocks,
+          look: starter.look,
+        },
+        ...hostsOf(site, panel, arriving, starter),
+      ],
+      site.language,
+    ),
     icons: [],
     typeStyles: {},
   };

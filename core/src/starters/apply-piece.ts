@@ -1,3 +1,4 @@
+import { speaking } from '../advice/speaking.ts';
 import { uniqueTitle } from '../base/ids.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { itemsOf } from '../kinds/content.ts';
@@ -312,5 +313,9 @@ export function applyPieceStarter(
   starter: PieceStarter,
   world: StarterWorld,
 ): Design {
-  return { pieces: [madeOf(site, piece, starter, world)], icons: [], typeStyles: {} };
+  return {
+    pieces: [speaking(madeOf(site, piece, starter, world), site.language)],
+    icons: [],
+    typeStyles: {},
+  };
 }

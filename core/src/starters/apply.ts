@@ -1,3 +1,4 @@
+import { speaking } from '../advice/speaking.ts';
 import { countingIds } from '../base/ids.ts';
 import { partKind } from '../kinds/catalogue.ts';
 import { shownLinks } from '../kinds/content.ts';
@@ -194,7 +195,8 @@ export function applyStarter(site: Site, header: Header, starter: Starter): Desi
     taken.add(next);
     return next;
   };
-  const world: NewPartWorld = { site, panels: panelsOf(site).map((panel) => panel.id), freshId };
+  const panels = panelsOf(site).map(({ id }) => id);
+  const world: NewPartWorld = { site, panels, freshId, form: 'row' };
   const foldBand = foldBandOf(site, header);
   const { panel, berth } = preparePanel(site, header, starter, world, fitLook(starter.panel.look, foldBand));
   const icons: Icon[] = [];
@@ -204,7 +206,10 @@ export function applyStarter(site: Site, header: Header, starter: Starter): Desi
   const rows = foldBand === null ? made : foldMenu(made, foldBand, berth);
   const { menu, title, action } = starter.type;
   return {
-    pieces: [{ ...header, over: starter.over, rows, look: fitLook(lookOf(starter), foldBand) }, panel],
+    pieces: speaking<Design['pieces']>(
+      [{ ...header, over: starter.over, rows, look: fitLook(lookOf(starter), foldBand) }, panel],
+      site.language,
+    ),
     icons,
     typeStyles: { menu, title, action },
   };

@@ -1,6 +1,8 @@
+import { speaking } from '../advice/speaking.ts';
 import type { Menu, Page } from '../model/site-content.ts';
 import type { Site } from '../kinds/site.ts';
 import { makePart } from '../kinds/create.ts';
+import { FLOATING_BOX } from '../kinds/parts/menu/slots.ts';
 import { PANEL } from '../kinds/pieces/panel/panel.ts';
 import { createBlock } from '../kinds/sections/block/block.ts';
 import { createRow } from '../kinds/sections/row/shape.ts';
@@ -12,6 +14,9 @@ export interface SiteSeed {
   readonly url: string;
   readonly menu: Pick<Menu, 'items'>;
   readonly pages: readonly Page[];
+  /** The language its visitors read, as a tag (BCP 47), and the way that is written; English where they are left out. */
+  readonly language?: string;
+  readonly direction?: Site['direction'];
 }
 
 /**
@@ -19,14 +24,15 @@ export interface SiteSeed {
  * pair of text and fill in it passes WCAG 2.2 AA.
  */
 export function createPlainSite(seed: SiteSeed): Site {
+  const { language = 'en' } = seed;
   const menu: Menu = { id: 'main', name: 'Main', items: seed.menu.items };
   return {
     format: 'hamaca-site',
     formatVersion: FORMAT_VERSION,
     name: seed.name,
     url: seed.url,
-    language: 'en',
-    direction: 'ltr',
+    language,
+    direction: seed.direction ?? 'ltr',
     palette: [
       { id: 'slate', name: 'Slate', value: '#1f2a37' },
       { id: 'white', name: 'White', value: '#ffffff' },
@@ -54,37 +60,40 @@ export function createPlainSite(seed: SiteSeed): Site {
     pages: seed.pages,
     icons: [],
     menus: [menu],
-    pieces: [
-      {
-        kind: 'header',
-        id: 'header',
-        name: 'Header',
-        over: false,
-        rows: [
-          {
-            ...createRow('row-main', 'Main'),
-            zones: {
-              start: [makePart('logo', 'logo', { text: seed.name })],
-              middle: [
-                makePart('menu', 'menu-main', {
-                  menu: menu.id,
-                  folds: { from: 'phone', berth: 'panel-berth' },
-                  look: PLAIN_MENU_LOOK,
-                }),
-              ],
-              end: [makePart('opener', 'opener', { panel: 'panel' })],
+    pieces: speaking<Site['pieces']>(
+      [
+        {
+          kind: 'header',
+          id: 'header',
+          name: 'Header',
+          over: false,
+          rows: [
+            {
+              ...createRow('row-main', 'Main'),
+              zones: {
+                start: [makePart('logo', 'logo', { text: seed.name })],
+                middle: [
+                  makePart('menu', 'menu-main', {
+                    menu: menu.id,
+                    folds: { from: 'phone', berth: 'panel-berth' },
+                    look: PLAIN_MENU_LOOK,
+                  }),
+                ],
+                end: [makePart('opener', 'opener', { panel: 'panel' })],
+              },
+              look: { row: { all: { rest: { phone: { paddingInline: 16, gap: 8 } } } } },
             },
-            look: { row: { all: { rest: { phone: { paddingInline: 16, gap: 8 } } } } },
-          },
-        ],
-        look: {},
-      },
-      {
-        ...PANEL.create({ id: 'panel', name: 'Menu', freshId: () => 'panel-block', site: null }),
-        blocks: [createBlock('panel-block', 'Content', [makePart('berth', 'panel-berth')])],
-        look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } },
-      },
-    ],
+          ],
+          look: {},
+        },
+        {
+          ...PANEL.create({ id: 'panel', name: 'Menu', freshId: () => 'panel-block', site: null }),
+          blocks: [createBlock('panel-block', 'Content', [makePart('berth', 'panel-berth')])],
+          look: { close: { all: { hover: { all: { fill: { role: 'soft' } } } } } },
+        },
+      ],
+      language,
+    ),
     sameLooks: [],
     scenes: [
       { id: 'blank', name: 'Blank page', kind: 'blank', ground: '#ffffff' },
@@ -103,5 +112,5 @@ const PLAIN_MENU_LOOK = {
       hover: { all: { fill: { role: 'soft' } } },
     },
   },
-  submenu: { '2': { rest: { all: { paddingInline: 8, paddingBlock: 8, radius: 8, gap: 2 } } } },
+  submenu: { '2': { rest: { all: FLOATING_BOX, phone: { shadow: { shadows: [] } } } } },
 } as const;

@@ -1,4 +1,4 @@
-import { LANGUAGE_TAG, SITE_ADDRESS, type Site } from '@hamaca/core';
+import { LANGUAGE_TAG, languageEdits, languageOf, SITE_ADDRESS, type Site } from '@hamaca/core';
 import type { ReactNode } from 'react';
 import { CommandButton } from './commands/command-button.tsx';
 import { Choice } from '../ui/choice.tsx';
@@ -21,6 +21,17 @@ export function SiteDetails({ onClose }: { readonly onClose: () => void }) {
   const edit = useEdit();
   const set = (fields: Partial<Site>, label: string) => {
     edit({ name: 'set-site', args: fields }, label);
+    return null;
+  };
+  const known = languageOf(site.language);
+  /** Built-in words go along with the language, and so does the way it is written. */
+  const speak = (language: string) => {
+    const direction = languageOf(language)?.direction ?? site.direction;
+    const edits = [
+      { name: 'set-site', args: { language, direction } } as const,
+      ...languageEdits(site, language),
+    ];
+    edit({ name: 'several', args: { edits } }, 'Site language');
     return null;
   };
   return (
@@ -52,12 +63,15 @@ export function SiteDetails({ onClose }: { readonly onClose: () => void }) {
             className="w-24"
             value={site.language}
             onCommit={(language) =>
-              LANGUAGE_TAG.test(language)
-                ? set({ language }, 'Site language')
-                : 'A language tag such as en or pt-BR.'
+              LANGUAGE_TAG.test(language) ? speak(language) : 'A language tag such as en or pt-BR.'
             }
           />
         </Line>
+        <p className="pl-[118px] text-small text-ink-faint">
+          {known
+            ? `${known.name}: built-in words such as “${known.words[0]}” are said in it; words that were changed stay.`
+            : 'Built-in words such as “Menu” are not known in it and stay as they are.'}
+        </p>
         <Line label="Direction">
           <span>
             <Choice

@@ -1,9 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
-import { DEMO } from '../../../test/demo.ts';
+import { DEMO, MARISMA } from '../../../test/demo.ts';
+import { after } from '../../../test/pieces.ts';
+import { randomSite, seeded } from '../../../test/random-site.ts';
+import type { Site } from '../../kinds/site.ts';
+import { colourOf } from '../../resolve/colours.ts';
+import { ROLES, type ColourValue } from '../../values/values.ts';
 import { dominantColours } from '../../colour/dominant.ts';
 import { formatColour } from '../../colour/colour.ts';
 import { printDesignTokens } from './design-tokens.ts';
-import { asSwatches, printPaletteCss, printPaletteGpl, readPalette } from './palette-files.ts';
+import { asSwatches, bringColours, printPaletteCss, printPaletteGpl, readPalette } from './palette-files.ts';
 
 const colours = (text: string) => readPalette(text).colours.map(({ name, value }) => `${name} ${value}`);
 const own = DEMO.palette.map((swatch) => `${swatch.name} ${'value' in swatch ? swatch.value : ''}`);
@@ -21,6 +26,23 @@ describe('palettes from files', () => {
     );
     expect(tokens.notes).toEqual([]);
   });
+  test.each([...Array(12).keys()])(
+    'our own design tokens change nothing where they come from, roles included (%i)',
+    (seed) => {
+      const site = seed === 0 ? MARISMA : randomSite(seeded(seed));
+      const { colours: read, notes } = readPalette(printDesignTokens(site));
+      expect(notes).toEqual([]);
+      expect(read.filter(({ role }) => role !== undefined).map(({ role }) => role)).toEqual([...ROLES]);
+      expect(bringColours(site, read)).toEqual([]);
+      // Elsewhere every swatch comes by its name, and every role has the colour it had.
+      const there = after(DEMO, { name: 'several', args: { edits: bringColours(DEMO, read) } });
+      const shown = (one: Site, value: ColourValue) => formatColour(colourOf(one, value));
+      for (const role of ROLES) expect([role, shown(there, { role })]).toEqual([role, shown(site, { role })]);
+      expect(there.palette.map(({ name }) => name)).toEqual(
+        expect.arrayContaining(site.palette.map(({ name }) => name)),
+      );
+    },
+  );
   test('design tokens that name one another in a long row are followed to the end, circles to none', () => {
     const chain = Object.fromEntries(
       Array.from({ length: 3000 }, (_, index) => [

@@ -6,13 +6,20 @@ import { LIMITS } from '../../values/limits.ts';
 import type { Site } from '../../kinds/site.ts';
 import type { Swatch } from '../../model/swatch.ts';
 import { isDerived } from '../../model/swatch.ts';
-import { swatchColour } from '../../resolve/colours.ts';
+import { colourOf, swatchColour } from '../../resolve/colours.ts';
+import { ROLES, type ColourValue, type Role } from '../../values/values.ts';
+import type { SingleEdit } from '../../edit/operations.ts';
+import { idsOf } from '../../kinds/placed.ts';
 
 /** A colour as a file names it. */
 export interface NamedColour {
   readonly name: string;
   /** A CSS colour. */
   readonly value: string;
+  /** The role it is the colour of, where the file says so; otherwise it is a swatch. */
+  readonly role?: Role;
+  /** Name of the swatch a role leads to. */
+  readonly follows?: string;
 }
 
 export interface ReadPalette {
@@ -64,6 +71,7 @@ function tokenColour(value: unknown): string | null {
 interface Token {
   readonly path: readonly string[];
   readonly value: unknown;
+  readonly description: string;
 }
 
 /** Every colour token; a group's type holds for those in it. */
@@ -76,7 +84,13 @@ function collectTokens(
   if (path.length > MOST_DEPTH) return;
   const own = node['$type'] ?? type;
   if ('$value' in node) {
-    if (own === 'color') found.push({ path, value: node['$value'] });
+    const description = node['$description'];
+    if (own === 'color')
+      found.push({
+        path,
+        value: node['$value'],
+        description: typeof description === 'string' ? description.trim() : '',
+      });
     return;
   }
   for (const [key, child] of Object.entries(node))
@@ -108,9 +122,19 @@ function readTokens(root: Record<string, unknown>): ReadPalette {
     for (const alias of way) ends.set(alias, at);
     return at;
   };
-  const colours = tokens.flatMap(({ path, value }): NamedColour[] => {
+  // In a file of ours swatches are called what their description says, and roles are roles.
+  const isOwn = isRecord(root['swatch']) && isRecord(root['role']);
+  const nameOf = ({ path: [group], path, description }: Token) =>
+    isOwn && group === 'swatch' && description !== '' ? description : titled(path.at(-1) ?? '');
+  const colours = tokens.flatMap((token): NamedColour[] => {
+    const { path, value } = token;
     const colour = tokenColour(follow(value));
-    if (colour !== null) return [{ name: titled(path.at(-1) ?? ''), value: colour }];
+    const role = isOwn && path[0] === 'role' ? ROLES.find((one) => one === path[1]) : undefined;
+    if (colour !== null && role !== undefined) {
+      const led = byPath.get(aliasOf(value) ?? '');
+      return [{ name: `role ${role}`, value: colour, role, ...(led ? { follows: nameOf(led) } : {}) }];
+    }
+    if (colour !== null) return [{ name: nameOf(token), value: colour }];
     notes.push(`${path.join('.')} is no colour that can be read`);
     return [];
   });
@@ -243,6 +267,45 @@ export function asSwatches(colours: readonly NamedColour[], used: ReadonlySet<st
     taken.add(id);
     return { id, name: cutText(name, 80), value };
   });
+}
+
+const sameColour = (site: Site, value: ColourValue, colour: string) =>
+  formatColour(colourOf(site, value)) === formatColour(parseColour(colour) ?? NO_COLOUR);
+
+const NO_COLOUR: Rgba = { r: 0, g: 0, b: 0, a: 0 };
+
+/** What a role is set to, to have a colour: a link to a swatch where one has it, whatever its opacity. */
+function roleValue(palette: readonly Swatch[], site: Site, { value, follows }: NamedColour): ColourValue {
+  const named = palette.find(({ name }) => name === follows);
+  if (named) return { swatch: named.id };
+  const colour = parseColour(value) ?? NO_COLOUR;
+  const opaque = formatColour({ ...colour, a: 1 });
+  const alike = site.palette.find(({ id }) => sameColour(site, { swatch: id }, opaque));
+  return alike ? { swatch: alike.id, alpha: colour.a } : { literal: value };
+}
+
+/**
+ * Brings colours along: one with the name of a swatch changes that one, others are new, and roles a file tells lead where it
+ * says. What is the same already stays as it is, so that a file of our own changes nothing.
+ */
+export function bringColours(site: Site, colours: readonly NamedColour[]): readonly SingleEdit[] {
+  const known = new Map(site.palette.map((swatch) => [swatch.name.toLowerCase(), swatch]));
+  const changed = colours.filter(({ name, value, role }) => {
+    const swatch = known.get(name.toLowerCase());
+    return role === undefined && !(swatch && sameColour(site, { swatch: swatch.id }, value));
+  });
+  const swatches = asSwatches(changed, idsOf(site));
+  // A swatch that is changed keeps its id.
+  const palette = [...site.palette, ...swatches.filter(({ name }) => !known.has(name.toLowerCase()))];
+  const roles = colours.flatMap((colour): SingleEdit[] => {
+    const { role, value } = colour;
+    if (role === undefined || sameColour(site, site.roles[role], value)) return [];
+    return [{ name: 'set-role', args: { role, value: roleValue(palette, site, colour) } }];
+  });
+  return [
+    ...(swatches.length > 0 ? [{ name: 'import-swatches', args: { swatches } } as const] : []),
+    ...roles,
+  ];
 }
 
 const byte = (channel: number) => Math.round(channel * 255);

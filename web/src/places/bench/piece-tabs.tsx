@@ -1,4 +1,5 @@
 import {
+  addAtHome,
   countingIds,
   findPiece,
   idsOf,
@@ -47,7 +48,7 @@ export function usePieces(site: Site) {
         freshId: countingIds(`${made}-`, taken),
         site,
       }) as unknown as Piece;
-      if (edit({ name: 'add-piece', args: { piece } }, `Add: ${name}`)) {
+      if (edit(addAtHome(site, { name: 'add-piece', args: { piece } }), `Add: ${name}`)) {
         openMade(made, kind);
         showDesigns('of a new piece');
       }

@@ -2,6 +2,9 @@ import {
   buildMenu,
   problemInWords,
   createPlainSite,
+  languageOf,
+  LANGUAGES,
+  noticeLanguage,
   parseSiteFile,
   SITE_ADDRESS,
   siteWithRoom,
@@ -11,6 +14,7 @@ import {
 import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
+import { Choice } from '../../ui/choice.tsx';
 import { PlainBar } from '../../app/top-bar.tsx';
 import { familyList, loadFonts } from '../../media/load-fonts.ts';
 import { measurersOf } from '../../media/measurers.ts';
@@ -53,6 +57,9 @@ export function NewSitePlace() {
   const [text, setText] = useState('');
   const [failure, setFailure] = useState<{ title: string; problems: readonly Problem[] } | null>(null);
   const [creating, setCreating] = useState(false);
+  /** What was said of the language and its direction; null where it follows what is noticed. */
+  const [spoken, setSpoken] = useState<string | null>(null);
+  const [direction, setDirection] = useState<Site['direction'] | null>(null);
   const [chosen, setChosen] = useState<number | null>(null);
   // Lists in other formats are welcome in the same field.
   const read = useReadLinks(from === 'html' ? 'html' : null, text);
@@ -60,6 +67,10 @@ export function NewSitePlace() {
   const links = found?.links ?? read.links;
   const notes = found?.notes ?? read.notes;
   const built = useMemo(() => buildMenu(links, url.trim()), [links, url]);
+
+  const noticed = useMemo(() => noticeLanguage(read.links.map(({ label }) => label)), [read.links]);
+  const language = languageOf(spoken ?? noticed?.tag ?? 'en');
+  const written = direction ?? language?.direction ?? 'ltr';
 
   const create = async (site: Site) => {
     setCreating(true);
@@ -77,6 +88,8 @@ export function NewSitePlace() {
       url: url.trim(),
       menu: { items: built.items },
       pages: built.pages,
+      language: language?.tag ?? 'en',
+      direction: written,
     });
     setCreating(true);
     const fonts = await loadFonts(familyList(site));
@@ -157,6 +170,29 @@ export function NewSitePlace() {
                 </span>
               )}
             </label>
+            <div className="flex flex-wrap items-center gap-x-2 gap-y-1 text-bench">
+              <span className="font-semibold">Language</span>
+              <Choice
+                label="Language"
+                value={language?.tag ?? 'en'}
+                options={LANGUAGES.map(({ tag, name: label }) => ({ value: tag, label }))}
+                onChange={setSpoken}
+              />
+              <Choice
+                label="Direction"
+                value={written}
+                options={[
+                  { value: 'ltr', label: 'left to right' },
+                  { value: 'rtl', label: 'right to left' },
+                ]}
+                onChange={(value) => {
+                  setDirection(value as Site['direction']);
+                }}
+              />
+              <span className="text-ink-faint" role="status">
+                {spoken === null && noticed ? 'as its links seem to be written' : ''}
+              </span>
+            </div>
             <fieldset className="flex gap-2 text-bench">
               <legend className="mb-1 font-semibold">Its links</legend>
               {(['outline', 'html'] as const).map((kind) => (

@@ -1,6 +1,5 @@
 import {
-  asSwatches,
-  idsOf,
+  bringColours,
   printDesignTokens,
   printPaletteCss,
   printPaletteGpl,
@@ -73,12 +72,13 @@ function ImportDialog({ site, onClose }: { readonly site: Site; readonly onClose
   };
   const take = () => {
     // A picture's shares are for choosing only.
-    const plain = taken.map(({ name, value }) => ({ name: name.replace(/ \(\d+ %\)$/, ''), value }));
+    const plain = taken.map((colour) => ({ ...colour, name: colour.name.replace(/ \(\d+ %\)$/, '') }));
+    const edits = bringColours(site, plain);
+    if (edits.length === 0)
+      notify({ tone: 'info', text: 'These colours are all here already. Nothing was changed.' });
     if (
-      edit(
-        { name: 'import-swatches', args: { swatches: asSwatches(plain, idsOf(site)) } },
-        `Import ${taken.length} swatches`,
-      )
+      edits.length === 0 ||
+      edit({ name: 'several', args: { edits } }, `Bring ${taken.length} colours along`)
     )
       onClose();
   };
@@ -150,7 +150,7 @@ function ImportDialog({ site, onClose }: { readonly site: Site; readonly onClose
                       style={{ background: colour.value }}
                     />
                     <span className="truncate">{colour.name}</span>
-                    {known.has(colour.name.toLowerCase()) && (
+                    {(colour.role !== undefined || known.has(colour.name.toLowerCase())) && (
                       <span className="text-small text-ink-faint">changes it</span>
                     )}
                   </label>

@@ -4,7 +4,7 @@ import { compileMenu } from './compile.ts';
 import { menuExtent } from './extent.ts';
 import { everFloats } from './opening.ts';
 import { MENU_SHAPE, type MenuPart } from './shape.ts';
-import { boxedSlots, MENU_SLOTS, menuHasLevel, menuHasSlot, signIcons } from './slots.ts';
+import { boxedSlots, FLOATING_BOX, MENU_SLOTS, menuHasLevel, menuHasSlot, signIcons } from './slots.ts';
 
 /** A submenu that hangs from its link lies over the page, one that stands in the flow on what the menu stands on. */
 function behind(part: MenuPart, slot: string, level: number | null): Behind {
@@ -23,10 +23,14 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   hint: 'a placement of one of the site’s menus',
   shape: MENU_SHAPE,
   slots: MENU_SLOTS,
-  create: ({ site }) => ({
+  create: ({ site, form }) => ({
     menu: site.menus[0]?.id ?? '',
     name: site.menus[0]?.name ?? 'Menu',
-    look: { link: { all: { rest: { all: { paddingInline: 10, paddingBlock: 8 } } } } },
+    look: {
+      link: { all: { rest: { all: { paddingInline: 10, paddingBlock: 8 } } } },
+      // Where submenus lie over the page they are set off from it, whatever its colour.
+      ...(form === 'row' ? { submenu: { '2': { rest: { all: FLOATING_BOX } } } } : {}),
+    },
   }),
   refused: ({ site }) => (site.menus.length === 0 ? 'the site has no menu yet' : null),
   name: (part) => `Menu ${part.name}`,

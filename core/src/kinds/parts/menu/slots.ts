@@ -1,3 +1,4 @@
+import type { Values } from '../../../model/look.ts';
 import type { MenuItem } from '../../../model/menu-item.ts';
 import type { SiteContent } from '../../../model/site-content.ts';
 import {
@@ -142,6 +143,15 @@ export const MENU_SLOTS = {
     atLevel: { 2: { fill: { role: 'paper' }, minWidth: 220 }, 3: { opens: USUAL_OPENING[3] } },
   },
 } as const;
+
+/** How the box of a submenu that lies over the page begins. */
+export const FLOATING_BOX = {
+  paddingInline: 8,
+  paddingBlock: 8,
+  radius: 8,
+  gap: 2,
+  shadow: { shadows: [{ x: 0, y: 6, blur: 20, colour: { literal: '#00000029' } }] },
+} as const satisfies Values;
 
 export type MenuSlot = keyof typeof MENU_SLOTS;
 

@@ -160,12 +160,15 @@ function labelsBeside(stand: RingStand, { points }: Ring, out: PartOut): Conditi
   });
 }
 
-/** A label over what is beneath it, in sight while its link is pointed at or has the focus. */
+/**
+ * A label over what is beneath it, in sight while its link is pointed at or has the focus. The room between the two
+ * belongs to the link, so that the pointer can move on to the label (WCAG 2.2, 1.4.13).
+ */
 function pointedRules(out: PartOut): ConditionalRule[] {
-  const label = out.at('ring-label');
-  const link = `.${out.class('ring-link')}`;
+  const label = out.class('ring-label');
+  const pointed = out.at('ring', `>li:hover`);
   return [
-    styleRule(label, [
+    styleRule(out.at('ring-label'), [
       ['position', 'absolute'],
       ['inline-size', 'max-content'],
       // Out of sight it is still what the link is called.
@@ -173,10 +176,15 @@ function pointedRules(out: PartOut): ConditionalRule[] {
       ['pointer-events', 'none'],
       ...CUT,
     ]),
-    styleRule(
-      `${out.within(`${link}:focus-visible>.${out.class('ring-label')}`)}, ${out.within(`${link}:hover>.${out.class('ring-label')}`)}`,
-      [['opacity', '1']],
-    ),
+    styleRule(`${pointed}::before`, [
+      ['content', '""'],
+      ['position', 'absolute'],
+      ['inset', `-${APART}px`],
+    ]),
+    styleRule(`${out.within(`.${out.class('ring-link')}:focus-visible>.${label}`)}, ${pointed} .${label}`, [
+      ['opacity', '1'],
+      ['pointer-events', 'auto'],
+    ]),
   ];
 }
 

@@ -78,6 +78,11 @@ function centreOf(
 /** How many links stand in it. */
 export const ringCount = (site: Pick<Site, 'menus'>, part: RingPart): number => ringItems(site, part).length;
 
+/** The labels that show: a link without an icon has its label in sight, as its first letter alone names nothing. */
+function labelsShown(site: Pick<Site, 'menus'>, part: RingPart, said: RingLabels): RingLabels {
+  return ringItems(site, part).every(({ icon }) => icon !== undefined) ? said : 'in sight';
+}
+
 /** How the links of a ring stand in one band. */
 export function ringIn(
   site: Pick<Site, 'menus' | 'bands'>,
@@ -89,7 +94,7 @@ export function ringIn(
   const size = (slot: string) =>
     Math.max(px(looks.own(slot, 'minWidth', band)), px(looks.own(slot, 'height', band)), 1);
   const width = Math.max(SMALLEST.width, site.bands[band]?.min ?? 0);
-  const labels = said('ringLabels') as RingLabels;
+  const labels = labelsShown(site, part, said('ringLabels') as RingLabels);
   const opener = size('ring-opener');
   const target = size('ring-link');
   const form = said('ringForm') as RingForm;

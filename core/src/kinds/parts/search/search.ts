@@ -70,6 +70,24 @@ const SLOTS = {
   },
 } as const;
 
+/** Words too long for the field end in dots. */
+const ON_ONE_LINE = [
+  ['overflow', 'hidden'],
+  ['text-overflow', 'ellipsis'],
+  ['white-space', 'nowrap'],
+] as const;
+
+/** Beneath other parts the field takes the width of them all; what an icon opens stands beneath it instead of over them. */
+const stackedRules = (part: Search, out: PartOut): ConditionalRule[] => [
+  styleRule(out.at('field'), [['flex', '1']]),
+  ...(part.open
+    ? [styleRule(out.at('search'), [['align-self', 'stretch']])]
+    : [
+        styleRule(out.at('unfold'), [['align-self', 'stretch']]),
+        styleRule(out.at('unfold', `>.${out.class('search')}`), [['position', 'static']]),
+      ]),
+];
+
 function rules(part: Search, out: PartOut): ConditionalRule[] {
   const own = [
     styleRule(out.at('search'), [
@@ -82,6 +100,7 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
       ['all', 'unset'],
       ['color', 'inherit'],
       ['opacity', '0.7'],
+      ...ON_ONE_LINE,
     ]),
     styleRule(out.at('field'), [
       ['min-inline-size', '0'],
@@ -90,7 +109,8 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
     styleRule(out.at('submit'), [['flex', 'none'], CLICKABLE]),
     styleRule(out.at(box(part)), [['display', 'none']], PRINT),
   ];
-  if (part.open) return own;
+  const stacked = out.form === 'stack' ? stackedRules(part, out) : [];
+  if (part.open) return [...own, ...stacked];
   return [
     ...own,
     styleRule(out.at('unfold'), [['position', 'relative']]),
@@ -116,6 +136,7 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
       ],
       NO_SCRIPT,
     ),
+    ...stacked,
   ];
 }
 

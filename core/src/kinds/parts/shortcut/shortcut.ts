@@ -2,7 +2,7 @@ import { styleRule } from '../../../print/trees.ts';
 import { flag, referenceOrNone, text as textField } from '../../../model/shape/fields.ts';
 import { BUTTON_STATES, CONTROL_PROPERTIES, LABEL_ICON_PROPERTIES } from '../../../model/slot.ts';
 import { target } from '../../../model/target.ts';
-import type { Extent, PartExtents } from '../../extent.ts';
+import { LEAST_TARGET, type Extent, type PartExtents } from '../../extent.ts';
 import { labelWords } from '../../label-words.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
@@ -47,7 +47,13 @@ function compile(part: Shortcut, out: PartOut): Fragment {
       ),
     ],
     [
-      styleRule(out.at('shortcut'), [...IN_LINE, CLICKABLE]),
+      styleRule(out.at('shortcut'), [
+        ...IN_LINE,
+        ['justify-content', 'center'],
+        ['min-inline-size', `${LEAST_TARGET}px`],
+        ['min-block-size', `${LEAST_TARGET}px`],
+        CLICKABLE,
+      ]),
       ...(part.icon === null ? [] : iconRules(out, 'symbol', { gap: GAP, isLabelled: showsLabel(part) })),
     ],
   );
@@ -57,7 +63,8 @@ function extent(part: Shortcut, at: PartExtents): Extent {
   const words = at.words(part.label, 'shortcut');
   const content =
     part.icon === null ? words : withIconExtent(at, 'symbol', null, showsLabel(part) ? words : null);
-  return at.control([content], 'shortcut');
+  const control = at.control([content], 'shortcut');
+  return { ...control, width: Math.max(control.width, LEAST_TARGET) };
 }
 
 export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {

@@ -52,8 +52,16 @@ function rules(part: Text, out: PartOut): ConditionalRule[] {
   return [
     styleRule(out.at('text'), [
       ['display', 'flex'],
-      ['flex-wrap', 'wrap'],
-      ['align-items', 'center'],
+      // Beneath one another they do not run on as one sentence, and line up as the parts around them do.
+      ...(out.form === 'stack'
+        ? ([
+            ['flex-direction', 'column'],
+            ['align-items', 'inherit'],
+          ] as const)
+        : ([
+            ['flex-wrap', 'wrap'],
+            ['align-items', 'center'],
+          ] as const)),
     ]),
     styleRule(out.at('text', '>*'), [
       ['display', 'flex'],

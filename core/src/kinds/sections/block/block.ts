@@ -90,6 +90,7 @@ export const BLOCK: SectionKind<'block', typeof BLOCK_SHAPE> = {
     },
   },
   create: (id, name) => createBlock(id, name),
+  form: ({ flow }) => flow,
   ground: 'block',
   compile,
 };

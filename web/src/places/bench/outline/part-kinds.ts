@@ -26,7 +26,7 @@ export interface NewPart {
 
 /** The parts that can be added to a region, in the order they are offered. */
 export function newParts(site: Site, region: Region): NewPart[] {
-  const world = newPartWorld(site);
+  const world = newPartWorld(site, region.form);
   return PARTS.flatMap(({ id, label, hint }): NewPart[] => {
     const kind = partKindById(id);
     if (kind.onlyIn && kind.onlyIn !== pieceKind(region.piece).stands) return [];
@@ -38,8 +38,9 @@ export function newParts(site: Site, region: Region): NewPart[] {
 export async function makeNewPart(
   site: Site,
   kind: PartKindId,
+  form: Region['form'],
 ): Promise<{ part: Part; icons: readonly Icon[] }> {
-  const part = createPart(kind, uniqueName(kind, idsOf(site)), newPartWorld(site)) as Part;
+  const part = createPart(kind, uniqueName(kind, idsOf(site)), newPartWorld(site, form)) as Part;
   const icons: Icon[] = [];
   const drawn: Record<string, string> = {};
   for (const [field, name] of Object.entries(partKindById(kind).icons ?? {})) {

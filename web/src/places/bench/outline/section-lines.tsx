@@ -1,7 +1,9 @@
 import {
+  addAtHome,
   idsOf,
   kindLabel,
   ownersOf,
+  regionsOf,
   sectionKind,
   sectionKindsIn,
   sectionsOf,
@@ -28,9 +30,9 @@ function useAddPart() {
   const site = useOutlineSite();
   const edit = useEdit();
   return async (kind: PartKindId, place: PartPlace) => {
-    const { part, icons } = await makeNewPart(site, kind);
-    if (edit({ name: 'add-part', args: { place, part, icons } }, `Add: ${kindLabel(kind)}`))
-      selectMade(part.id, firstSlot(kind));
+    const { part, icons } = await makeNewPart(site, kind, regionsOf(site).get(place.region)?.form ?? 'row');
+    const adding = addAtHome(site, { name: 'add-part', args: { place, part, icons } });
+    if (edit(adding, `Add: ${kindLabel(kind)}`)) selectMade(part.id, firstSlot(kind));
   };
 }
 

@@ -1,4 +1,5 @@
 import {
+  addAtHome,
   idsOf,
   LINK_FORMATS,
   menuLines,
@@ -12,7 +13,9 @@ import {
   type PartPlace,
   type Site,
   kindLabel,
-  makePart,
+  newPartWorld,
+  createPart,
+  regionsOf,
   sectionsOf,
   shapeOf,
   shownItems,
@@ -68,21 +71,14 @@ function Placements({ site, menu }: { readonly site: Site; readonly menu: Menu }
   const others = partsShowing(site, menu.id).filter(({ part }) => part.kind !== 'menu');
   const place = (at: PartPlace) => {
     const id = uniqueName(`menu-part-${slugify(menu.name, 'menu')}`, idsOf(site));
-    edit(
-      {
-        name: 'add-part',
-        args: {
-          place: at,
-          part: makePart('menu', id, {
-            name: menu.name,
-            menu: menu.id,
-            opensOn: 'click',
-            look: { link: { all: { rest: { all: { paddingInline: 8, paddingBlock: 6 } } } } },
-          }),
-        },
-      },
-      `Place ${menu.name}`,
-    );
+    const world = newPartWorld(site, regionsOf(site).get(at.region)?.form);
+    const part = {
+      ...createPart('menu', id, world),
+      name: menu.name,
+      menu: menu.id,
+      opensOn: 'click',
+    } as const;
+    edit(addAtHome(site, { name: 'add-part', args: { place: at, part } }), `Place ${menu.name}`);
   };
   return (
     <span className="flex min-w-0 flex-wrap items-center gap-1">
