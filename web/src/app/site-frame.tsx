@@ -1,4 +1,6 @@
+import { useEffect } from 'react';
 import { Outlet, useLocation, useParams } from 'react-router';
+import { fetchAhead } from '../ui/ahead.ts';
 import { OpenSite, useSiteState } from '../store/open-site.tsx';
 import { WORDS } from '../words/words.ts';
 import { readAddress } from './places.ts';
@@ -8,8 +10,10 @@ const MESSAGES = { loading: WORDS.loading, missing: WORDS.siteMissing, away: WOR
 
 function Opened() {
   const status = useSiteState((state) => state.status);
+  const unsent = useSiteState((state) => state.unsent);
   // A page that is tried has nothing of the interface around it.
   const isTried = readAddress(useLocation().pathname).place === 'try';
+  useEffect(() => (status === 'ready' ? fetchAhead() : undefined), [status]);
   if (status === 'ready') {
     return (
       <div className="flex h-full flex-col">
@@ -24,7 +28,7 @@ function Opened() {
     <>
       <PlainBar />
       <p role="status" className="m-10 text-ink-soft">
-        {MESSAGES[status]}
+        {MESSAGES[status]} {status === 'missing' && unsent > 0 && WORDS.keptForReturn(unsent)}
       </p>
     </>
   );

@@ -133,3 +133,28 @@ export async function adoptPending(siteId: string, tab: string): Promise<Adopted
   }
   return { changes, broken };
 }
+
+/** How many edits of pages that were closed were never confirmed, by the id of their site. */
+export async function unsentEdits(): Promise<readonly (readonly [site: string, count: number])[]> {
+  const held = await heldLocks();
+  const counts = new Map<string, number>();
+  try {
+    for (const key of Object.keys(localStorage).filter((name) => name.startsWith(PREFIX))) {
+      const rest = key.slice(PREFIX.length);
+      const dot = rest.lastIndexOf('.');
+      const [site, owner] = [rest.slice(0, dot), rest.slice(dot + 1)];
+      // Those of a page that is open are sent by it; without locks nobody knows which are.
+      if (held === null || held.has(lockOf(owner))) continue;
+      const count = readKept(key)?.length ?? 0;
+      if (count > 0) counts.set(site, (counts.get(site) ?? 0) + count);
+    }
+  } catch {
+    // Storage that is forbidden keeps nothing.
+  }
+  return [...counts];
+}
+
+/** Throws away what was kept for a site by pages that were closed. */
+export async function dropUnsent(siteId: string, tab: string): Promise<void> {
+  await adoptPending(siteId, tab);
+}

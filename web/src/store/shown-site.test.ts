@@ -15,6 +15,7 @@ const open = () =>
     history: EMPTY_HISTORY,
     saving: 'saved',
     kept: true,
+    unsent: 0,
   }));
 const named = (name: string) => ({ ...DEMO, name });
 

@@ -457,3 +457,27 @@ test('a site that was deleted is said to be missing', async () => {
   store.edit(swatch('#111111'), 'Late');
   await until(() => store.getState().status === 'missing');
 });
+
+test('an edit made on a site that was deleted meanwhile comes back with the site', async () => {
+  server.state.deleted = true;
+  store.edit(swatch('#111111'), 'Late');
+  await until(() => store.getState().status === 'missing');
+  expect(store.getState().unsent).toBe(1);
+  expect(notices()).toEqual([]);
+  // The page is closed, and another one opened once the site is there again.
+  store.close();
+  server.state.deleted = false;
+  await open();
+  await until(() => colour(server.site()) === '#111111');
+  expect(store.getState().unsent).toBe(0);
+});
+
+test('the page itself takes it up again too, without being loaded anew', async () => {
+  server.state.deleted = true;
+  store.edit(swatch('#111111'), 'Late');
+  await until(() => store.getState().status === 'missing');
+  server.state.deleted = false;
+  Events.last?.tell('revision', '1');
+  await until(() => colour(server.site()) === '#111111');
+  expect(store.getState().status).toBe('ready');
+});

@@ -42,6 +42,8 @@ export interface SiteState {
   readonly saving: Saving;
   /** Whether the browser keeps what is not saved yet. */
   readonly kept: boolean;
+  /** How many edits are not saved yet. */
+  readonly unsent: number;
 }
 
 export interface SiteStore extends StoreApi<SiteState> {
@@ -112,6 +114,7 @@ export function openSite(id: string): SiteStore {
     history: EMPTY_HISTORY,
     saving: 'saved',
     kept: true,
+    unsent: 0,
   }));
   const book: Book = {
     base: null,
@@ -150,7 +153,7 @@ export function openSite(id: string): SiteStore {
 
   const remember = () => {
     const kept = keepPending(id, book.tab, book.pending);
-    if (kept !== store.getState().kept) store.setState({ kept });
+    store.setState({ kept, unsent: book.pending.length });
   };
 
   /** Takes a change up as made; answers false, and says why, where the server would refuse what it comes to. */
@@ -328,6 +331,12 @@ export function openSite(id: string): SiteStore {
     rebase();
   };
 
+  const waitForReturn = () => {
+    store.setState({ status: 'missing' });
+    clearTimeout(retry);
+    retry = setTimeout(() => void load(), RETRY.most);
+  };
+
   const onSendError = async (error: unknown, change: PendingChange) => {
     // What is no answer of the server is a fault of ours, and comes again however often it is tried.
     if (!(error instanceof ApiError)) {
@@ -348,8 +357,9 @@ export function openSite(id: string): SiteStore {
     const failed = (failures.get(change.id) ?? 0) + (status === 500 ? 1 : 0);
     failures.set(change.id, failed);
     if (passing && failed < MOST_FAILURES) throw error;
-    if (status === 404) store.setState({ status: 'missing' });
-    setAside(change, message);
+    // What was done in a site that is gone waits here until that comes back, or is told on Sites.
+    if (status === 404) waitForReturn();
+    else setAside(change, message);
   };
 
   const later = (error: unknown) => {
@@ -368,6 +378,7 @@ export function openSite(id: string): SiteStore {
         const sent = change;
         await sendFirst(sent).catch((error: unknown) => onSendError(error, sent));
         delay = RETRY.first;
+        if (store.getState().status === 'missing') return;
       }
       store.setState({ saving: 'saved' });
     } catch (error) {
@@ -379,7 +390,7 @@ export function openSite(id: string): SiteStore {
 
   const onEvent = ({ type, data }: SiteEvent) => {
     if (book.closed) return;
-    if (type === 'gone') store.setState({ status: 'missing' });
+    if (type === 'gone') waitForReturn();
     else if (type !== 'revision') store.setState({ saving: 'offline' });
     else if (store.getState().status === 'missing') void load();
     else if (book.pending.length > 0) void send();
@@ -407,7 +418,10 @@ export function openSite(id: string): SiteStore {
       const newest =
         adopted.changes.length > 0 ? await fetchChanges(id, { before: revision + 1 }) : { changes: [] };
       const known = new Set(newest.changes.map(({ changeId }) => changeId));
-      book.pending = adopted.changes.filter((change) => !known.has(change.id));
+      const kept = new Set(adopted.changes.map((change) => change.id));
+      // Where nothing can be kept, what this page itself made is all there is.
+      const own = book.pending.filter((change) => !kept.has(change.id));
+      book.pending = [...adopted.changes, ...own].filter((change) => !known.has(change.id));
       if (adopted.broken > 0) notify({ tone: 'error', text: WORDS.brokenKept });
       rebase();
       store.setState({ status: 'ready', saving: book.pending.length > 0 ? 'saving' : 'saved' });

@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { fetchedAhead } from './ahead.ts';
 
 export type CodeLanguage = 'html' | 'css' | 'javascript' | 'json';
 
@@ -25,6 +26,9 @@ async function loadHighlighter(): Promise<Highlight> {
   return (code, language) => hljs.highlight(code, { language }).value;
 }
 
+const load = () => (loading ??= loadHighlighter());
+fetchedAhead(load);
+
 /** Code, coloured once the highlighter has arrived. The library escapes the code; it only adds spans. */
 export function Code({
   code,
@@ -37,8 +41,7 @@ export function Code({
 }) {
   const [highlight, setHighlight] = useState<{ run: Highlight } | null>(null);
   useEffect(() => {
-    loading ??= loadHighlighter();
-    void loading.then((run) => {
+    void load().then((run) => {
       setHighlight({ run });
     });
   }, []);

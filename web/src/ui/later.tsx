@@ -1,5 +1,6 @@
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react';
 import { notify } from '../store/notices.ts';
+import { fetchedAhead } from './ahead.ts';
 import { WORDS } from '../words/words.ts';
 
 /** A component that is loaded when it is first needed. */
@@ -31,6 +32,7 @@ export function later<Props extends object>(
       throw reason;
     }
   };
+  fetchedAhead(begin);
   function LoadedLater(props: Props) {
     const [Component, setComponent] = useState(() => loaded);
     useEffect(() => {
@@ -41,7 +43,7 @@ export function later<Props extends object>(
           if (!left) setComponent(() => loaded);
         })
         .catch((reason: unknown) => {
-          if (!left) notify({ tone: 'error', text: WORDS.notLoaded(String(reason)) });
+          if (!left) notify({ tone: 'error', text: WORDS.notLoaded(String(reason), navigator.onLine) });
         });
       return () => {
         left = true;

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { fetchedAhead } from './ahead.ts';
 import { notify } from '../store/notices.ts';
 import { WORDS } from '../words/words.ts';
 
@@ -20,6 +21,8 @@ const firstMovement = (): Promise<void> =>
       );
   });
 
+fetchedAhead(async () => import('./dragging.ts'));
+
 const load = (): Promise<Dragging> => (loading ??= firstMovement().then(async () => import('./dragging.ts')));
 
 /**
@@ -39,7 +42,7 @@ export function useDragging(
       },
       (error: unknown) => {
         loading = null;
-        notify({ tone: 'error', text: WORDS.notLoaded(String(error)) });
+        notify({ tone: 'error', text: WORDS.notLoaded(String(error), navigator.onLine) });
       },
     );
     return () => {

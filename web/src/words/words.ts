@@ -9,6 +9,12 @@ export const WORDS = {
     'Changes that an earlier page kept in this browser cannot be read. They were put aside; the site is as the server has it.',
   loading: 'Opening the site…',
   siteMissing: 'There is no such site. It may have been deleted.',
+  keptForReturn: (count: number) =>
+    `${count === 1 ? 'One edit that was not saved is' : `${count} edits that were not saved are`} kept in this browser and will be saved if the site is brought back.`,
+  unsent: (name: string, count: number) =>
+    `${count === 1 ? 'One edit' : `${count} edits`} of ${name} ${count === 1 ? 'was' : 'were'} not saved before the page was closed.`,
+  someSite: 'a site that is no longer here',
+  stillUnsent: 'They could not be saved now. They are still kept in this browser.',
   serverAway: 'The server or its database does not answer. Nothing is lost; this page tries again by itself.',
   lostEdit: (label: string, reason: string) => `“${label}” could not be kept: ${reason}.`,
   otherTab: (labels: readonly string[]) =>
@@ -30,8 +36,10 @@ export const WORDS = {
   deletedKept: 'Kept for 30 days, with everything that was done in them.',
   cannotUndo: (label: string, since: readonly string[]) =>
     `“${label}” cannot be taken back any more: what it changed was changed since in another tab${since.length > 0 ? ` (${since.slice(0, 3).join(', ')})` : ''}.`,
-  notLoaded: (reason: string) =>
-    `A part of the interface could not be loaded (${reason}). Your changes are kept; load the page again.`,
+  notLoaded: (reason: string, connected: boolean) =>
+    connected
+      ? `A part of the interface could not be loaded (${reason}). Your changes are kept; load the page again.`
+      : 'A part of the interface could not be loaded, as there is no connection. Leave this page open and try it again when there is one.',
   copyEdit: 'Copy it',
   ownFault: (reason: string) => `this is a fault of Hamaca’s own (${reason}); please report it`,
   copied: 'Copied.',

@@ -13,6 +13,7 @@ import { WORDS } from '../../words/words.ts';
 import { DELETED_SITES, DeletedSites } from './deleted-sites.tsx';
 import { Miniature } from './miniature.tsx';
 import { momentText } from './moment-text.ts';
+import { UnsentEdits } from './unsent-edits.tsx';
 
 /** How many problems the checks find in a site's links. */
 function OpenProblems({ id, onKnown }: { readonly id: string; readonly onKnown: () => void }) {
@@ -189,6 +190,7 @@ export function SitesPlace() {
                 No sites yet. Start one from an outline of its links or from its markup.
               </p>
             )}
+            {sites && <UnsentEdits sites={sites} />}
             <ul className="relative" style={{ height: virtual.getTotalSize() }}>
               {virtual.getVirtualItems().map(({ key, index, start, lane }) => {
                 const site = sites?.[index];

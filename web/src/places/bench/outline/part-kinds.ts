@@ -13,7 +13,12 @@ import {
   type Region,
   type Site,
 } from '@hamaca/core';
+import { loadDrawings } from '../../../media/icon-library.ts';
 import { libraryIcon } from '../../../media/site-icon.ts';
+import { fetchedAhead } from '../../../ui/ahead.ts';
+
+// A new part has its icons without a connection too.
+fetchedAhead(() => loadDrawings(PARTS.flatMap(({ id }) => Object.values(partKindById(id).icons ?? {}))));
 
 /** A part that can be added, with what it is called where it is offered. */
 export interface NewPart {
