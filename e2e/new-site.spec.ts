@@ -1,4 +1,4 @@
-import { expect, savedSite, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, savedSite, stageFrame, test } from './support/app.ts';
 
 test('the language of pasted links is noticed, can be said otherwise, and what is made says its words in it', async ({
   page,
@@ -31,4 +31,14 @@ test('a site about to be made takes the language that was chosen for it', async 
   const site = await savedSite(page, new URL(page.url()).pathname.split('/')[2] ?? '');
   expect(site.language).toBe('gl');
   expect(JSON.stringify(site.pieces)).toContain('Pechar o menú');
+});
+
+test('two sites whose output has the same names are told in the hand-off, and made different', async ({ page }) => {
+  await copyDemo(page);
+  const id = await copyDemo(page);
+  await page.goto(`/sites/${id}/hand-off`);
+  await expect(page.getByText(/has the same names/)).toBeVisible();
+  await page.getByRole('button', { name: 'Begin with mlr- here' }).click();
+  await expect(page.getByText(/has the same names/)).toHaveCount(0);
+  await expect(page.getByLabel('Markup', { exact: true })).toContainText('class="mlr-site-marisma"');
 });

@@ -192,7 +192,7 @@ export { ACTION_STYLES, type ActionStyle } from './kinds/action-styles.ts';
 export { wornAt } from './kinds/wears.ts';
 export { hasSameSingles, itemsWearing, singleItems } from './kinds/wearers.ts';
 export type { ElementEntry, ElementMap } from './output/elements.ts';
-export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED } from './output/names.ts';
+export { DEFAULT_PREFIX, PREFIX, PREFIX_ALLOWED, prefixFor, siteWord } from './output/names.ts';
 export type { Check, FetchedLink, Finding, Spot } from './check/check.ts';
 export { collisionsOf, type Collision } from './check/pieces/pieces-collide.ts';
 export { applyPieceStarter, PIECE_STARTERS, startersFor, type StartedPiece } from './starters/apply-piece.ts';

@@ -1,4 +1,5 @@
 import { runEdit, type Edit, type SingleEdit } from '../edit/operations.ts';
+import type { Design } from '../edit/operations/design.ts';
 import type { CellValue } from '../edit/operations/look.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
 import { hasSlot, ownersOf, type Owner } from '../kinds/placed.ts';
@@ -21,8 +22,17 @@ const slotsThere = (site: Site, owner: Owner): (readonly [string, SlotKind])[] =
 const saysFamily = (kind: SlotKind) =>
   kind.text !== 'icon' && kind.properties.includes('family') && holderOf(kind, 'family') === null;
 
+const resolvedFamily = (site: Site, owner: string, slot: string) =>
+  resolve(site, { owner, slot, property: 'family', level: null, states: [], band: 0 });
+
 const familyOf = (site: Site, owner: string, slot: string): Value | undefined =>
-  resolve(site, { owner, slot, property: 'family', level: null, states: [], band: 0 })?.value;
+  resolvedFamily(site, owner, slot)?.value;
+
+/** Whether a slot is set in another typeface than wanted without having been asked to. */
+function isElsewhere(site: Site, owner: string, slot: string, wanted: Value): boolean {
+  const found = resolvedFamily(site, owner, slot);
+  return found !== null && found.value !== wanted && found.origin.kind !== 'look';
+}
 
 /** The typeface most of some owners' texts are set in. */
 function usualFamily(site: Site, owners: readonly Owner[]): Value | undefined {
@@ -45,7 +55,7 @@ function familyEdit(site: Site, added: readonly Owner[]): SingleEdit | null {
     const family = usualFamily(site, beside) ?? usual;
     if (family === undefined) return [];
     return slotsThere(site, owner)
-      .filter(([slot, kind]) => saysFamily(kind) && familyOf(site, owner.id, slot) !== family)
+      .filter(([slot, kind]) => saysFamily(kind) && isElsewhere(site, owner.id, slot, family))
       .map(([slot]): CellValue => ({
         owner: owner.id,
         slot,
@@ -57,6 +67,18 @@ function familyEdit(site: Site, added: readonly Owner[]): SingleEdit | null {
       }));
   });
   return cells.length > 0 ? { name: 'set-look', args: { cells } } : null;
+}
+
+/** Sets a piece that a design made anew in the typeface of the rest of the site, where the design says none. */
+export function designInFamily(site: Site, design: Design): Design {
+  const ran = runEdit(site, { name: 'set-design', args: design });
+  if (!ran.ok) return design;
+  const made = new Set(design.pieces.map(({ id }) => id));
+  const owners = [...ownersOf(ran.value.site).values()].filter(({ piece }) => made.has(piece.id));
+  const typing = familyEdit(ran.value.site, owners);
+  const typed = typing && runEdit(ran.value.site, typing);
+  if (!typed?.ok) return design;
+  return { ...design, pieces: typed.value.site.pieces.filter(({ id }) => made.has(id)) };
 }
 
 /** Colours that can be read, for every text and drawing of some owners that cannot be read now, where one is to be found. */

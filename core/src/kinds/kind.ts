@@ -92,7 +92,7 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly hasLevel?: (part: PartOf<Id, S>, slot: string, level: Level, site: SiteContent) => boolean;
   /** The word of the class of the element that stands for it in its region; the kind's id otherwise. */
   readonly box?: (part: PartOf<Id, S>) => string;
-  readonly behind?: (part: PartOf<Id, S>, slot: string, level: number | null) => Behind;
+  readonly behind?: (part: PartOf<Id, S>, slot: string, level: number | null, site: SiteContent) => Behind;
   /** The slots worn by boxes around controls instead of the controls themselves: a box has the states of what is in it. */
   readonly boxes?: (part: PartOf<Id, S>, site: SiteContent) => readonly string[];
   /** The slot that what it opens hangs beneath where it stands in a row; null where it opens nothing. */

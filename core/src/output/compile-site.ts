@@ -114,6 +114,7 @@ interface MadeNamed {
 
 interface MadeFaces extends Faces {
   readonly typefaces: readonly Typeface[];
+  readonly weights: readonly number[];
 }
 
 /** What markup does not depend on, besides looks. */
@@ -211,14 +212,20 @@ function namedBy(
 
 function facesOf(
   { context, fragments }: MadeMarkup,
-  families: ReadonlySet<string>,
+  usage: Pick<Usage, 'families' | 'weights'>,
   last: Made | undefined,
 ): MadeFaces {
-  const typefaces = typefacesOf(context, families);
+  const typefaces = typefacesOf(context, usage.families);
+  const weights = [...usage.weights]
+    .map(Number)
+    .filter((weight) => weight > 0)
+    .sort((a, b) => a - b);
   const known = last?.markup.fragments === fragments ? last.faces : null;
-  const isSame = known?.typefaces.every((typeface, index) => typeface === typefaces[index]);
+  const isSame =
+    known?.weights.join() === weights.join() &&
+    known.typefaces.every((typeface, index) => typeface === typefaces[index]);
   if (known && isSame && known.typefaces.length === typefaces.length) return known;
-  return { typefaces, ...makeFaces(context, typefaces) };
+  return { typefaces, weights, ...makeFaces(context, typefaces, weights) };
 }
 
 /** The script of a site: what was made last where the markup is the same and the looks ask for no more. */
@@ -240,7 +247,7 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   const all = [...named.palette];
   for (const list of lists) for (const rule of list) all.push(rule);
   all.push(...named.keyframes);
-  const faces = facesOf(markup, named.usage.families, last);
+  const faces = facesOf(markup, named.usage, last);
   const merged = mergeRules(all, last?.merged);
   return {
     markup,

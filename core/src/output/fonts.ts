@@ -1,7 +1,7 @@
 import { sampleOf, wordsOf } from '../kinds/texts.ts';
 import { cssString } from '../print/css.ts';
 import { styleRule, type ConditionalRule } from '../print/trees.ts';
-import { countLetters, fallbackMetrics } from '../text/fallback-metrics.ts';
+import { countLetters, fallbackMetrics, type FallbackMetrics } from '../text/fallback-metrics.ts';
 import { neededSubsets, SUBSETS, type Subset } from '../text/subsets.ts';
 import { faceFile, findTypeface, subsetsOf, type Typeface } from '../text/typefaces.ts';
 import type { CompileContext } from './context.ts';
@@ -15,24 +15,52 @@ export function typefacesOf(context: CompileContext, families: ReadonlySet<strin
     .filter((typeface) => typeface !== null);
 }
 
-function fallbackFace(
+/** Weights whose stand-ins take the same room to within so much, in percent, share one. */
+const SAME_ROOM = 0.5;
+
+interface StandIn {
+  readonly from: number;
+  to: number;
+  readonly metrics: FallbackMetrics;
+}
+
+/** The system faces that stand in for a typeface until it is there: one for each weight that takes room of its own. */
+function standIns(
   context: CompileContext,
   typeface: Typeface,
   letters: ReadonlyMap<string, number>,
-): ConditionalRule[] {
+  weights: readonly number[],
+): StandIn[] {
   const metrics = context.fonts.find((entry) => entry.family === typeface.id);
   if (!metrics) return [];
-  const fallback = fallbackMetrics(typeface, metrics, 400, letters);
-  return [
+  const found: StandIn[] = [];
+  for (const weight of weights.length > 0 ? weights : [400]) {
+    const own = fallbackMetrics(typeface, metrics, weight, letters);
+    const last = found.at(-1);
+    if (last && Math.abs(last.metrics.sizeAdjust - own.sizeAdjust) <= SAME_ROOM) last.to = weight;
+    else found.push({ from: weight, to: weight, metrics: own });
+  }
+  return found;
+}
+
+function fallbackFaces(
+  context: CompileContext,
+  typeface: Typeface,
+  letters: ReadonlyMap<string, number>,
+  weights: readonly number[],
+): ConditionalRule[] {
+  const found = standIns(context, typeface, letters, weights);
+  return found.map(({ from, to, metrics }) =>
     styleRule('@font-face', [
       ['font-family', fallbackName(context, typeface.id)],
-      ['src', fallback.local.map((name) => `local(${cssString(name)})`).join(', ')],
-      ['size-adjust', `${fallback.sizeAdjust}%`],
-      ['ascent-override', `${fallback.ascent}%`],
-      ['descent-override', `${fallback.descent}%`],
-      ['line-gap-override', `${fallback.lineGap}%`],
+      ['src', metrics.local.map((name) => `local(${cssString(name)})`).join(', ')],
+      ...(found.length > 1 ? ([['font-weight', from === to ? String(from) : `${from} ${to}`]] as const) : []),
+      ['size-adjust', `${metrics.sizeAdjust}%`],
+      ['ascent-override', `${metrics.ascent}%`],
+      ['descent-override', `${metrics.descent}%`],
+      ['line-gap-override', `${metrics.lineGap}%`],
     ]),
-  ];
+  );
 }
 
 /** A face of one file: Latin, or a subset for the letters of its range alone. */
@@ -60,7 +88,11 @@ export interface Faces {
  * The faces a site uses, with the subsets its words need, each typeface with a system face scaled to its measures, so that
  * nothing moves when it arrives.
  */
-export function makeFaces(context: CompileContext, typefaces: readonly Typeface[]): Faces {
+export function makeFaces(
+  context: CompileContext,
+  typefaces: readonly Typeface[],
+  weights: readonly number[],
+): Faces {
   const words = wordsOf(context.site, context.pieces);
   const letters = countLetters(sampleOf(words));
   const faces = typefaces.map((typeface) => ({
@@ -70,7 +102,7 @@ export function makeFaces(context: CompileContext, typefaces: readonly Typeface[
   return {
     rules: faces.flatMap(({ typeface, subsets }) => [
       ...subsets.map((subset) => faceRule(context, typeface, subset)),
-      ...fallbackFace(context, typeface, letters),
+      ...fallbackFaces(context, typeface, letters, weights),
     ]),
     files: faces.flatMap(({ typeface, subsets }) => subsets.map((subset) => faceFile(typeface.id, subset))),
   };

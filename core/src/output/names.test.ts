@@ -3,7 +3,7 @@ import { DEMO } from '../../test/demo.ts';
 import { wholeSite } from '../../test/random-site.ts';
 import { ownersOf } from '../kinds/placed.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
-import { createNames, PREFIX } from './names.ts';
+import { createNames, PREFIX, prefixFor } from './names.ts';
 
 const rootOf = (name: string) => createNames({ ...DEMO, name }, 'hm-').root;
 
@@ -52,4 +52,16 @@ describe('names', () => {
       ),
     ).toBe(false);
   });
+});
+
+test.each([
+  ['Marisma Laguna Reserve', [], 'mlr-'],
+  ['Marisma Laguna Reserve', ['mlr-'], 'mlr2-'],
+  ['Orilla', [], 'ori-'],
+  ['7 Ponds', [], 'pon-'],
+  ['محمية', [], 'sit-'],
+  ['', [], 'sit-'],
+])('a prefix of one’s own for %s where %j are taken is %s', (name, taken, prefix) => {
+  expect(prefixFor(name, new Set(taken))).toBe(prefix);
+  expect(prefix).toMatch(PREFIX);
 });

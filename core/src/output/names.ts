@@ -31,12 +31,25 @@ export interface Names {
 /** Longest word of a site in its names, in characters. */
 const LONGEST_WORD = 12;
 
-/** A short word for a site: the first words of its name. */
-function siteWord(name: string): string {
+/** A short word for a site: the first words of its name. Sites that share it give the same names to their output. */
+export function siteWord(name: string): string {
   const slug = slugify(name, 'site');
   if (slug.length <= LONGEST_WORD) return slug;
   const cut = slug.slice(0, LONGEST_WORD + 1).lastIndexOf('-');
   return slug.slice(0, cut > 0 ? cut : LONGEST_WORD);
+}
+
+/** A prefix for a site whose names are another's too: what its words begin with, unlike those that are taken. */
+export function prefixFor(name: string, taken: ReadonlySet<string>): string {
+  const words = slugify(name, 'site')
+    .split('-')
+    .filter((word) => /^[a-z]/.test(word));
+  const initials = words.map((word) => word.charAt(0)).join('');
+  const start = (initials.length > 1 ? initials : (words[0] ?? 'site')).slice(0, 3);
+  for (let count = 1; ; count++) {
+    const prefix = `${start}${count === 1 ? '' : count}-`;
+    if (!taken.has(prefix)) return prefix;
+  }
 }
 
 /** How many owners of its kind stand before each: 0 for the first. */

@@ -48,9 +48,11 @@ function standings(site: Site, owner: Owner, slot: string, band: number): Standi
 }
 
 /** What lies behind a slot within its own part. */
-function within(owner: Owner, { slot, level }: Situation): Behind {
+function within(site: Site, owner: Owner, { slot, level }: Situation): Behind {
   const part = owner.sort === 'part' ? (owner.thing as Part) : null;
-  return (part && partKind(part).behind?.(part as never, slot, level)) ?? { boxes: [], overPage: false };
+  return (
+    (part && partKind(part).behind?.(part as never, slot, level, site)) ?? { boxes: [], overPage: false }
+  );
 }
 
 /** The boxes around a slot that lie behind it, innermost first. */
@@ -75,7 +77,7 @@ function boxesAround(
   });
   if (owner.sort === 'piece')
     return [...ground, ...kind.behind(situation.slot).map((slot) => box(piece.id, slot))];
-  const inside = within(owner, situation);
+  const inside = within(site, owner, situation);
   const own = inside.boxes.map(({ slot, level }) => box(owner.id, slot, level));
   // What lies over the page lies over whatever opens over it too.
   if (inside.overPage && kind.stands !== 'over' && kind.stands !== 'beside') return own;
@@ -126,6 +128,7 @@ function boxOf(site: Site, situation: Situation): Box {
 
 /** The page's colours that may lie behind: its ground, or all it shows where something lies over its content. */
 function groundsOf(
+  site: Site,
   owner: Owner | undefined,
   standing: Standing | null,
   situation: Situation,
@@ -138,7 +141,7 @@ function groundsOf(
   const kind = pieceKind(piece);
   const overContent =
     kind.overContent(piece as never, states) ||
-    (kind.stands !== 'beside' && within(owner, situation).overPage);
+    (kind.stands !== 'beside' && within(site, owner, situation).overPage);
   if (!overContent) return colours.slice(0, 1);
   // A picture fills the top of the page: its plain ground is not there, unless the page has moved.
   return colours.length > 1 && !states.includes('scrolled') ? colours.slice(1) : colours;
@@ -202,7 +205,7 @@ function backdropAt(
     ...(owner && standing ? boxesAround(site, owner, standing, situation) : []),
   ];
   const boxes = places.map((place) => boxOf(site, place));
-  const grounds = groundsOf(owner, standing, situation, scene);
+  const grounds = groundsOf(site, owner, standing, situation, scene);
   const combinations = combine([...boxes.flatMap((box) => box.layers), grounds]);
   return {
     certain: boxes.every((box) => box.certain),

@@ -1,3 +1,4 @@
+import { designInFamily } from '../advice/at-home.ts';
 import { speaking } from '../advice/speaking.ts';
 import { uniqueTitle } from '../base/ids.ts';
 import type { Design } from '../edit/operations/design.ts';
@@ -295,7 +296,10 @@ function madeOf(site: Site, piece: StartedPiece, starter: PieceStarter, world: S
     return starter.kind === 'footer' ? footerOf(make, piece, starter, look) : piece;
   if (starter.kind === 'footer') return piece;
   const blocks = blocksOf(make, piece, starter);
-  if (piece.kind === 'sidebar') return { ...piece, look, blocks };
+  if (piece.kind === 'sidebar') {
+    const heading = starter.heading ? valuesLook(site, 'sidebar-heading', starter.heading) : {};
+    return { ...piece, look: { ...look, ...heading }, blocks };
+  }
   // A bar is for phones, anything else for every width.
   const { bands: _bands, ...anywhere } = piece;
   const narrowest = narrowestOf(site);
@@ -313,9 +317,6 @@ export function applyPieceStarter(
   starter: PieceStarter,
   world: StarterWorld,
 ): Design {
-  return {
-    pieces: [speaking(madeOf(site, piece, starter, world), site.language)],
-    icons: [],
-    typeStyles: {},
-  };
+  const made = speaking(madeOf(site, piece, starter, world), site.language);
+  return designInFamily(site, { pieces: [made], icons: [], typeStyles: {} });
 }

@@ -53,10 +53,14 @@ const linksInRow = (values: Values): PieceStarterPart => ({
   holds: 'links',
   levels: 1,
   look: {
-    list: { all: { rest: { all: { gap: 8 } } } },
+    // No padding at their sides: they begin where everything else does.
+    list: { all: { rest: { all: { gap: 24 }, [NARROW]: { gap: 16 } } } },
     link: {
       all: {
-        rest: { all: { paddingInline: 8, paddingBlock: 6, size: 15, ...values } },
+        rest: {
+          all: { paddingInline: 0, paddingBlock: 6, size: 15, ...values },
+          [NARROW]: { paddingBlock: 2 },
+        },
         hover: { all: { decoration: 'underline' } },
       },
     },
@@ -141,15 +145,14 @@ export const FOOTERS: readonly FooterStarter[] = [
     name: 'Night heron',
     about: 'dark, with the logo before the columns',
     look: { fill: { role: 'ink' } },
+    columns: { columnsLeast: 150, gap: 48, paddingBlock: 40 },
+    columnsNarrow: { columnsStand: 'beneath one another', gap: 24, paddingBlock: 32 },
     sections: [
+      { name: 'Name', column: [logo(LIGHT)], look: { columnShare: 1 } },
       {
         name: 'Links',
-        arrangement: 'beside',
-        zones: {
-          start: [logo(LIGHT)],
-          middle: [linksInColumns(columns({ heading: LIGHT, link: LIGHT }))],
-        },
-        look: row({ paddingBlock: 40, gap: 48 }),
+        column: [linksInColumns(columns({ heading: LIGHT, link: LIGHT }))],
+        look: { columnShare: 5 },
       },
       {
         name: 'Foot',
@@ -282,10 +285,13 @@ export const FOOTERS: readonly FooterStarter[] = [
 
 function moreLinks(values: Values): Look {
   return {
-    list: { all: { rest: { all: { gap: 4 } } } },
+    list: { all: { rest: { all: { gap: 20 }, [NARROW]: { gap: 16 } } } },
     link: {
       all: {
-        rest: { all: { size: 14, paddingInline: 8, paddingBlock: 6, ...values } },
+        rest: {
+          all: { size: 14, paddingInline: 0, paddingBlock: 6, ...values },
+          [NARROW]: { paddingBlock: 2 },
+        },
         hover: { all: { decoration: 'underline' } },
       },
     },

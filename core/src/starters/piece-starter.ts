@@ -64,6 +64,8 @@ export interface StarterBlock {
 export interface ColumnStarter extends StarterBase {
   readonly kind: 'sidebar' | 'floating';
   readonly blocks: readonly StarterBlock[];
+  /** What the heading of a sidebar says. */
+  readonly heading?: Values;
   /** Whether it is a bar at the bottom of phones, shown in the narrowest band alone. */
   readonly bar?: true;
 }

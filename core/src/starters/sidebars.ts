@@ -62,6 +62,7 @@ export const SIDEBARS: readonly ColumnStarter[] = [
     name: 'Sluice',
     about: 'one branch open at a time, lines between',
     look: { width: 280, lineEnd: HAIRLINE, paddingInline: 0, paddingBlock: 0 },
+    heading: { paddingInline: 16, paddingBlock: 12 },
     narrow: { width: '100%' },
     blocks: [
       {

@@ -32,7 +32,11 @@ export function fallbackMetrics(
   sample: ReadonlyMap<string, number>,
 ): FallbackMetrics {
   const face = SYSTEM_FACES[typeface.fallback];
-  const table = metrics.tables.find((entry: FontTable) => entry.weight === weight) ?? metrics.tables[0];
+  const far = (table: FontTable) => Math.abs(table.weight - weight);
+  const table = metrics.tables.reduce<FontTable | undefined>(
+    (nearest, entry) => (nearest && far(nearest) <= far(entry) ? nearest : entry),
+    undefined,
+  );
   let own = 0;
   let system = 0;
   for (const [letter, count] of sample) {

@@ -25,7 +25,19 @@ export const ringFull: PartCheck = {
     for (const band of site.bands.keys()) {
       if (!isOwnerShownIn(owner, site, band)) continue;
       const stand = ringIn(site, ring, looks, band);
-      if (stand.form !== 'on an arc' || stand.ring?.asWished) continue;
+      if (stand.isTooLong && stand.ring)
+        return {
+          outcome: 'look',
+          reason:
+            'Links without an icon show their labels, and some are too long to stand whole around the opener: they stand in a column.',
+          evidence: piece.name,
+          at: {
+            piece: piece.id,
+            cell: cellIn(site, { owner: ring.id, slot: 'ring' }, 'ringForm', band),
+            ...(band > 0 ? { width: 390 } : {}),
+          },
+        };
+      if ((stand.form !== 'on an arc' && !stand.isTooLong) || stand.ring?.asWished) continue;
       const count = ringCount(site, ring);
       const window = `a window of ${stand.width} × ${SMALLEST.height} px`;
       return {

@@ -150,7 +150,7 @@ export const FLOATING_PROPERTIES = {
     arranged: true,
     unshared: true,
     common: true,
-    hint: 'beside a link while it is pointed at or has the focus, always in sight, or for those who listen alone; where a link has no icon, all labels are in sight',
+    hint: 'beside a link while it is pointed at or has the focus, always in sight, or for those who listen alone; where a link has no icon, all labels are in sight, in a column where they are too long to stand whole around the opener',
   },
   ringComes: {
     kind: 'choice',

@@ -10,7 +10,7 @@ const LOCAL_KEYS: readonly (readonly [where: string, keys: string, what: string]
   ['Width line', '← →', 'move pointer or knot by 1 px; with Shift by 10 px'],
   ['Width line', 'Enter on the pointer', 'tie a breakpoint there and name its band'],
   ['Width line', 'Delete on a knot', 'untie it'],
-  ['Links', 'Enter', 'add a link below'],
+  ['Links', 'Enter', 'add a link below; in a target that was typed, take it first'],
   ['Links', 'Tab, Shift+Tab', 'nest, and out again'],
   ['Links', 'Alt+↑ ↓', 'move the link, or the taken lines, with their branches'],
   ['Links', 'Shift+↑ ↓', 'take more lines'],

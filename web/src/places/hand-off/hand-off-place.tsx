@@ -20,6 +20,7 @@ import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Code, type CodeLanguage } from '../../ui/code.tsx';
 import { TextField } from '../../ui/text-field.tsx';
+import { NameClash } from './name-clash.tsx';
 import { Drafts, noteDrafts } from './drafts.tsx';
 import { useFonts } from '../../media/fonts.ts';
 import { copyText } from '../../store/copy-text.ts';
@@ -154,6 +155,10 @@ export function HandOffPlace() {
   const [chosen, setChosen] = useState(MARKUP);
   const [prefix, setPrefix] = useState(() => keptChoice('prefix', id));
   const [pictures, setPictures] = useState(() => keptChoice('pictures', id));
+  const choosePrefix = (text: string) => {
+    setPrefix(text);
+    keepChoice('prefix', id, text);
+  };
   const pages = useMemo(() => printPages(site), [site]);
   const output = useMemo(
     () => (fonts ? compileSite(site, { fonts: fonts.metrics, prefix }) : null),
@@ -247,12 +252,12 @@ export function HandOffPlace() {
               title="every class, id, attribute and custom property, so that none is the page’s own"
               onCommit={(text) => {
                 if (!PREFIX.test(text)) return `Allowed is ${PREFIX_ALLOWED}.`;
-                setPrefix(text);
-                keepChoice('prefix', id, text);
+                choosePrefix(text);
                 return null;
               }}
             />
           </label>
+          <NameClash id={id} name={site.name} prefix={prefix} onChoose={choosePrefix} />
           {holdsPictures(markup + output.stylesheet) && (
             <PicturesChoice
               at={pictures}

@@ -30,7 +30,7 @@ import {
 } from './item.ts';
 import { formRules } from './forms.ts';
 import { hasMore, signIconAt, type MenuPart } from './shape.ts';
-import { isDisclosed, type BoxLevel } from './opening.ts';
+import { isDisclosed, isOpenedInSome, type BoxLevel } from './opening.ts';
 import { menuHasLevel, menuHasSlot, type MenuSlot } from './slots.ts';
 import { iconRules } from '../../with-icon.ts';
 import { boxClass, spanRules, spansAll } from './spans.ts';
@@ -61,28 +61,42 @@ function itemControl(item: MenuItem, out: PartOut): HtmlElement {
  */
 function disclosure(
   item: MenuItem,
-  { controls, icon }: { readonly controls: string; readonly icon: string | null },
+  {
+    controls,
+    icon,
+    stands,
+  }: {
+    readonly controls: string;
+    readonly icon: string | null;
+    /** Whether there are widths at which its submenu is not opened: there it is words alone, which nobody can press. */
+    readonly stands: boolean;
+  },
   out: PartOut,
-): HtmlElement {
+): HtmlElement[] {
   const drawn = icon === null ? null : out.glyph(out.class('sign-icon'), icon);
   const box = `${out.class(controlSlot(item))} ${out.class('parent')}`;
   const button = { type: 'button', 'aria-expanded': 'false', 'aria-controls': controls };
   const sign = { class: out.class('marker') };
   if (!hasOwnTarget(item)) {
     const { target: _target, rel: _rel, ...attributes } = itemAttributes(item, box);
-    return element(
+    const opener = element(
       'button',
       { ...attributes, ...button },
       ...itemContent(item, out),
       element('span', sign, drawn),
     );
+    if (!stands) return [opener];
+    const own = itemAttributes(item, `${out.class(controlSlot(item))} ${out.name('stands')}`);
+    return [element('span', { class: own['class'] ?? null }, ...itemContent(item, out)), opener];
   }
-  return element(
-    'span',
-    { class: box },
-    out.link(itemAttributes(item, out.class('lead')), item.target, ...itemContent(item, out)),
-    element('button', { ...sign, ...button, 'aria-label': accessibleName(item) ?? item.label }, drawn),
-  );
+  return [
+    element(
+      'span',
+      { class: box },
+      out.link(itemAttributes(item, out.class('lead')), item.target, ...itemContent(item, out)),
+      element('button', { ...sign, ...button, 'aria-label': accessibleName(item) ?? item.label }, drawn),
+    ),
+  ];
 }
 
 /** Where a link stands: the level of its list, and the way to it by places. */
@@ -116,7 +130,15 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
   return element(
     'li',
     attributes,
-    disclosure(item, { controls: id, icon: signIconAt(part, level) }, out),
+    ...disclosure(
+      item,
+      {
+        controls: id,
+        icon: signIconAt(part, level),
+        stands: isOpenedInSome(part, (level + 1) as BoxLevel, item.id),
+      },
+      out,
+    ),
     element('ul', { class: boxClass(item, level, out), id }, ...children),
   );
 }

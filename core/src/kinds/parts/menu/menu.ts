@@ -27,7 +27,8 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
     menu: site.menus[0]?.id ?? '',
     name: site.menus[0]?.name ?? 'Menu',
     look: {
-      link: { all: { rest: { all: { paddingInline: 10, paddingBlock: 8 } } } },
+      // Beneath other parts its labels begin where they do.
+      link: { all: { rest: { all: { paddingInline: form === 'stack' ? 0 : 10, paddingBlock: 8 } } } },
       // Where submenus lie over the page they are set off from it, whatever its colour.
       ...(form === 'row' ? { submenu: { '2': { rest: { all: FLOATING_BOX } } } } : {}),
     },

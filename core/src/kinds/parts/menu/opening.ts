@@ -10,7 +10,7 @@ export type BoxLevel = 2 | 3;
 export const USUAL_OPENING: Readonly<Record<BoxLevel, Opening>> = { 2: 'below', 3: 'always open' };
 
 /** Whether what opens so is opened by anybody. */
-const isOpened = (opening: Opening) => opening !== 'always open' && opening !== 'not at all';
+export const isOpened = (opening: Opening) => opening !== 'always open' && opening !== 'not at all';
 
 /** Whether the box of what opens so lies over what is beneath it. */
 export const floats = (opening: Opening): boolean => isOpened(opening) && opening !== 'in place';
@@ -45,3 +45,7 @@ export const everFloats = (part: MenuPart, level: BoxLevel): boolean =>
 /** Whether a link's submenu has a button that opens it, in any band. */
 export const isDisclosed = (part: MenuPart, level: BoxLevel, item: string): boolean =>
   openingsOf(part, level, item).some(isOpened);
+
+/** Whether a link's submenu is opened by a button in some bands, and stands open or not at all in others. */
+export const isOpenedInSome = (part: MenuPart, level: BoxLevel, item: string): boolean =>
+  isDisclosed(part, level, item) && !openingsOf(part, level, item).every(isOpened);

@@ -58,6 +58,25 @@ const sidewardRules = (part: MenuPart, { sign, said }: Boxes, out: PartOut): Con
       ),
     );
 
+/** Where icons stand above or beneath their labels, signs stand on the line of the label. */
+const lineRules = (levels: readonly (1 | 2)[], out: PartOut): ConditionalRule[] =>
+  out.says('glyph', 'iconPlace')
+    ? levels.flatMap((level) =>
+        out
+          .said<keyof typeof LINE_OF>('glyph', level, 'iconPlace')
+          .filter(({ value }) => LINE_OF[value] !== undefined)
+          .map(({ value, conditions }) =>
+            styleRule(
+              out.within(out.ofLevel('marker', level)),
+              [['align-self', LINE_OF[value] ?? 'center']],
+              ...conditions,
+            ),
+          ),
+      )
+    : [];
+
+const LINE_OF: Readonly<Record<string, string | undefined>> = { above: 'flex-end', beneath: 'flex-start' };
+
 /** The signs that say that there is more. */
 export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut): ConditionalRule[] {
   const { levels, withIcon } = signLevels(part, out);
@@ -92,6 +111,7 @@ export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut)
         .join(', '),
       [['rotate', out.says('marker', 'signTurn') ? `var(${out.variable('turn')}, ${usual})` : usual]],
     ),
+    ...lineRules(levels, out),
     ...boxes.flatMap((one) => sidewardRules(part, one, out)),
     // In a box the signs of all links stand at its end.
     ...(levels.includes(2)

@@ -3,10 +3,12 @@ import { NO_SCRIPT, ruled, widely, type PartOut, type Rules, type Said } from '.
 import type { Opening } from '../../properties/placement.ts';
 import { arrivalRules } from './arrival.ts';
 import { boxesOf, type Boxes } from './boxes.ts';
-import { floats, type BoxLevel } from './opening.ts';
+import { itemLevels } from '../../content.ts';
+import { hasOwnTarget } from './item.ts';
+import { floats, isOpenedInSome, type BoxLevel } from './opening.ts';
 import { parentRules, signColumn, signRules } from './signs.ts';
 import type { MenuPart } from './shape.ts';
-import { boxDepth } from './slots.ts';
+import { boxDepth, openingItems } from './slots.ts';
 
 /** A length of the look as the stylesheet says it, or what it is where the look says nothing. */
 const measure = (out: PartOut, id: 'offsetBlock' | 'offsetInline', word: string): string | null =>
@@ -229,19 +231,28 @@ const indented = (out: PartOut): Declaration => ['margin-inline-start', indent(o
 function openingRules(
   boxes: Boxes,
   said: Said<Opening>,
-  holdsFloating: boolean,
+  { holdsFloating, isMixed }: { readonly holdsFloating: boolean; readonly isMixed: boolean },
   out: PartOut,
 ): ConditionalRule[] {
   const { value: opening, conditions } = said;
   const box = out.within(boxes.box);
-  const sign: Rules = boxes.sign === null ? [] : [[out.within(boxes.sign), [['display', 'none']]]];
+  const hidden = [['display', 'none']] as const;
+  const sign: Rules = boxes.sign === null ? [] : [[out.within(boxes.sign), hidden]];
+  // Of a parent that is a button at some widths and words at others, the one that is right here.
+  const words = out.within(`${boxes.parents}>.${out.name('stands')}`);
+  const opened = isMixed ? ruled([[words, hidden]], conditions) : [];
+  const standing: Rules = isMixed ? [[`${words}+button`, hidden]] : [];
   switch (opening) {
     case 'not at all':
-      return ruled([[box, [['display', 'none']]], ...sign], conditions);
+      return ruled([[box, hidden], ...standing, ...sign], conditions);
     case 'always open':
-      return ruled([[box, [['display', 'grid'], indented(out)]], flowing(boxes, out), ...sign], conditions);
+      return ruled(
+        [[box, [['display', 'grid'], indented(out)]], flowing(boxes, out), ...standing, ...sign],
+        conditions,
+      );
     case 'in place':
       return [
+        ...opened,
         ...widely(
           out.inRow([
             [box, [['display', 'none'], indented(out)]],
@@ -255,6 +266,7 @@ function openingRules(
       ];
     default:
       return [
+        ...opened,
         ...floatingRules(boxes, said, holdsFloating, out),
         ...widely(out.inPanel(unfoldingRules(boxes, out)), conditions),
       ];
@@ -292,6 +304,12 @@ export function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   const all = boxesOf(part, out);
   const floating = all.filter(({ said }) => said<Opening>('opens').some(({ value }) => floats(value)));
   const holdsFloating = floating.some(({ level }) => level === 3);
+  const places = itemLevels(out.site, part);
+  const isMixedAt = (level: BoxLevel) =>
+    openingItems(part, out.site).some(
+      (item) =>
+        places.get(item.id) === level - 1 && !hasOwnTarget(item) && isOpenedInSome(part, level, item.id),
+    );
   return [
     ...(depth > 2 ? ownMeasures(out) : []),
     ...signRules(part, all, out),
@@ -301,7 +319,14 @@ export function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
     ...all.flatMap((boxes) =>
       boxes
         .said<Opening>('opens')
-        .flatMap((said) => openingRules(boxes, said, boxes.level === 2 && holdsFloating, out)),
+        .flatMap((said) =>
+          openingRules(
+            boxes,
+            said,
+            { holdsFloating: boxes.level === 2 && holdsFloating, isMixed: isMixedAt(boxes.level) },
+            out,
+          ),
+        ),
     ),
     ...all.flatMap((boxes) => arrivalRules(boxes, out)),
     ...(depth > 3

@@ -358,7 +358,16 @@ function lineRules(stand: RingStand, isRow: boolean, count: number, out: PartOut
     ]),
     ...(labels === 'read out alone' ? [styleRule(out.at('ring-label'), UNSEEN)] : []),
     ...(labels === 'in sight'
-      ? [styleRule(out.at('ring-label'), [['position', 'static'], ['max-inline-size', '60vw'], ...CUT])]
+      ? [
+          styleRule(out.at('ring-label'), [['position', 'static'], ['max-inline-size', '60vw'], ...CUT]),
+          // A label with a ground of its own keeps within the shape of its link.
+          styleRule(out.at('ring-link'), [
+            ['overflow', 'hidden'],
+            ...(out.says('ring-link', 'paddingInline') ? [] : ([['padding-inline', '12px']] as const)),
+          ]),
+          // Beside its label a first letter says nothing.
+          styleRule(out.within(`span.${out.class('ring-icon')}`), [['display', 'none']]),
+        ]
       : []),
     ...(labels === 'at pointing'
       ? [...pointedRules(out), styleRule(out.at('ring-label'), besideLink(stand, isRow))]

@@ -12,6 +12,8 @@ import { exact } from '../../extent.ts';
 import type { PartKind } from '../../kind.ts';
 import { compileRing } from './compile.ts';
 import { hasLabel } from '../../controls/opener-fields.ts';
+import type { SiteContent } from '../../../model/site-content.ts';
+import { labelsShown } from './standing.ts';
 import { RING_LOOK, RING_SHAPE, ringItems, type RingPart } from './shape.ts';
 
 const OPENER_STATES: readonly State[] = ['rest', 'scrolled', 'open', 'hover', 'focus', 'pressed'];
@@ -24,13 +26,14 @@ const NOT_OF_LINKS: readonly string[] = ['marginInline', 'marginBlock', 'align']
 
 const ROUND = { paddingInline: 0, paddingBlock: 0 } as const;
 
-/** Whether labels stand within their links: in a column or row with labels in sight. */
-function isWithinLink({ look }: RingPart): boolean {
-  const said = Object.values(look['ring']?.all?.rest ?? {});
-  return (
-    said.some(({ ringLabels }) => ringLabels === 'in sight') &&
-    said.some(({ ringForm }) => ringForm !== undefined && ringForm !== 'on an arc')
-  );
+/** Whether labels may stand within their links: in sight, in a column or row. */
+function isWithinLink(part: RingPart, site: SiteContent): boolean {
+  const said = Object.values(part.look['ring']?.all?.rest ?? {});
+  const inSight = said.some(({ ringLabels }) => ringLabels === 'in sight');
+  const inLine = said.some(({ ringForm }) => ringForm !== undefined && ringForm !== 'on an arc');
+  // Labels that are in sight for want of icons stand in a column where they are too long for an arc.
+  if (labelsShown(site, part, 'at pointing') === 'in sight') return true;
+  return inSight && inLine;
 }
 
 export const RING: PartKind<'ring', typeof RING_SHAPE> = {
@@ -126,7 +129,12 @@ export const RING: PartKind<'ring', typeof RING_SHAPE> = {
       },
     },
   },
-  reads: { 'ring-opener': ['minWidth', 'height'], 'ring-link': ['minWidth', 'height'], ring: ['gap'] },
+  reads: {
+    'ring-opener': ['minWidth', 'height'],
+    'ring-link': ['minWidth', 'height'],
+    'ring-label': ['size', 'paddingInline'],
+    ring: ['gap'],
+  },
   create: ({ site }) => ({ menu: site.menus[0]?.id ?? '', look: RING_LOOK }),
   refused: ({ site }) => (site.menus.length === 0 ? 'the site has no menu yet' : null),
   name: (part) => `Ring ${part.label}`,
@@ -142,8 +150,8 @@ export const RING: PartKind<'ring', typeof RING_SHAPE> = {
     }
   },
   box: () => 'fan',
-  behind: (part, slot) => {
-    if (slot === 'ring-icon' || (slot === 'ring-label' && isWithinLink(part)))
+  behind: (part, slot, _level, site) => {
+    if (slot === 'ring-icon' || (slot === 'ring-label' && isWithinLink(part, site)))
       return { boxes: [{ slot: 'ring-link', level: null }], overPage: true };
     return { boxes: [], overPage: true };
   },

@@ -1,3 +1,4 @@
+import type { MenuItem } from '../../../model/menu-item.ts';
 import type { Site } from '../../site.ts';
 import { isLength, toPixels } from '../../../values/length.ts';
 import type { Value } from '../../../values/values.ts';
@@ -16,7 +17,7 @@ export interface RingLooks {
 export const SMALLEST = { width: 320, height: 480, low: 320 } as const;
 
 /** A label in sight beneath its link, in px: the height of its line, and how much wider than the link it may be. */
-export const LABEL = { line: 20, wider: 12 } as const;
+export const LABEL = { line: 20, wider: 28 } as const;
 
 /** The diameter that a link with its label takes: whichever way two of them lie, neither covers the other. */
 const withLabel = (target: number) =>
@@ -25,6 +26,8 @@ const withLabel = (target: number) =>
 /** How the links of a ring stand in a band. */
 export interface RingStand {
   readonly form: RingForm;
+  /** Whether labels too long to stand whole on the arc that was asked for made it a column. */
+  readonly isTooLong: boolean;
   readonly labels: RingLabels;
   readonly comes: RingComing;
   readonly place: FloatPlace;
@@ -32,7 +35,7 @@ export interface RingStand {
   readonly opener: number;
   readonly target: number;
   readonly gap: number;
-  /** Where the links stand in windows as high as they mostly are, and in low ones; null where no arc holds them. */
+  /** Where the links stand on the arc that was asked for, in windows as high as they mostly are, and in low ones; null where none holds them. */
   readonly ring: Ring | null;
   readonly low: Ring | null;
   /** The least width of the band's window, in px. */
@@ -79,8 +82,22 @@ function centreOf(
 export const ringCount = (site: Pick<Site, 'menus'>, part: RingPart): number => ringItems(site, part).length;
 
 /** The labels that show: a link without an icon has its label in sight, as its first letter alone names nothing. */
-function labelsShown(site: Pick<Site, 'menus'>, part: RingPart, said: RingLabels): RingLabels {
+export function labelsShown(site: Pick<Site, 'menus'>, part: RingPart, said: RingLabels): RingLabels {
   return ringItems(site, part).every(({ icon }) => icon !== undefined) ? said : 'in sight';
+}
+
+/** The size of a label no look says another of, in px. */
+const LABEL_SIZE = 14;
+
+/** About how wide a character of a label is in its own size: ideographs and Hangul fill it. */
+const CHARACTER = { wide: 1, other: 0.55 } as const;
+const WIDE = /[\p{Script=Han}\p{Script=Hiragana}\p{Script=Katakana}\p{Script=Hangul}]/u;
+
+/** Whether every label stands whole beneath its link: one that is cut names nothing. */
+function standWhole(items: readonly MenuItem[], room: number, size: number): boolean {
+  const width = (label: string) =>
+    [...label].reduce((sum, one) => sum + size * (WIDE.test(one) ? CHARACTER.wide : CHARACTER.other), 0);
+  return items.every(({ label }) => width(label) <= room);
 }
 
 /** How the links of a ring stand in one band. */
@@ -97,9 +114,15 @@ export function ringIn(
   const labels = labelsShown(site, part, said('ringLabels') as RingLabels);
   const opener = size('ring-opener');
   const target = size('ring-link');
-  const form = said('ringForm') as RingForm;
+  const words = (id: PropertyId) => px(looks.own('ring-label', id, band));
+  const room = target + LABEL.wider - 2 * words('paddingInline');
+  // What finds no room for its whole label around the opener stands in a column, where it has.
+  const isWhole =
+    labels !== 'in sight' || standWhole(ringItems(site, part), room, words('size') || LABEL_SIZE);
+  const asked = said('ringForm') as RingForm;
+  const form = asked === 'on an arc' && !isWhole ? 'in a column' : asked;
   const lay = (height: number): Ring | null => {
-    if (form !== 'on an arc') return null;
+    if (asked !== 'on an arc') return null;
     const own = { width, height };
     return layRing({
       window: own,
@@ -114,6 +137,7 @@ export function ringIn(
   };
   return {
     form,
+    isTooLong: form !== asked,
     labels,
     comes: said('ringComes') as RingComing,
     place: looks.piece('floating', 'floatsAt', band) as FloatPlace,

@@ -105,6 +105,7 @@ function rules(part: Search, out: PartOut): ConditionalRule[] {
     styleRule(out.at('field'), [
       ['min-inline-size', '0'],
       ['cursor', 'text'],
+      ['text-overflow', 'ellipsis'],
     ]),
     styleRule(out.at('submit'), [['flex', 'none'], CLICKABLE]),
     styleRule(out.at(box(part)), [['display', 'none']], PRINT),

@@ -49,7 +49,7 @@ function compile(part: Shortcut, out: PartOut): Fragment {
     [
       styleRule(out.at('shortcut'), [
         ...IN_LINE,
-        ['justify-content', 'center'],
+        ...(showsLabel(part) ? [] : ([['justify-content', 'center']] as const)),
         ['min-inline-size', `${LEAST_TARGET}px`],
         ['min-block-size', `${LEAST_TARGET}px`],
         CLICKABLE,

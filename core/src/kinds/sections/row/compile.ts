@@ -66,9 +66,16 @@ function boxRules(row: Row, layout: RowLayout, box: ZoneBox, out: SectionOut): C
       ...pushed(layout, box, out),
     ];
   const [only] = box.parts;
-  return only && declarations.length > 0
-    ? out.inPlace(only, [[out.within(`.${out.boxOf(only)}`), declarations]])
-    : [];
+  if (!only || declarations.length === 0) return [];
+  const rules: Rules = [[out.within(`.${out.boxOf(only)}`), declarations]];
+  // Lines of links that a page’s end breaks into stand in the middle too.
+  const isCentred = out.stands === 'end' && only.kind === 'menu' && MIDDLE[row.arrangement] === 'center';
+  return out.inPlace(
+    only,
+    box.zone === 'middle' && isCentred
+      ? [...rules, [out.atPart(only, 'list'), [['justify-content', 'center']]]]
+      : rules,
+  );
 }
 
 /** An empty side keeps its place where both are to be alike. */

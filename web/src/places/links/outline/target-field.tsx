@@ -79,8 +79,12 @@ export function TargetField({ site, target, label, opens, onCommit, onKeyDown, o
               event.preventDefault();
               return;
             }
-            // Enter goes on to the next line, as it does from a label.
-            onKeyDown(event);
+            // Enter takes what was typed, and no more: pressed again it adds a link, as it does from a label.
+            if (event.key === 'Tab') onKeyDown(event);
+            else {
+              event.preventDefault();
+              event.stopPropagation();
+            }
           } else if (event.key === 'Escape' && text !== null) {
             event.stopPropagation();
             end();
