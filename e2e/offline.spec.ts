@@ -21,7 +21,10 @@ test('a site that was open works on without a connection: places, pickers, new p
   await page.keyboard.press('Escape');
   await expect(page.locator('[data-saving="offline"]')).toBeVisible();
   for (const place of PLACES.filter((name) => name !== 'Try it')) {
-    await page.getByRole('link', { name: new RegExp(`^${place}`) }).first().click();
+    await page
+      .getByRole('link', { name: new RegExp(`^${place}`) })
+      .first()
+      .click();
     await expect(page.getByRole('main').first()).toBeVisible();
   }
   expect(missed).toEqual([]);

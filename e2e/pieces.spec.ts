@@ -3,7 +3,11 @@ import {
   applyPieceStarter,
   countingIds,
   idsOf,
+  makePart,
   partsOf,
+  placedParts,
+  regionsOf,
+  shownItems,
   PIECE_STARTERS,
   pieceKindById,
   type Piece,
@@ -34,6 +38,18 @@ function started(id: string): Site {
     name: 'set-design',
     args: applyPieceStarter(added, piece, starter, { year: 2026 }),
   });
+}
+
+/** The site with an icon for every link around its opener. */
+function drawn(site: Site): Site {
+  const ring = placedParts(site).find(({ part }) => part.kind === 'ring')?.part;
+  if (ring?.kind !== 'ring') throw new Error('no ring');
+  const icon = site.icons[0]?.id ?? '';
+  const items = shownItems(site, { menu: ring.menu, branch: ring.branch, levels: 1 });
+  return items.reduce(
+    (next, { id }) => edited(next, { name: 'set-item', args: { id, fields: { icon } } }),
+    site,
+  );
 }
 
 const WORDS = '<h1>The reserve</h1>' + '<p>Reed beds lie at both ends of the lagoon.</p>'.repeat(60);
@@ -70,6 +86,19 @@ async function openPage(
 const sideways = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
 
+/** Buttons that say their box is closed while it is seen, or open while it is not, by their words. */
+const misstated = (page: Page) =>
+  page.locator('button[aria-expanded][aria-controls]').evaluateAll((buttons) =>
+    buttons.flatMap((button) => {
+      const box = document.getElementById(button.getAttribute('aria-controls') ?? '');
+      if (!button.checkVisibility() || !box || box.matches('dialog')) return [];
+      const isSeen = [...box.querySelectorAll('a, input')].some((inside) =>
+        inside.checkVisibility({ visibilityProperty: true }),
+      );
+      return isSeen === (button.getAttribute('aria-expanded') === 'true') ? [] : [button.textContent.trim()];
+    }),
+  );
+
 const SIZES = [
   [320, 568],
   [390, 844],
@@ -97,6 +126,7 @@ for (const { id, name, kind } of PIECE_STARTERS) {
     for (const width of [390, 1280]) {
       await openPage(page, host, site, { width });
       expect(await axe(page), `${width}`).toEqual([]);
+      expect(await misstated(page), `${width}`).toEqual([]);
     }
     // Without a script every link of it stands in sight, and nothing pushes the page sideways.
     const bare = await browser.newContext({ javaScriptEnabled: false });
@@ -247,7 +277,7 @@ test('a ring is opened by keys, gone through by arrows, and closed with the focu
   page,
   host,
 }) => {
-  await openPage(page, host, started('fan'));
+  await openPage(page, host, drawn(started('fan')));
   const opener = page.getByRole('button', { name: 'Quick links' });
   const links = page.getByRole('navigation', { name: 'Quick links' }).getByRole('link');
   await expect(links.first()).toBeHidden();
@@ -354,4 +384,76 @@ test('a jump menu marks the section in sight while the page scrolls', async ({ p
   await expect(page).toHaveURL(/#south$/);
   await expect(jump.filter({ hasText: 'South' })).toHaveAttribute('aria-current', 'true');
   await expect(page.locator('.hm-floating [aria-current]')).toHaveCount(1);
+});
+
+test('a label that shows at pointing stays while the pointer moves on to it; without icons all stand whole in sight', async ({
+  page,
+  host,
+}) => {
+  const plain = started('fan');
+  await openPage(page, host, drawn(plain));
+  await page.locator('.hm-ring-opener').click();
+  const link = page.locator('.hm-ring-link').nth(2);
+  const label = link.locator('.hm-ring-label');
+  await expect(label).toHaveCSS('opacity', '0');
+  await link.hover();
+  await expect(label).toHaveCSS('opacity', '1');
+  const [from, to] = [await link.boundingBox(), await label.boundingBox()];
+  if (!from || !to) throw new Error('no boxes');
+  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 30 });
+  await expect(label).toHaveCSS('opacity', '1');
+  expect(await page.evaluate(() => document.querySelector('.hm-ring-label:hover')?.textContent)).toBe(
+    await label.textContent(),
+  );
+  for (const width of [320, 1280]) {
+    await openPage(page, host, plain, { width });
+    await page.locator('.hm-ring-opener').click();
+    const cut = await page
+      .locator('.hm-ring-label')
+      .evaluateAll((labels) =>
+        labels
+          .filter((one) => getComputedStyle(one).opacity !== '1' || one.scrollWidth > one.clientWidth + 1)
+          .map((one) => one.textContent),
+      );
+    expect(cut, `${width}`).toEqual([]);
+  }
+});
+
+test('texts beneath other parts stand on lines of their own, a search there takes the whole width', async ({
+  page,
+  host,
+}) => {
+  const footed = started('jetties');
+  const region = [...regionsOf(footed).values()].find(
+    (one) => one.form === 'stack' && one.piece.kind === 'footer',
+  );
+  if (!region) throw new Error('no column');
+  const entry = (id: string, text: string) => ({ id, text, target: { kind: 'none' as const }, icon: null });
+  let site = footed;
+  for (const part of [
+    makePart('text', 'words', { entries: [entry('one', 'Calle 4'), entry('two', 'Orilla')] }),
+    makePart('search', 'finder', { placeholder: 'Search the reserve and all that lies around it by name' }),
+  ])
+    site = edited(site, { name: 'add-part', args: { place: { region: region.id, index: 0 }, part } });
+  for (const width of [320, 1280]) {
+    await openPage(page, host, site, { width });
+    const [one, two] = [
+      await page.getByText('Calle 4', { exact: true }).boundingBox(),
+      await page.getByText('Orilla', { exact: true }).boundingBox(),
+    ];
+    if (!one || !two) throw new Error('no texts');
+    expect(two.y).toBeGreaterThanOrEqual(one.y + one.height);
+    expect(two.x).toBeCloseTo(one.x, 0);
+    const form = page.getByRole('search');
+    const [box, field, button] = [
+      await form.boundingBox(),
+      await form.getByRole('searchbox').boundingBox(),
+      await form.getByRole('button').boundingBox(),
+    ];
+    const column = await form.evaluate((element) => element.parentElement?.clientWidth ?? 0);
+    if (!box || !field || !button) throw new Error('no search');
+    expect(box.width).toBeCloseTo(column, 0);
+    expect(button.x + button.width).toBeGreaterThan(box.x + box.width - 3);
+    expect(button.x).toBeCloseTo(field.x + field.width, 0);
+  }
 });

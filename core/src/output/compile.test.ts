@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { HtmlValidate } from 'html-validate';
-import { bytesOf, compilePage as compile, DEMO, DEMO_HEADER, FONTS, rawDemo } from '../../test/demo.ts';
+import { bytesOf, compilePage as compile, DEMO, DEMO_HEADER, FONTS, MARISMA, rawDemo } from '../../test/demo.ts';
 import { dress } from '../../test/dressed.ts';
 import { handOffFiles } from '../formats/archive/hand-off.ts';
 import { loadSite } from '../load/load-site.ts';
@@ -341,4 +341,23 @@ describe('links with everything they can have', () => {
     for (const slot of ['glyph', 'picture', 'description', 'action', 'heading', 'divider'])
       expect(stylesheet).toContain(`.hm-${slot}`);
   });
+});
+
+test('a typeface has a stand-in for each weight that takes room of its own', () => {
+  const { stylesheet } = compile(MARISMA);
+  const standIns = [...stylesheet.matchAll(/@font-face \{[^}]*local\([^}]*\}/g)].map(([face]) => ({
+    family: /font-family: ([^;]+)/.exec(face)?.[1],
+    weight: /font-weight: ([^;]+)/.exec(face)?.[1],
+    adjust: Number(/size-adjust: ([\d.]+)/.exec(face)?.[1]),
+  }));
+  const families = new Set(standIns.map(({ family }) => family));
+  expect(families.size).toBeGreaterThan(0);
+  for (const family of families) {
+    const own = standIns.filter((one) => one.family === family);
+    expect(new Set(own.map(({ weight }) => weight)).size).toBe(own.length);
+    // Bolder letters are wider.
+    const adjusts = own.map(({ adjust }) => adjust);
+    expect(adjusts).toEqual([...adjusts].sort((a, b) => a - b));
+  }
+  expect(standIns.length).toBeGreaterThan(families.size);
 });
