@@ -106,3 +106,31 @@ test('what is looked at first in another piece is selected with it, and a sideba
   await page.getByRole('button', { name: /^Pages pages\.json/ }).click();
   await expect(page.locator('pre').filter({ hasText: '"/learn/": [' })).toBeVisible();
 });
+
+test('a footer made dark has its texts turned by one press, and undo takes them back together', async ({
+  page,
+}) => {
+  const marisma = wholeMarisma();
+  const foot = marisma.pieces.find(({ kind }) => kind === 'footer');
+  if (!foot) throw new Error('no footer');
+  const id = await copyDemo(page, marisma);
+  await page.goto(`/sites/${id}/bench/${foot.id}`);
+  const stage = await stageFrame(page);
+  await page
+    .getByRole('navigation', { name: 'Parts' })
+    .getByRole('button', { name: 'Footer', exact: true })
+    .click();
+  await page.locator('[data-cell="fill rest"]').click();
+  await page.keyboard.type('#0b1420');
+  await page.keyboard.press('Enter');
+  const link = stage.getByRole('contentinfo').getByRole('link', { name: 'Opening hours' });
+  const before = await link.evaluate((element) => getComputedStyle(element).color);
+  const told = page.getByText(/in Footer cannot be read well/);
+  await expect(told).toBeVisible();
+  await page.getByRole('button', { name: 'Take colours that pass' }).click();
+  await expect(told).toHaveCount(0);
+  await expect(link).not.toHaveCSS('color', before);
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(link).toHaveCSS('color', before);
+  await expect(told).toBeVisible();
+});

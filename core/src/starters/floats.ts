@@ -96,7 +96,13 @@ export const FLOATS: readonly ColumnStarter[] = [
     name: 'Lily pads',
     about: 'a ring in the corner, labels at pointing, links one after the other',
     look: { floatsAt: 'at the bottom, end' },
-    blocks: [ring({ ring: { ringComes: 'one after the other', motionTime: 200 } })],
+    blocks: [
+      ring({
+        ring: { ringComes: 'one after the other', motionTime: 200 },
+        // Where labels stand within their links, they keep from the round ends.
+        link: { paddingInline: 12 },
+      }),
+    ],
   },
   {
     kind: 'floating',

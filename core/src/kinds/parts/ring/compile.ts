@@ -361,10 +361,7 @@ function lineRules(stand: RingStand, isRow: boolean, count: number, out: PartOut
       ? [
           styleRule(out.at('ring-label'), [['position', 'static'], ['max-inline-size', '60vw'], ...CUT]),
           // A label with a ground of its own keeps within the shape of its link.
-          styleRule(out.at('ring-link'), [
-            ['overflow', 'hidden'],
-            ...(out.says('ring-link', 'paddingInline') ? [] : ([['padding-inline', '12px']] as const)),
-          ]),
+          styleRule(out.at('ring-link'), [['overflow', 'hidden']]),
           // Beside its label a first letter says nothing.
           styleRule(out.within(`span.${out.class('ring-icon')}`), [['display', 'none']]),
         ]

@@ -50,8 +50,6 @@ function compile(part: Shortcut, out: PartOut): Fragment {
       styleRule(out.at('shortcut'), [
         ...IN_LINE,
         ...(showsLabel(part) ? [] : ([['justify-content', 'center']] as const)),
-        ['min-inline-size', `${LEAST_TARGET}px`],
-        ['min-block-size', `${LEAST_TARGET}px`],
         CLICKABLE,
       ]),
       ...(part.icon === null ? [] : iconRules(out, 'symbol', { gap: GAP, isLabelled: showsLabel(part) })),
@@ -63,8 +61,7 @@ function extent(part: Shortcut, at: PartExtents): Extent {
   const words = at.words(part.label, 'shortcut');
   const content =
     part.icon === null ? words : withIconExtent(at, 'symbol', null, showsLabel(part) ? words : null);
-  const control = at.control([content], 'shortcut');
-  return { ...control, width: Math.max(control.width, LEAST_TARGET) };
+  return at.control([content], 'shortcut');
 }
 
 export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
@@ -80,7 +77,13 @@ export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
       text: 'label',
       typeStyle: 'menu',
       properties: CONTROL_PROPERTIES,
-      defaults: { colour: { role: 'ink' }, paddingInline: 6, paddingBlock: 6 },
+      defaults: {
+        colour: { role: 'ink' },
+        paddingInline: 6,
+        paddingBlock: 6,
+        minWidth: LEAST_TARGET,
+        height: LEAST_TARGET,
+      },
     },
     symbol: {
       label: 'Icon link’s icon',

@@ -301,7 +301,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
         </Button>
       </div>
       <Hidden site={site} cell={cell} />
-      {id === 'fill' && <Unreadable site={site} cell={cell} />}
+      <Unreadable site={site} cell={cell} />
       {entry.typed === true && <TypeLinks site={site} cell={cell} />}
       {isBorder(id) && <BorderSides cell={cell} />}
       {entry.kind === 'choice' && <ChoiceLinks site={site} cell={cell} />}

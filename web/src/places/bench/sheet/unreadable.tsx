@@ -1,4 +1,13 @@
-import { ownersOf, readableEdits, type Site, type SingleEdit } from '@hamaca/core';
+import {
+  ownersOf,
+  pieceKind,
+  readableEdits,
+  sectionKind,
+  type SectionKindId,
+  type Site,
+  type SingleEdit,
+  type SlotRef,
+} from '@hamaca/core';
 import { useEffect, useState } from 'react';
 import { useEdit } from '../../../store/open-site.tsx';
 import { Button } from '../../../ui/button.tsx';
@@ -7,12 +16,20 @@ import type { SheetCell } from './sheet-model.ts';
 /** A colour that is being dragged is judged once it rests, after so long in ms. */
 const REST = 250;
 
+/** Whether a slot lies behind what stands in its piece, or in a section of that. */
+function isGround(site: Site, { owner: id, slot }: SlotRef): boolean {
+  const owner = ownersOf(site).get(id);
+  if (!owner) return false;
+  if (owner.sort === 'piece') return pieceKind(owner.piece).grounds.includes(slot);
+  return owner.sort === 'section' && sectionKind(owner.kind as SectionKindId).ground === slot;
+}
+
 /** Where a ground leaves texts of its piece that cannot be read, turns them all by one press. */
 export function Unreadable({ site, cell }: { readonly site: Site; readonly cell: SheetCell }) {
   const edit = useEdit();
   const [edits, setEdits] = useState<readonly SingleEdit[]>([]);
   const piece = ownersOf(site).get(cell.cell.owner)?.piece;
-  const id = piece?.id;
+  const id = piece && isGround(site, cell.cell) ? piece.id : undefined;
   useEffect(() => {
     const timer = setTimeout(() => {
       setEdits(id === undefined ? [] : readableEdits(site, id));
