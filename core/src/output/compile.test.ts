@@ -1,6 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { HtmlValidate } from 'html-validate';
-import { bytesOf, compilePage as compile, DEMO, DEMO_HEADER, FONTS, MARISMA, rawDemo } from '../../test/demo.ts';
+import {
+  bytesOf,
+  compilePage as compile,
+  DEMO,
+  DEMO_HEADER,
+  FONTS,
+  MARISMA,
+  rawDemo,
+} from '../../test/demo.ts';
 import { dress } from '../../test/dressed.ts';
 import { handOffFiles } from '../formats/archive/hand-off.ts';
 import { loadSite } from '../load/load-site.ts';
