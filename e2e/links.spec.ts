@@ -542,3 +542,19 @@ test('all findings of one sort are mended at once, and one undo takes it back', 
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(missing.getByRole('listitem')).toHaveCount(3);
 });
+
+test('Enter in a target takes what was typed; only pressed again does it add a link', async ({ page }) => {
+  const id = await copyDemo(page);
+  await page.goto(`/sites/${id}/links`);
+  const target = row(page, 'News').locator('[data-column="target"]');
+  await target.waitFor();
+  const before = await rows(page).count();
+  await target.fill('/latest/');
+  await page.keyboard.press('Enter');
+  await expect(target).toBeFocused();
+  await saved(page);
+  expect(JSON.stringify((await savedSite(page, id)).menus)).toContain('/latest/');
+  await expect(rows(page)).toHaveCount(before);
+  await page.keyboard.press('Enter');
+  await expect(rows(page)).toHaveCount(before + 1);
+});

@@ -157,6 +157,22 @@ for (const width of [390, 820, 1280])
     expect(await shifts(page)).toBeLessThan(0.001);
   });
 
+for (const { id, name } of PIECE_STARTERS.filter(({ kind }) => kind === 'sidebar'))
+  test(`${name} stands as it will before the script starts, and nothing moves when it does`, async ({
+    page,
+    host,
+  }) => {
+    const run = await openBeforeScript(page, host, 1280, inOne(handOff(started(id))));
+    const side = page.locator('.hm-sidebar');
+    const height = async () => Math.round((await side.boundingBox())?.height ?? 0);
+    const before = await height();
+    expect(before).toBeGreaterThan(100);
+    await watchShifts(page);
+    await run();
+    expect(await height()).toBe(before);
+    expect(await shifts(page)).toBeLessThan(0.001);
+  });
+
 test('a sidebar shows the branch of the page one is on, and folds and unfolds by its buttons', async ({
   page,
   host,

@@ -51,6 +51,9 @@ const LETTERS: readonly (readonly [RegExp, string])[] = [
   [/đ|ć/u, 'hr'],
 ];
 
+/** So many labels tell enough. */
+const MOST_READ = 300;
+
 /** A word that is known counts so much, a letter so much. */
 const WEIGHT = { word: 2, letter: 0.5 } as const;
 
@@ -75,7 +78,7 @@ function byWords(text: string): Language | null {
  * that others lack. Null where nothing speaks clearly for one.
  */
 export function noticeLanguage(labels: readonly string[]): Language | null {
-  const text = labels.join(' \n ').toLowerCase();
+  const text = labels.slice(0, MOST_READ).join(' \n ').toLowerCase();
   const letters = [...text].filter((letter) => /\p{L}/u.test(letter));
   for (const { script, languages } of SCRIPTS) {
     const share = letters.filter((letter) => script.test(letter)).length / Math.max(1, letters.length);

@@ -10,7 +10,7 @@ export type BoxLevel = 2 | 3;
 export const USUAL_OPENING: Readonly<Record<BoxLevel, Opening>> = { 2: 'below', 3: 'always open' };
 
 /** Whether what opens so is opened by anybody. */
-export const isOpened = (opening: Opening) => opening !== 'always open' && opening !== 'not at all';
+const isOpened = (opening: Opening) => opening !== 'always open' && opening !== 'not at all';
 
 /** Whether the box of what opens so lies over what is beneath it. */
 export const floats = (opening: Opening): boolean => isOpened(opening) && opening !== 'in place';

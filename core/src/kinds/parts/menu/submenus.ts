@@ -1,5 +1,5 @@
 import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
-import { NO_SCRIPT, ruled, widely, type PartOut, type Rules, type Said } from '../../out.ts';
+import { NO_SCRIPT, ruled, SCRIPT, widely, type PartOut, type Rules, type Said } from '../../out.ts';
 import type { Opening } from '../../properties/placement.ts';
 import { arrivalRules } from './arrival.ts';
 import { boxesOf, type Boxes } from './boxes.ts';
@@ -262,24 +262,31 @@ function openingRules(
           conditions,
         ),
         ...widely(out.inRow([[box, [['display', 'grid']]]]), [...conditions, NO_SCRIPT]),
-        ...widely(out.inPanel(unfoldingRules(boxes, out)), conditions),
+        ...unfoldingRules(boxes, conditions, out),
       ];
     default:
       return [
         ...opened,
         ...floatingRules(boxes, said, holdsFloating, out),
-        ...widely(out.inPanel(unfoldingRules(boxes, out)), conditions),
+        ...unfoldingRules(boxes, conditions, out),
       ];
   }
 }
 
 /** In a panel whatever is opened unfolds in place; without a script it stands open. */
-function unfoldingRules({ level, box }: Boxes, out: PartOut): Rules {
-  return [
+function unfoldingRules(
+  { level, box }: Boxes,
+  conditions: readonly string[],
+  out: PartOut,
+): readonly ConditionalRule[] {
+  const rules: Rules = [
     [out.within(box), [['display', 'grid'], ['flex-basis', '100%'], ...(level === 3 ? [indented(out)] : [])]],
     [`${out.ready} ${box}`, [['display', 'none']]],
     [`${out.ready} ${box}[${out.attribute('open')}]`, [['display', 'grid']]],
   ];
+  // In the page it is folded before the script has run, so that nothing moves when that does.
+  const before: Rules = out.stands === 'over' ? [] : [[`${out.unready} ${box}`, [out.waits]]];
+  return [...widely(out.inPanel(rules), conditions), ...widely(out.inPanel(before), [...conditions, SCRIPT])];
 }
 
 /** A box in a box has measures of its own, as usual where none are said. */
