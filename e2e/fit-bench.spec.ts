@@ -130,7 +130,8 @@ test('a new site begins with room for its links, and takes designs that have it 
   const stage = await make([...LABELS, 'Über uns', 'Mitmachen', 'Kontakt', 'Lehrlingswerkstatt']);
   await expect(unfolds).toHaveValue('800');
   await expect(page.getByTestId('row-needs')).toContainText('left');
-  await expect(stage.getByRole('button', { name: 'More' })).toBeVisible();
+  // Its labels are German, and so is the word for the rest.
+  await expect(stage.getByRole('button', { name: 'Mehr' })).toBeVisible();
   await page.getByRole('button', { name: 'Designs' }).click();
   await page
     .getByRole('dialog')
@@ -138,7 +139,7 @@ test('a new site begins with room for its links, and takes designs that have it 
     .click();
   const action = stage.getByText('Get in touch');
   await expect(action).toBeVisible();
-  await expect(stage.getByRole('button', { name: 'More' })).toBeVisible();
+  await expect(stage.getByRole('button', { name: 'Mehr' })).toBeVisible();
   const middleOf = async (place: typeof action) => {
     const box = await place.boundingBox();
     return box ? box.y + box.height / 2 : -1;

@@ -10,7 +10,7 @@ const MESSAGES = { loading: WORDS.loading, missing: WORDS.siteMissing, away: WOR
 
 function Opened() {
   const status = useSiteState((state) => state.status);
-  const unsent = useSiteState((state) => state.unsent);
+  const unsent = useSiteState((state) => (state.status === 'missing' ? state.unsent : 0));
   // A page that is tried has nothing of the interface around it.
   const isTried = readAddress(useLocation().pathname).place === 'try';
   useEffect(() => (status === 'ready' ? fetchAhead() : undefined), [status]);

@@ -24,7 +24,7 @@ import { ChoiceLinks } from './choice-links.tsx';
 import { OwnCss } from './own-css.tsx';
 import { BORDER_SETS, borderEdit, exceptionsAway, hidingBand, isBorder, setCells } from './sheet-edits.ts';
 import type { SheetCell } from './sheet-model.ts';
-import { Unreadable } from './unreadable.tsx';
+import { isGround, Unreadable } from './unreadable.tsx';
 
 interface Props {
   readonly site: Site;
@@ -301,7 +301,7 @@ export function CellStrip({ site, cell, onClear }: Props) {
         </Button>
       </div>
       <Hidden site={site} cell={cell} />
-      <Unreadable site={site} cell={cell} />
+      {isGround(site, cell.cell) && <Unreadable site={site} cell={cell} />}
       {entry.typed === true && <TypeLinks site={site} cell={cell} />}
       {isBorder(id) && <BorderSides cell={cell} />}
       {entry.kind === 'choice' && <ChoiceLinks site={site} cell={cell} />}

@@ -17,7 +17,7 @@ import type { SheetCell } from './sheet-model.ts';
 const REST = 250;
 
 /** Whether a slot lies behind what stands in its piece, or in a section of that. */
-function isGround(site: Site, { owner: id, slot }: SlotRef): boolean {
+export function isGround(site: Site, { owner: id, slot }: SlotRef): boolean {
   const owner = ownersOf(site).get(id);
   if (!owner) return false;
   if (owner.sort === 'piece') return pieceKind(owner.piece).grounds.includes(slot);
@@ -29,7 +29,7 @@ export function Unreadable({ site, cell }: { readonly site: Site; readonly cell:
   const edit = useEdit();
   const [edits, setEdits] = useState<readonly SingleEdit[]>([]);
   const piece = ownersOf(site).get(cell.cell.owner)?.piece;
-  const id = piece && isGround(site, cell.cell) ? piece.id : undefined;
+  const id = piece?.id;
   useEffect(() => {
     const timer = setTimeout(() => {
       setEdits(id === undefined ? [] : readableEdits(site, id));
