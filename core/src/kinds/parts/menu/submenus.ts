@@ -284,8 +284,8 @@ function unfoldingRules(
     [`${out.ready} ${box}`, [['display', 'none']]],
     [`${out.ready} ${box}[${out.attribute('open')}]`, [['display', 'grid']]],
   ];
-  // In the page it is folded before the script has run, so that nothing moves when that does.
-  const before: Rules = out.stands === 'over' ? [] : [[`${out.unready} ${box}`, [out.waits]]];
+  // Beside the page it is folded before the script has run, so that nothing moves when that does.
+  const before: Rules = out.stands !== 'beside' ? [] : [[`${out.unready} ${box}`, [out.waits]]];
   return [...widely(out.inPanel(rules), conditions), ...widely(out.inPanel(before), [...conditions, SCRIPT])];
 }
 
