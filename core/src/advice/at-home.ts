@@ -6,6 +6,7 @@ import { hasSlot, ownersOf, type Owner } from '../kinds/placed.ts';
 import type { Site } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { mendedContrast } from './contrast.ts';
+import { edited } from './edited.ts';
 import { speaking } from './speaking.ts';
 import { holderOf, resolve } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
@@ -76,9 +77,8 @@ export function designInFamily(site: Site, design: Design): Design {
   const made = new Set(design.pieces.map(({ id }) => id));
   const owners = [...ownersOf(ran.value.site).values()].filter(({ piece }) => made.has(piece.id));
   const typing = familyEdit(ran.value.site, owners);
-  const typed = typing && runEdit(ran.value.site, typing);
-  if (!typed?.ok) return design;
-  return { ...design, pieces: typed.value.site.pieces.filter(({ id }) => made.has(id)) };
+  if (!typing) return design;
+  return { ...design, pieces: edited(ran.value.site, typing).pieces.filter(({ id }) => made.has(id)) };
 }
 
 /** Colours that can be read, for every text and drawing of some owners that cannot be read now, where one is to be found. */
@@ -89,10 +89,9 @@ function readableOwners(site: Site, isMeant: (owner: Owner) => boolean): readonl
     if (isMeant(owner))
       for (const [slot, kind] of slotsThere(site, owner)) {
         const edit = mendedContrast(now, { owner, slot, kind });
-        const ran = edit && runEdit(now, edit);
-        if (!edit || !ran?.ok) continue;
+        if (!edit) continue;
         edits.push(edit);
-        now = ran.value.site;
+        now = edited(now, edit);
       }
   return edits;
 }
@@ -107,18 +106,12 @@ export function addAtHome(
   add: Extract<SingleEdit, { name: 'add-part' | 'add-section' | 'add-piece' }>,
 ): Edit {
   const spoken = speaking(add, site.language);
-  const ran = runEdit(site, spoken);
-  if (!ran.ok) return add;
   const before = ownersOf(site);
-  const after = ran.value.site;
+  const after = edited(site, spoken);
   const added = [...ownersOf(after).values()].filter(({ id }) => !before.has(id));
   const typing = familyEdit(after, added);
-  const typed = typing && runEdit(after, typing);
+  const typed = typing ? edited(after, typing) : after;
   const isNew = new Set(added.map(({ id }) => id));
-  const edits = [
-    spoken,
-    ...(typing && typed?.ok ? [typing] : []),
-    ...readableOwners(typed?.ok ? typed.value.site : after, ({ id }) => isNew.has(id)),
-  ];
+  const edits = [spoken, ...(typing ? [typing] : []), ...readableOwners(typed, ({ id }) => isNew.has(id))];
   return edits.length === 1 ? spoken : { name: 'several', args: { edits } };
 }

@@ -1,4 +1,3 @@
-import { runEdit, type Edit } from '../edit/operations.ts';
 import type { Design } from '../edit/operations/design.ts';
 import type { CellValue } from '../edit/operations/look.ts';
 import { foldsBelow, standsIn } from '../kinds/folds.ts';
@@ -7,6 +6,7 @@ import type { Site } from '../kinds/site.ts';
 import { fitLine, rowFits, rowIsTight } from '../layout/fit.ts';
 import { NARROWEST } from '../layout/extents.ts';
 import type { Measurer } from '../text/measure.ts';
+import { edited } from './edited.ts';
 
 /*
  * What begins with labels nobody has measured yet, a new site or a design, begins with rows that have room for them: the
@@ -15,11 +15,6 @@ import type { Measurer } from '../text/measure.ts';
 
 /** The widest window, in px, that a new site's menu is folded away in: wider ones are seldom held in a hand. */
 const WIDEST_FOLDED = 1100;
-
-const edited = (site: Site, edit: Edit): Site => {
-  const ran = runEdit(site, edit);
-  return ran.ok ? ran.value.site : site;
-};
 
 /** Values by which every menu of a piece whose row lacks room keeps the links it has room for, the rest under “more”. */
 function moreWhereNeeded(site: Site, piece: string, measures: readonly Measurer[]): CellValue[] {

@@ -304,6 +304,12 @@ export const IN_LINE: readonly Declaration[] = [
   ['display', 'flex'],
   ['align-items', 'center'],
 ];
+/** Words on one line; those too long for it end in dots. */
+export const ON_ONE_LINE: readonly Declaration[] = [
+  ['overflow', 'hidden'],
+  ['text-overflow', 'ellipsis'],
+  ['white-space', 'nowrap'],
+];
 export const CLICKABLE: Declaration = ['cursor', 'pointer'];
 
 /** The ring around what has the keyboard's focus, where no look says another. */

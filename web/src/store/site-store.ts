@@ -22,6 +22,7 @@ import { ownHistory, overtakenBy, type DoneChange } from './own-history.ts';
 import { adoptPending, keepPending, ownTabs, randomId, type PendingChange } from './pending.ts';
 import { copyText } from './copy-text.ts';
 import { notify } from './notices.ts';
+import { whenIdle } from './when-idle.ts';
 
 /** The first thing that was wrong with an edit, as it is told to a person. */
 const firstProblem = ([problem]: readonly Problem[], site: Site | null) =>
@@ -69,14 +70,6 @@ const REACH = { steps: 10, pages: 10 } as const;
 
 /** How long a site that was opened has to be drawn before the checks of its edits take their turn, in ms. */
 const AFTER_OPENING = 500;
-
-/** Longest that work waits for the browser to have nothing else to do, in ms. */
-const LONGEST_WAIT = 3000;
-
-const whenIdle = (work: () => void): void => {
-  if (typeof requestIdleCallback === 'function') requestIdleCallback(work, { timeout: LONGEST_WAIT });
-  else work();
-};
 
 /** How often a change is sent to a server that fails at it before it is set aside. */
 const MOST_FAILURES = 3;

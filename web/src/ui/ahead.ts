@@ -1,3 +1,5 @@
+import { whenIdle } from '../store/when-idle.ts';
+
 /*
  * What is loaded when it is first needed is fetched ahead of that once the page has nothing else to do, so that a place that
  * was opened works on when the connection is gone.
@@ -7,26 +9,15 @@ type Load = () => Promise<unknown>;
 
 const waiting = new Set<Load>();
 
-/** How long a page that was opened is left alone first, in ms, and longest that one load waits for an idle moment. */
+/** How long a page that was opened is left alone first, in ms. */
 const AFTER_OPENING = 2500;
-const LONGEST_WAIT = 2000;
 
 /** Lets something be fetched ahead of need. */
 export function fetchedAhead(load: Load): void {
   waiting.add(load);
 }
 
-const idle = (): Promise<void> =>
-  new Promise((resolve) => {
-    if (typeof requestIdleCallback === 'function')
-      requestIdleCallback(
-        () => {
-          resolve();
-        },
-        { timeout: LONGEST_WAIT },
-      );
-    else setTimeout(resolve, 0);
-  });
+const idle = () => new Promise<void>(whenIdle);
 
 async function fetchAll(isLeft: () => boolean): Promise<void> {
   for (const load of waiting) {

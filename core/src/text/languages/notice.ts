@@ -1,31 +1,36 @@
 import { LANGUAGES, type Language } from './languages.ts';
 import { languageOf } from './words.ts';
 
-/** Scripts that one language of the list is written in, or that others of their script are told from by a letter. */
-const SCRIPTS: readonly {
-  readonly script: RegExp;
-  readonly languages: readonly (readonly [string, RegExp])[];
-}[] = [
-  { script: /\p{Script=Hangul}/u, languages: [['ko', /./u]] },
-  { script: /[\p{Script=Hiragana}\p{Script=Katakana}]/u, languages: [['ja', /./u]] },
-  { script: /\p{Script=Han}/u, languages: [['zh', /./u]] },
-  { script: /\p{Script=Devanagari}/u, languages: [['hi', /./u]] },
-  { script: /\p{Script=Greek}/u, languages: [['el', /./u]] },
-  { script: /\p{Script=Hebrew}/u, languages: [['he', /./u]] },
+/** A script by which a language is known. */
+interface Script {
+  readonly letters: RegExp;
+  /** The share of all letters that speaks for it: a name or two in another script say nothing of the rest. */
+  readonly share: number;
+  /** The languages written in it that a letter tells, and the one where none does. */
+  readonly told: readonly (readonly [letter: RegExp, tag: string])[];
+  readonly usual: string;
+}
+
+const HALF = 0.5;
+
+const SCRIPTS: readonly Script[] = [
+  { letters: /\p{Script=Hangul}/u, share: HALF, told: [], usual: 'ko' },
+  // Kana stand between many other characters.
+  { letters: /[\p{Script=Hiragana}\p{Script=Katakana}]/u, share: 0.1, told: [], usual: 'ja' },
+  { letters: /\p{Script=Han}/u, share: HALF, told: [], usual: 'zh' },
+  { letters: /\p{Script=Devanagari}/u, share: HALF, told: [], usual: 'hi' },
+  { letters: /\p{Script=Greek}/u, share: HALF, told: [], usual: 'el' },
+  { letters: /\p{Script=Hebrew}/u, share: HALF, told: [], usual: 'he' },
+  { letters: /\p{Script=Arabic}/u, share: HALF, told: [[/[پچژگکی]/u, 'fa']], usual: 'ar' },
   {
-    script: /\p{Script=Arabic}/u,
-    languages: [
-      ['fa', /[پچژگکی]/u],
-      ['ar', /./u],
+    letters: /\p{Script=Cyrillic}/u,
+    share: HALF,
+    told: [
+      [/[іїєґ]/iu, 'uk'],
+      [/[ыэё]/iu, 'ru'],
+      [/ъ\p{L}/iu, 'bg'],
     ],
-  },
-  {
-    script: /\p{Script=Cyrillic}/u,
-    languages: [
-      ['uk', /[іїєґ]/iu],
-      ['ru', /[ыэё]/iu],
-      ['bg', /ъ\p{L}/iu],
-    ],
+    usual: 'ru',
   },
 ];
 
@@ -80,12 +85,10 @@ function byWords(text: string): Language | null {
 export function noticeLanguage(labels: readonly string[]): Language | null {
   const text = labels.slice(0, MOST_READ).join(' \n ').toLowerCase();
   const letters = [...text].filter((letter) => /\p{L}/u.test(letter));
-  for (const { script, languages } of SCRIPTS) {
-    const share = letters.filter((letter) => script.test(letter)).length / Math.max(1, letters.length);
-    // A name or two in another script say nothing of the rest; kana stand between many other characters.
-    if (share < (languages[0]?.[0] === 'ja' ? 0.1 : 0.5)) continue;
-    const told = languages.find(([, letter]) => letter.test(text));
-    return told ? languageOf(told[0]) : (byWords(text) ?? languageOf(languages[0]?.[0] === 'uk' ? 'ru' : ''));
+  for (const { letters: own, share, told, usual } of SCRIPTS) {
+    if (letters.filter((letter) => own.test(letter)).length < share * Math.max(1, letters.length)) continue;
+    const [, tag] = told.find(([letter]) => letter.test(text)) ?? [];
+    return tag === undefined ? (byWords(text) ?? languageOf(usual)) : languageOf(tag);
   }
   return byWords(text);
 }

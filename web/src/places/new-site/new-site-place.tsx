@@ -69,8 +69,8 @@ export function NewSitePlace() {
   const built = useMemo(() => buildMenu(links, url.trim()), [links, url]);
 
   const noticed = useMemo(() => noticeLanguage(read.links.map(({ label }) => label)), [read.links]);
-  const language = languageOf(spoken ?? noticed?.tag ?? 'en');
-  const written = direction ?? language?.direction ?? 'ltr';
+  const language = spoken ?? noticed?.tag ?? 'en';
+  const written = direction ?? languageOf(language)?.direction ?? 'ltr';
 
   const create = async (site: Site) => {
     setCreating(true);
@@ -88,7 +88,7 @@ export function NewSitePlace() {
       url: url.trim(),
       menu: { items: built.items },
       pages: built.pages,
-      language: language?.tag ?? 'en',
+      language,
       direction: written,
     });
     setCreating(true);
@@ -174,7 +174,7 @@ export function NewSitePlace() {
               <span className="font-semibold">Language</span>
               <Choice
                 label="Language"
-                value={language?.tag ?? 'en'}
+                value={language}
                 options={LANGUAGES.map(({ tag, name: label }) => ({ value: tag, label }))}
                 onChange={setSpoken}
               />

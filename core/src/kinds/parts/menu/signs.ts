@@ -58,24 +58,23 @@ const sidewardRules = (part: MenuPart, { sign, said }: Boxes, out: PartOut): Con
       ),
     );
 
-/** Where icons stand above or beneath their labels, signs stand on the line of the label. */
-const lineRules = (levels: readonly (1 | 2)[], out: PartOut): ConditionalRule[] =>
-  out.says('glyph', 'iconPlace')
-    ? levels.flatMap((level) =>
-        out
-          .said<keyof typeof LINE_OF>('glyph', level, 'iconPlace')
-          .filter(({ value }) => LINE_OF[value] !== undefined)
-          .map(({ value, conditions }) =>
-            styleRule(
-              out.within(out.ofLevel('marker', level)),
-              [['align-self', LINE_OF[value] ?? 'center']],
-              ...conditions,
-            ),
-          ),
-      )
-    : [];
+/** Where on the line of the label a sign stands, by where the icon does; beside it there is but one line. */
+const LINE_OF: ReadonlyMap<string, string> = new Map([
+  ['above', 'flex-end'],
+  ['beneath', 'flex-start'],
+]);
 
-const LINE_OF: Readonly<Record<string, string | undefined>> = { above: 'flex-end', beneath: 'flex-start' };
+/** Where icons stand above or beneath their labels, signs stand on the line of the label. */
+function lineRules(levels: readonly (1 | 2)[], out: PartOut): ConditionalRule[] {
+  if (!out.says('glyph', 'iconPlace')) return [];
+  return levels.flatMap((level) =>
+    out.said<string>('glyph', level, 'iconPlace').flatMap(({ value, conditions }) => {
+      const line = LINE_OF.get(value);
+      const sign = out.within(out.ofLevel('marker', level));
+      return line === undefined ? [] : [styleRule(sign, [['align-self', line]], ...conditions)];
+    }),
+  );
+}
 
 /** The signs that say that there is more. */
 export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut): ConditionalRule[] {

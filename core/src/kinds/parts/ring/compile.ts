@@ -15,6 +15,7 @@ import {
   fragment,
   MAY_MOVE,
   NO_SCRIPT,
+  ON_ONE_LINE,
   PRINT,
   ruled,
   widely,
@@ -123,13 +124,6 @@ function roomBeside(stand: RingStand, point: RingPoint): { inward: number; outwa
   return { inward: inward - half, outward: outward - half };
 }
 
-/** What a label keeps its width by. */
-const CUT: readonly Declaration[] = [
-  ['overflow', 'hidden'],
-  ['text-overflow', 'ellipsis'],
-  ['white-space', 'nowrap'],
-];
-
 /** The widest a label beside a link is, in px. */
 const WIDEST_LABEL = 240;
 
@@ -174,7 +168,7 @@ function pointedRules(out: PartOut): ConditionalRule[] {
       // Out of sight it is still what the link is called.
       ['opacity', '0'],
       ['pointer-events', 'none'],
-      ...CUT,
+      ...ON_ONE_LINE,
     ]),
     styleRule(`${pointed}::before`, [
       ['content', '""'],
@@ -196,7 +190,7 @@ const beneathRules = (stand: RingStand, out: PartOut): ConditionalRule[] => [
     ['inset-inline', `-${LABEL.wider / 2}px`],
     ['text-align', 'center'],
     ['max-block-size', `${LABEL.line}px`],
-    ...CUT,
+    ...ON_ONE_LINE,
   ]),
 ];
 
@@ -359,7 +353,11 @@ function lineRules(stand: RingStand, isRow: boolean, count: number, out: PartOut
     ...(labels === 'read out alone' ? [styleRule(out.at('ring-label'), UNSEEN)] : []),
     ...(labels === 'in sight'
       ? [
-          styleRule(out.at('ring-label'), [['position', 'static'], ['max-inline-size', '60vw'], ...CUT]),
+          styleRule(out.at('ring-label'), [
+            ['position', 'static'],
+            ['max-inline-size', '60vw'],
+            ...ON_ONE_LINE,
+          ]),
           // A label with a ground of its own keeps within the shape of its link.
           styleRule(out.at('ring-link'), [['overflow', 'hidden']]),
           // Beside its label a first letter says nothing.

@@ -9,7 +9,15 @@ import {
 } from '../../../model/slot.ts';
 import { exact, type Extent, type PartExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
-import { CLICKABLE, fragment, NO_SCRIPT, PRINT, type Fragment, type PartOut } from '../../out.ts';
+import {
+  CLICKABLE,
+  fragment,
+  NO_SCRIPT,
+  ON_ONE_LINE,
+  PRINT,
+  type Fragment,
+  type PartOut,
+} from '../../out.ts';
 
 const SEARCH_SHAPE = {
   label: text({
@@ -69,13 +77,6 @@ const SLOTS = {
     defaults: { colour: { role: 'ink' }, size: 18, paddingInline: 8, paddingBlock: 8 },
   },
 } as const;
-
-/** Words too long for the field end in dots. */
-const ON_ONE_LINE = [
-  ['overflow', 'hidden'],
-  ['text-overflow', 'ellipsis'],
-  ['white-space', 'nowrap'],
-] as const;
 
 /** Beneath other parts the field takes the width of them all; what an icon opens stands beneath it instead of over them. */
 const stackedRules = (part: Search, out: PartOut): ConditionalRule[] => [
