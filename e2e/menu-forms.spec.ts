@@ -1,7 +1,7 @@
 import { expect, type Page } from '@playwright/test';
 import type { MenuForm, Site } from '@hamaca/core';
 import { facesLoaded } from './support/faces.ts';
-import { shifts, watchShifts } from './support/motion.ts';
+import { shifts, still, watchShifts } from './support/motion.ts';
 import { demoSite, edited, handOff, saying, type Host } from './support/output.ts';
 import { axe, focused, nav, open, openBeforeScript, test, visitSubmenu } from './support/pasted.ts';
 
@@ -32,19 +32,8 @@ const put = async (
 ) => {
   await open(page, host, width, options, handOff(site));
   await facesLoaded(page);
-  await settled(page);
+  await still(page);
 };
-
-/** Two frames later what watches sizes has looked. */
-const settled = (page: Page) =>
-  page.evaluate(
-    async () =>
-      new Promise((resolve) => {
-        requestAnimationFrame(() => {
-          requestAnimationFrame(resolve);
-        });
-      }),
-  );
 
 const sideways = (page: Page) =>
   page.evaluate(() => document.documentElement.scrollWidth - document.documentElement.clientWidth);
@@ -76,7 +65,7 @@ for (const direction of ['ltr', 'rtl'] as const)
     let before = -1;
     for (const width of WIDTHS) {
       await page.setViewportSize({ width, height: 700 });
-      await settled(page);
+      await still(page);
       const { row, rest, lines } = await told(page);
       expect(lines, `${width}`).toBe(1);
       expect(await sideways(page), `${width}`).toBe(0);
@@ -88,7 +77,7 @@ for (const direction of ['ltr', 'rtl'] as const)
     }
     expect(await told(page)).toEqual({ row: TOP, rest: [], lines: 1 });
     await page.setViewportSize({ width: 390, height: 700 });
-    await settled(page);
+    await still(page);
     expect((await told(page)).rest.length).toBeGreaterThan(2);
   });
 
@@ -131,7 +120,7 @@ test('what is under “more” opens by click and by keys, unfolds what is neste
   expect(await focused(page)).toBe('Contact');
   // What had the focus has it still where it moves.
   await page.setViewportSize({ width: 1280, height: 700 });
-  await settled(page);
+  await still(page);
   expect(await focused(page)).toBe('Contact');
 });
 
@@ -235,7 +224,7 @@ for (const [what, beside] of [
     let fewest = Infinity;
     for (const width of [1900, 1600, 1280, 1100, 900, 700, 500, 390, 320]) {
       await page.setViewportSize({ width, height: 700 });
-      await settled(page);
+      await still(page);
       const { counts, lines, off, overlaps } = await aroundLogo(page);
       const { rest, row } = await told(page);
       expect([width, lines, overlaps, await sideways(page)]).toEqual([width, 1, false, 0]);
@@ -248,7 +237,7 @@ for (const [what, beside] of [
     }
     expect((await told(page)).row.at(-1)).toBe('More');
     await page.setViewportSize({ width: 1900, height: 700 });
-    await settled(page);
+    await still(page);
     expect((await told(page)).rest).toEqual([]);
   });
 

@@ -201,6 +201,9 @@ export { usesOf } from './kinds/uses.ts';
 export type { Design as SetDesign } from './edit/operations/design.ts';
 export { CHECKS } from './check/checks.ts';
 export { checkTypedLabel, mendAll, runChecks } from './check/run-checks.ts';
+export { surveyWidths } from './layout/survey-widths.ts';
+export { runSightChecks } from './check/run-sights.ts';
+export { SIGHTS, type MarkPaint, type Sight, type SightKind } from './check/sights/sight.ts';
 export {
   fileMarkup,
   filesFor,

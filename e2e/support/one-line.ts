@@ -1,4 +1,5 @@
 import type { Page } from '@playwright/test';
+import { still } from './motion.ts';
 
 /** Whether a row stands on one line: everything in it side by side, every label on one line, nothing past its edges. */
 export async function isOneLine(page: Page, row: number): Promise<boolean> {
@@ -47,8 +48,12 @@ export async function isOneLine(page: Page, row: number): Promise<boolean> {
   }, row);
 }
 
-/** Marks in every list the link that grows most as the current page: it is part of what is needed. */
+/**
+ * Marks in every list the link that grows most as the current page: it is part of what is needed. The page has settled at
+ * its width before: what folds is carried into its panel one picture after the width has changed.
+ */
 export async function markCurrent(page: Page): Promise<void> {
+  await still(page);
   await page.evaluate(() => {
     for (const link of document.querySelectorAll('[aria-current]')) link.removeAttribute('aria-current');
     for (const list of document.querySelectorAll('nav > ul')) {

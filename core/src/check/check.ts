@@ -7,6 +7,7 @@ import type { RowFit } from '../layout/fit.ts';
 import type { Cell } from '../model/look.ts';
 import type { Menu } from '../model/site-content.ts';
 import type { LookPlace } from '../advice/contrast.ts';
+import type { Sight, SightKind } from './sights/sight.ts';
 
 /** How a check came out where it did not pass: it fails, it should be looked at, or it cannot be known. */
 export type Outcome = 'fail' | 'look' | 'unknown';
@@ -100,6 +101,7 @@ interface Places {
   readonly look: { readonly place: LookPlace; readonly world: World };
   readonly row: { readonly place: RowFit; readonly world: RowWorld };
   readonly piece: { readonly place: Piece; readonly world: World };
+  readonly sight: { readonly place: Sight; readonly world: World };
 }
 
 interface CheckOf<Sort extends keyof Places> {
@@ -109,8 +111,8 @@ interface CheckOf<Sort extends keyof Places> {
   readonly label: string;
   /** Why it matters. */
   readonly why: string;
-  /** Passes by itself until the addresses have been fetched, or where no typeface can be measured. */
-  readonly asks?: 'addresses' | 'measures';
+  /** Passes by itself until the addresses have been fetched, no typeface can be measured, or no browser has drawn the page. */
+  readonly asks?: 'addresses' | 'measures' | 'page';
   /** Null where the place passes. */
   readonly check: (place: Places[Sort]['place'], world: Places[Sort]['world']) => Objection | null;
 }
@@ -128,4 +130,11 @@ export type RowCheck = CheckOf<'row'>;
 /** A check of one piece among the others of its pages. */
 export type PieceCheck = CheckOf<'piece'>;
 
-export type Check = LinkCheck | PartCheck | LookCheck | RowCheck | PieceCheck;
+/** A check of what a browser drew. */
+export interface SightCheck extends CheckOf<'sight'> {
+  readonly sees: SightKind;
+  /** Checks that calculate the same: where one of them objects to a slot, this one has nothing to add. */
+  readonly yieldsTo?: readonly string[];
+}
+
+export type Check = LinkCheck | PartCheck | LookCheck | RowCheck | PieceCheck | SightCheck;

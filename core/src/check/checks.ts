@@ -32,6 +32,11 @@ import { pieceNowhere } from './pieces/piece-nowhere.ts';
 import { piecesCollide } from './pieces/pieces-collide.ts';
 import { ringFull } from './screens/ring-full.ts';
 import { rowBreaksCheck } from './rows/row-breaks.ts';
+import { leavesWindow } from './sights/leaves-window.ts';
+import { liesBeneath } from './sights/lies-beneath.ts';
+import { markFaint } from './sights/mark-faint.ts';
+import { targetTiny } from './sights/target-tiny.ts';
+import { textCut } from './sights/text-cut.ts';
 import { barTall } from './screens/bar-tall.ts';
 import { fixedInBlur } from './screens/fixed-in-blur.ts';
 import { fixedTogether } from './screens/fixed-together.ts';
@@ -88,4 +93,9 @@ export const CHECKS: readonly Check[] = [
   fixedTogether,
   ringFull,
   hiddenBetween,
+  textCut,
+  leavesWindow,
+  liesBeneath,
+  markFaint,
+  targetTiny,
 ];

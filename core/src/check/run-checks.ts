@@ -12,8 +12,7 @@ import { targetKey } from '../links/target.ts';
 import type { Menu } from '../model/site-content.ts';
 import type { Check, FetchedLink, Finding, Fix, LinkWorld, Objection, World } from './check.ts';
 import { CHECKS } from './checks.ts';
-
-const NOTHING_FETCHED: ReadonlyMap<string, FetchedLink> = new Map();
+import { NOTHING_FETCHED, worldOf } from './world.ts';
 
 function group(
   items: readonly PlacedItem[],
@@ -29,21 +28,6 @@ function group(
   }
   return groups;
 }
-
-function ownHost(site: Site): LinkWorld['own'] {
-  const match = /^(https?):\/\/([^/?#]+)/i.exec(site.url);
-  return {
-    host: (match?.[2] ?? '').toLowerCase().replace(/^www\./, ''),
-    secure: match?.[1]?.toLowerCase() === 'https',
-  };
-}
-
-const worldOf = (site: Site, fetched: World['fetched']): World => ({
-  site,
-  fetched,
-  own: ownHost(site),
-  hasListedPages: site.pages.some((page) => page.listed),
-});
 
 const linkWorld = (world: World, menu: Menu, items: readonly PlacedItem[]): LinkWorld => ({
   ...world,

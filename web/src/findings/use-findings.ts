@@ -2,6 +2,7 @@ import type { FetchedLink, Finding, Site } from '@hamaca/core';
 import { useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
+import { useWithSights } from './sights.ts';
 import type { ChecksAnswer, ChecksProgress, ChecksRequest } from '../workers/run-checks.ts';
 
 type Fetched = ChecksRequest['fetched'];
@@ -94,7 +95,7 @@ function askFindings(
   return asked.answer;
 }
 
-/** What the checks find, a moment behind the edits; null until the first answer. */
+/** What the checks find, a moment behind the edits, and what was seen in the output; null until the first answer. */
 export function useFindings(
   site: Site | null | undefined,
   fetched: Fetched = NOTHING_FETCHED,
@@ -114,5 +115,5 @@ export function useFindings(
       leave(asker);
     };
   }, [site, fetched]);
-  return findings;
+  return useWithSights(site, findings);
 }

@@ -24,6 +24,8 @@ import { statementChanges } from './statement-changes.ts';
 export type Carried = Extract<FromFrame, { type: 'carry' }>;
 /** A ring whose link is dragged. */
 export type DraggedArc = Extract<FromFrame, { type: 'arc' }>;
+/** What may be wrong with a page at a width. */
+export type SurveyedPage = Extract<FromFrame, { type: 'surveyed' }>;
 /** An edge of a panel that is dragged. */
 export type DraggedEdge = Extract<FromFrame, { type: 'edge' }>;
 
@@ -71,6 +73,8 @@ interface Props {
   readonly onPainted?: () => void;
   /** Asked for once the page is painted: the page as it stands, for a picture of it. */
   readonly onDrawn?: (page: DrawnPage) => void;
+  /** Told what may be wrong with the page, once for each page and width; nothing is looked for without. */
+  readonly onSurveyed?: (page: SurveyedPage) => void;
   /** How often a motion was asked to be played: once more plays it. */
   readonly plays?: number;
   /** Whether it is played four times as slow. */
@@ -163,6 +167,7 @@ export function Stage({
   onMeasures,
   onPainted,
   onDrawn,
+  onSurveyed,
   follow,
   plays = 0,
   slowly = false,
@@ -193,6 +198,7 @@ export function Stage({
     onMeasures,
     onPainted,
     onDrawn,
+    onSurveyed,
     width,
     height,
   });
@@ -209,6 +215,7 @@ export function Stage({
     onMeasures,
     onPainted,
     onDrawn,
+    onSurveyed,
     width,
     height,
   };
@@ -241,6 +248,13 @@ export function Stage({
     send({ type: 'measure', on: isMeasured });
   }, [isMeasured]);
 
+  const isSurveyed = onSurveyed !== undefined;
+  const askSurvey = () => {
+    const { whole, onSurveyed, width } = latest.current;
+    if (whole && onSurveyed) send({ type: 'survey', width });
+  };
+  useEffect(askSurvey, [isSurveyed, whole, width]);
+
   // An edit that was just made is on its way to the stage.
   useEffect(() => {
     if (plays === 0) return;
@@ -263,12 +277,14 @@ export function Stage({
         send(latest.current.pins);
         send(latest.current.lights);
         if (latest.current.onMeasures) send({ type: 'measure', on: true });
+        askSurvey();
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
       else if (data.type === 'edge') latest.current.onEdge?.(data);
       else if (data.type === 'arc') latest.current.onArc?.(data);
       else if (data.type === 'hanging') setHanging(data.boxes);
       else if (data.type === 'measures') latest.current.onMeasures?.(data.boxes);
+      else if (data.type === 'surveyed') latest.current.onSurveyed?.(data);
       else if (data.type === 'closed') latest.current.onClosed?.();
       else if (data.type === 'key') {
         if (!press(data) && !data.meta && !data.alt) latest.current.onTyped?.(data.key);

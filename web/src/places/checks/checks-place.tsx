@@ -9,6 +9,8 @@ import { benchStore, openCell, setWidth } from '../../store/bench-store.ts';
 import { enterSite, showLink, useLinks } from '../../store/links-store.ts';
 import { FetchBar } from '../../findings/fetch-bar.tsx';
 import { Evidence } from './evidence.tsx';
+import { Survey } from './survey.tsx';
+import { useSurveyed } from '../../findings/sights.ts';
 import { useChecking, useFindings } from '../../findings/use-findings.ts';
 
 /** Most findings of one check drawn. */
@@ -62,6 +64,7 @@ export function ChecksPlace() {
   const isAsked = {
     addresses: fetched.size > 0,
     measures: (useFonts(site)?.metrics.length ?? 0) > 0,
+    page: useSurveyed(site) !== null,
   };
   const passed = CHECKS.filter(
     (check) =>
@@ -87,6 +90,7 @@ export function ChecksPlace() {
               : `${findings.length} ${findings.length === 1 ? 'problem' : 'problems'}`}
           </h1>
           <Checking />
+          <Survey site={site} />
           <span className="ml-auto">
             <FetchBar site={site} />
           </span>

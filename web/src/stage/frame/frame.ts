@@ -11,6 +11,7 @@ import type {
   RenderedPage,
   StageElement,
   StatementChange,
+  SurveyMessage,
   ToFrame,
 } from './protocol.ts';
 
@@ -342,6 +343,25 @@ function tellPicture(): void {
   tell({ type: 'picture', body: new XMLSerializer().serializeToString(document.body), css });
 }
 
+/** Waits until the frame has a width, its typefaces are there and the output's script has looked. */
+async function settle(width: number): Promise<void> {
+  const drawn = async () => new Promise((resolve) => requestAnimationFrame(resolve));
+  while (innerWidth !== width) await drawn();
+  // Faces are asked for once something is laid out in them.
+  holder.getBoundingClientRect();
+  await document.fonts.ready;
+  await drawn();
+  await drawn();
+}
+
+async function tellSurvey({ width }: SurveyMessage): Promise<void> {
+  const { survey } = await import('./survey/survey.ts');
+  await settle(width);
+  byItself(() => {
+    tell({ type: 'surveyed', width, ...survey(holder, entries()) });
+  });
+}
+
 // Links lead nowhere on the stage; everything else works as it will.
 document.addEventListener(
   'click',
@@ -380,6 +400,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   else if (event.data.type === 'pin') pin(event.data);
   else if (event.data.type === 'play') play(event.data);
   else if (event.data.type === 'picture') tellPicture();
+  else if (event.data.type === 'survey') void tellSurvey(event.data);
   else if (event.data.type === 'measure') measures.turn(event.data.on);
   else light(event.data);
 });

@@ -1,4 +1,4 @@
-import type { ElementEntry, Level, PageMarkup, State } from '@hamaca/core';
+import type { ElementEntry, Level, PageMarkup, Sight, State } from '@hamaca/core';
 
 /** One element of the output, as the element map finds it. */
 export interface StageElement {
@@ -93,9 +93,15 @@ export interface MeasureMessage {
   readonly on: boolean;
 }
 
+/** The page is to be gone through in every state that can be opened, once the frame has this width in px. */
+export interface SurveyMessage {
+  readonly type: 'survey';
+  readonly width: number;
+}
+
 /** What the stage is told. */
 export type ToFrame =
-  PlayMessage | RenderMessage | PinMessage | LightMessage | PictureMessage | MeasureMessage;
+  PlayMessage | RenderMessage | PinMessage | LightMessage | PictureMessage | MeasureMessage | SurveyMessage;
 
 /** A box on the stage, in px of the page. */
 export interface Box {
@@ -163,6 +169,13 @@ export type FromFrame =
   | { readonly type: 'measures'; readonly boxes: readonly StageBox[] }
   /** The submenus that stand open, which may reach further down than the stage does. */
   | { readonly type: 'hanging'; readonly boxes: readonly Box[] }
+  /** What may be wrong with the page at a width in px, and how many states of it were looked at. */
+  | {
+      readonly type: 'surveyed';
+      readonly width: number;
+      readonly sights: readonly Sight[];
+      readonly states: number;
+    }
   /** A panel was closed on the stage itself. */
   | { readonly type: 'closed' }
   /** The page as it stands: its body as XML, and all rules it is drawn by. */
