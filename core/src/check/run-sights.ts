@@ -1,4 +1,5 @@
 import type { Site } from '../kinds/site.ts';
+import { slotsOf } from '../kinds/catalogue.ts';
 import { hasSlot, ownersOf } from '../kinds/placed.ts';
 import type { Sight, SightKind } from './sights/sight.ts';
 import type { Finding, SightCheck } from './check.ts';
@@ -42,7 +43,7 @@ export function runSightChecks(
   );
   const there = weighed(sights).filter(({ owner: id, slot }) => {
     const owner = owners.get(id);
-    return owner !== undefined && hasSlot(site, owner, slot);
+    return owner !== undefined && Object.hasOwn(slotsOf(owner.kind), slot) && hasSlot(site, owner, slot);
   });
   return SIGHT_CHECKS.flatMap(({ id, sees, yieldsTo = [], check }) =>
     worstOf(there.filter(({ kind }) => kind === sees))

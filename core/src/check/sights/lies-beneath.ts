@@ -11,7 +11,7 @@ export const liesBeneath: SightCheck = {
   why: 'Neither can be read, and a press meets the wrong one.',
   check: (sight, { site }) => ({
     outcome: 'fail',
-    reason: `${named(site, sight)} and ${sight.other ?? 'something else'} lie ${Math.ceil(sight.amount)} px over one another ${whereSeen(sight)}.`,
+    reason: `${named(site, sight)} and ${sight.other ? `“${sight.other}”` : 'a drawing'} lie ${Math.ceil(sight.amount)} px over one another ${whereSeen(sight)}.`,
     evidence: evidenceOf(site, sight),
     at: spotOf(site, sight, 'paddingInline'),
   }),

@@ -109,17 +109,30 @@ function* overlaps(
     }
 }
 
-/** The box that can be pressed: a control's own, and one it lays over what is around it. */
+/** The box that a control lays over what it stands in, so that all of that can be pressed; null where it lays none. */
+function laidOver(control: Element): Element | null {
+  const { content, position, width, height } = getComputedStyle(control, '::after');
+  if (content === 'none' || position !== 'absolute' || !(control instanceof HTMLElement)) return null;
+  const block = getComputedStyle(control).position === 'static' ? control.offsetParent : control;
+  const fills = (size: string, own: number) => Math.abs(parseFloat(size) - own) < 1;
+  return block && fills(width, block.clientWidth) && fills(height, block.clientHeight) ? block : null;
+}
+
+/** The box that can be pressed: a control's own, or the one it lays over, without the controls beside it there. */
 function pressable(control: Element): Edges {
   const own = control.getBoundingClientRect();
-  const { content, position, width, height } = getComputedStyle(control, '::after');
-  const stretched = content !== 'none' && position === 'absolute';
-  return {
-    left: own.left,
-    top: own.top,
-    right: Math.max(own.right, own.left + (stretched ? parseFloat(width) || 0 : 0)),
-    bottom: Math.max(own.bottom, own.top + (stretched ? parseFloat(height) || 0 : 0)),
-  };
+  const block = laidOver(control);
+  if (!block) return own;
+  let { left, right, top, bottom } = block.getBoundingClientRect();
+  for (const other of block.querySelectorAll(CONTROLS)) {
+    const box = other.getBoundingClientRect();
+    if (other === control || box.width === 0) continue;
+    if (box.left >= own.right - 1) right = Math.min(right, box.left);
+    else if (box.right <= own.left + 1) left = Math.max(left, box.right);
+    else if (box.top >= own.bottom - 1) bottom = Math.min(bottom, box.top);
+    else if (box.bottom <= own.top + 1) top = Math.max(top, box.bottom);
+  }
+  return { left, right, top, bottom };
 }
 
 /** Whether a link stands within a sentence: there it is as high as the line. */

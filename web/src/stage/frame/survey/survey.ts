@@ -42,9 +42,9 @@ const liesOver = (box: Element) => ['absolute', 'fixed'].includes(getComputedSty
  */
 export function* states(holder: Element): Generator<Opened> {
   let left = MOST_OPENED;
-  function* within({ scope, opened }: Opened): Generator<Opened> {
+  function* within({ scope, opened }: Opened, newlyOpen: Element): Generator<Opened> {
     yield { scope, opened };
-    const openers = [...scope.querySelectorAll<HTMLElement>(OPENERS)];
+    const openers = [...newlyOpen.querySelectorAll<HTMLElement>(OPENERS)];
     for (const opener of openers) {
       const box = boxOf(opener);
       if (left === 0 || !box || !opener.checkVisibility({ visibilityProperty: true })) continue;
@@ -52,18 +52,17 @@ export function* states(holder: Element): Generator<Opened> {
       left--;
       opener.click();
       arrive();
-      if (box.checkVisibility())
-        yield* within({
-          scope: liesOver(box) ? box : scope,
-          opened: [...opened, wordsOf(opener) || wordsOf(opener.parentElement ?? opener)],
-        });
+      const words = wordsOf(opener) || wordsOf(opener.parentElement ?? opener);
+      // What unfolds in place moves what is around it.
+      const looked = { scope: liesOver(box) ? box : scope, opened: [...opened, words] };
+      if (box.checkVisibility()) yield* within(looked, box);
       if (box instanceof HTMLDialogElement) box.close();
       else if (opener.getAttribute('aria-expanded') === 'true') opener.click();
       arrive();
     }
   }
   arrive();
-  yield* within({ scope: holder, opened: [] });
+  yield* within({ scope: holder, opened: [] }, holder);
 }
 
 /** What a page was found to be like at its width. */
