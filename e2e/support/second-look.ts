@@ -21,7 +21,9 @@ export function secondLook(scope: Element): Found[] {
   /** What is for screen readers alone is cut down to a point or has next to no box. */
   const isSpoken = (element: Element) => {
     const { width, height } = element.getBoundingClientRect();
-    return /inset\((?:50|100)%\)/.test(getComputedStyle(element).clipPath) || width <= 2 || height <= 2;
+    const { clipPath, overflowX } = getComputedStyle(element);
+    const isTiny = overflowX !== 'visible' && Math.min(width, height) <= 2;
+    return /inset\((?:50|100)%\)/.test(clipPath) || isTiny;
   };
   const isThere = (element: Element) => {
     for (let at: Element | null = element; at && at !== document.body; at = at.parentElement)
@@ -47,6 +49,11 @@ export function secondLook(scope: Element): Found[] {
   const isHit = (element: Element, x: number, y: number) =>
     document.elementsFromPoint(x, y).some((hit) => hit === element || element.contains(hit));
 
+  if (scope !== document.body) {
+    const { left, right } = scope.getBoundingClientRect();
+    const past = Math.max(-left, right - clientWidth);
+    if (past > 0) found.push({ kind: 'outside', words: '', isClose: past < 4 });
+  }
   const texts: { readonly node: Node; readonly element: Element; readonly boxes: () => DOMRect[] }[] = [];
   const walker = document.createTreeWalker(scope, NodeFilter.SHOW_TEXT);
   for (let node = walker.nextNode(); node; node = walker.nextNode()) {
@@ -57,7 +64,7 @@ export function secondLook(scope: Element): Found[] {
     const boxes = () => [...range.getClientRects()].filter(({ width, height }) => width > 0 && height > 0);
     texts.push({ node, element, boxes });
   }
-  const count = (element: Element, boxes: () => DOMRect[], isText: boolean) => {
+  const count = (element: Element, boxes: () => DOMRect[]) => {
     for (const index of boxes().keys()) {
       const boxOf = () => boxes()[index] ?? new DOMRect();
       bring(element, boxOf);
@@ -81,18 +88,16 @@ export function secondLook(scope: Element): Found[] {
         [centre, top + share * height],
         [centre, bottom - share * height],
       ]);
-      // Nothing of it is left: then nothing is cut either.
-      const isAnywhere = isText || isSeen([[centre, middle]]);
       if (across.some(past) || down.some(past))
         say('outside', !(past(across[1] ?? []) || past(down[1] ?? [])));
-      else if (isAnywhere && !across.every(isSeen)) say('cut', isSeen(across[1] ?? []));
-      else if (isAnywhere && !down.every(isSeen)) say('cut', isSeen(down[1] ?? []));
+      else if (!across.every(isSeen)) say('cut', isSeen(across[1] ?? []));
+      else if (!down.every(isSeen)) say('cut', isSeen(down[1] ?? []));
     }
   };
-  for (const { element, boxes } of texts) count(element, boxes, true);
+  for (const { element, boxes } of texts) count(element, boxes);
   for (const drawing of scope.querySelectorAll('svg, img'))
     if (isThere(drawing) && drawing.getBoundingClientRect().width > 0)
-      count(drawing, () => [drawing.getBoundingClientRect()], false);
+      count(drawing, () => [drawing.getBoundingClientRect()]);
 
   // Two things in one place: another one is hit where this one stands.
   const unitOf = (element: Element) => element.closest('a, button, summary, label') ?? element;
@@ -116,6 +121,8 @@ export function secondLook(scope: Element): Found[] {
           if (!stack.some((hit) => hit === element || element.contains(hit))) continue;
           for (const hit of stack) {
             const other = unitOf(hit);
+            // What lies under something that stands open is meant to.
+            if (!scope.contains(hit)) continue;
             if (other === unit || other.contains(unit) || unit.contains(other)) continue;
             const isOnDrawing = hit.matches('svg, img');
             const isOnText = [...hit.childNodes].some((child) => {
@@ -152,12 +159,14 @@ export function secondLook(scope: Element): Found[] {
     const x = (box.left + box.right) / 2;
     const y = (box.top + box.bottom) / 2;
     const isIts = (px: number, py: number) =>
-      document.elementFromPoint(px, py)?.closest('a[href], button, input, select, textarea, summary') ===
-      control;
+      document
+        .elementsFromPoint(px, py)
+        .map((hit) => hit.closest('a[href], button, input, select, textarea, summary'))
+        .find((hit) => hit !== null) === control;
     // What is covered or cut is told of otherwise.
     if (!isIts(x, y)) continue;
     const reach = (dx: number, dy: number) => {
-      if (isIts(x + dx * 12, y + dy * 12)) return 12;
+      if (isIts(x + dx * 24, y + dy * 24)) return 24;
       let steps = 0;
       while (isIts(x + dx * (steps + 1) * 0.5, y + dy * (steps + 1) * 0.5)) steps++;
       return steps / 2;

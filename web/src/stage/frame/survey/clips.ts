@@ -106,6 +106,8 @@ export function inSight(box: Edges, element: Element, end: Element, isContent: b
   const isSeen = seen.right - seen.left > 0 && seen.bottom - seen.top > 0;
   const window = document.documentElement;
   if (isSeen) outside.across = Math.max(over(-seen.left), over(seen.right - window.clientWidth));
-  if (isSeen && isFixed) outside.down = Math.max(over(-seen.top), over(seen.bottom - innerHeight));
+  // Nobody scrolls above the beginning of the page; what keeps its place in the window is not scrolled at all.
+  const above = isFixed ? seen.top : seen.top + scrollY;
+  if (isSeen) outside.down = Math.max(over(-above), isFixed ? over(seen.bottom - innerHeight) : 0);
   return { seen: isSeen ? seen : null, cut, outside };
 }

@@ -8,6 +8,8 @@ export interface Seen {
   readonly element: Element;
   readonly amount: number;
   readonly other?: Element;
+  /** Whether it is what was opened, and not something in it. */
+  readonly isOpened?: true;
   readonly paint?: MarkPaint;
 }
 
@@ -164,6 +166,11 @@ function* faintMarks(scope: Element, end: Element): Generator<Seen> {
 /** What may be wrong in what is seen of a part of the page; `end` holds the page and cuts nothing. */
 export function look(scope: Element, end: Element): Seen[] {
   const found: Seen[] = [];
+  if (scope !== end) {
+    const { across, down } = inSight(scope.getBoundingClientRect(), scope, end, false).outside;
+    const amount = Math.max(across, down);
+    if (amount > SLACK.across) found.push({ kind: 'outside', element: scope, amount, isOpened: true });
+  }
   const seenContents: (Content & { readonly seen: Edges })[] = [];
   for (const content of contentsOf(scope)) {
     const { element, box, isText } = content;

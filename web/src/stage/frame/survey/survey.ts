@@ -85,23 +85,30 @@ export function survey(holder: HTMLElement, entries: readonly ElementEntry[]): S
     }
     return null;
   };
-  const told = ({ element, other, kind, amount, paint }: Seen, opened: readonly string[]): Sight[] => {
+  const told = (
+    { element, other, kind, amount, paint, isOpened }: Seen,
+    opened: readonly string[],
+  ): Sight[] => {
     const home = homeOf(element);
     if (!home) return [];
     const { owner, slot, level } = home;
-    const words = wordsOf(element.closest('a, button') ?? element);
+    const words = isOpened ? '' : wordsOf(element.closest('a, button') ?? element);
     const others = other ? wordsOf(other.closest('a, button') ?? other) : null;
     const sight = { owner, slot, level, kind, amount, words, other: others, width: innerWidth, opened };
     return [paint ? { ...sight, paint } : sight];
   };
-  // Nothing of the page takes the focus while it is opened.
-  holder.inert = true;
+  // Nothing of the page takes the focus while it is opened; a dialog over the page is not held by what is around it.
+  const focusable = [holder, ...holder.querySelectorAll('dialog')];
+  const keepInert = (inert: boolean) => {
+    for (const element of focusable) element.inert = inert;
+  };
+  keepInert(true);
   const sights: Sight[] = [];
   let count = 0;
   for (const { scope, opened } of states(holder)) {
     count++;
     sights.push(...look(scope, holder).flatMap((seen) => told(seen, opened)));
   }
-  holder.inert = false;
+  keepInert(false);
   return { sights, states: count };
 }
