@@ -51,13 +51,15 @@ function Round({ site }: { readonly site: Site }) {
   };
   return (
     <>
-      <progress
-        aria-label="Looking at the output"
-        max={views.length}
-        value={progress.seen}
-        className="w-32"
-        title={`${findPiece(site, view.piece)?.name ?? ''} at ${view.width} px`}
-      />
+      <label className="flex items-center gap-2 text-bench text-ink-soft tabular">
+        <progress
+          aria-label="Looking at the output"
+          max={views.length}
+          value={progress.seen}
+          className="w-24 accent-reed"
+        />
+        looking at {findPiece(site, view.piece)?.name ?? ''} at {view.width} px
+      </label>
       <div aria-hidden="true" className="pointer-events-none fixed inset-0 -z-10 overflow-hidden opacity-0">
         {/* Another piece is another page: nothing of the one before is left. */}
         <Stage
@@ -91,7 +93,7 @@ export function Survey({ site }: { readonly site: Site }) {
   if (seen)
     return (
       <span role="status" className="text-bench text-ink-soft tabular">
-        looked at in {seen.states} states, {surveyWidths(site).length} widths
+        The output was looked at in {seen.states} states, at {surveyWidths(site).length} widths.
       </span>
     );
   return looked === site ? <Round site={site} /> : null;
