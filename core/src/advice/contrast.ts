@@ -4,9 +4,10 @@ import { pieceKind } from '../kinds/catalogue.ts';
 import { isOwnerShownIn } from '../kinds/folds.ts';
 import { askedAt, levelKeysOf, type Owner } from '../kinds/placed.ts';
 import type { Piece, Site } from '../kinds/site.ts';
+import { itemsWithRole } from '../kinds/wearers.ts';
 import type { Scene } from '../model/site-content.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { itemKeysIn, type LevelKey, type State } from '../model/states.ts';
+import { itemKey, itemKeysIn, type LevelKey, type State } from '../model/states.ts';
 import { contrastOf, passingValue, type ContrastReport, type Situation } from '../resolve/backdrop.ts';
 import { effectiveLook, resolve } from '../resolve/resolve.ts';
 
@@ -48,7 +49,11 @@ export function failingIn(site: Site, place: LookPlace): Failing[] {
   const { owner, slot, kind } = place;
   const ref = { owner: owner.id, slot };
   const levels = levelKeysOf(site, owner, slot);
-  const single = itemKeysIn(effectiveLook(site, ref));
+  // What stands in a call to action or a heading has another ground than in a link.
+  const single = new Set([
+    ...itemKeysIn(effectiveLook(site, ref)),
+    ...itemsWithRole(site, ref).map(({ id }) => itemKey(id)),
+  ]);
   const states = kind.states.filter((state) => pieceKind(owner.piece).comesTo(owner.piece as never, state));
   const failing: Failing[] = [];
   for (const band of bandsOf(site, place))

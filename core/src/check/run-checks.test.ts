@@ -382,7 +382,37 @@ describe('a site as a whole', () => {
       'fixed-together',
       'ring-full',
       'hidden-between',
+      // What a browser drew: run-sights.test.ts.
+      'text-cut',
+      'leaves-window',
+      'lies-beneath',
+      'mark-faint',
+      'target-tiny',
     ]);
+  });
+  test('an icon in a call to action is judged on the ground of that, and mended there alone', () => {
+    const cell = { owner: 'menu-main', state: 'rest', band: 'all' } as const;
+    const edit = {
+      name: 'set-look',
+      args: {
+        cells: [
+          { ...cell, slot: 'action', level: 'all', property: 'fill', value: { role: 'ink' } },
+          { ...cell, slot: 'action', level: 'all', property: 'colour', value: { role: 'paper' } },
+          { ...cell, slot: 'glyph', level: '2', property: 'colour', value: { role: 'ink' } },
+        ],
+      },
+    } as const;
+    const dark = runEdit(MARISMA, edit);
+    if (!dark.ok) throw new Error('refused');
+    const found = runChecks(dark.value.site).filter(({ check }) => check === 'text-contrast');
+    expect(found.map(({ reason }) => reason)).toEqual([
+      expect.stringMatching(/icon of “Book a guided .*”: 1 : 1 at rest/),
+    ]);
+    const mended = runEdit(dark.value.site, found[0]?.fix?.edit as Edit);
+    if (!mended.ok) throw new Error('refused');
+    expect(runChecks(mended.value.site).filter(({ check }) => check === 'text-contrast')).toEqual([]);
+    const glyph = ownersOf(mended.value.site).get('menu-main')?.look['glyph'];
+    expect(glyph?.['2']?.rest?.['all']?.colour).toEqual({ role: 'ink' });
   });
   test('text that is hard to read is found in its state, once a slot, and mended where it fails', () => {
     const cells = (

@@ -2,10 +2,10 @@ import { memoise } from '../base/memo.ts';
 import type { Look, SlotRef } from '../model/look.ts';
 import type { MenuItem } from '../model/menu-item.ts';
 import { itemKeysIn, itemsIn, type Level } from '../model/states.ts';
-import { itemLevels, shownLinks } from './content.ts';
+import { itemLevels, itemsOf, shownLinks } from './content.ts';
 import type { MenuPart } from './parts/menu/shape.ts';
 import { WORN } from './parts/menu/slots.ts';
-import { ownersOf, placedParts } from './placed.ts';
+import { ownersOf, placedParts, slotKind } from './placed.ts';
 import { slotsOf } from './catalogue.ts';
 import type { Site } from './site.ts';
 
@@ -31,6 +31,25 @@ export function itemsWearing(site: Site, { owner, slot }: SlotRef, level: Level 
   return shownLinks(site, part).filter(
     (item) => wears(item) && (wanted === null || levels.get(item.id) === wanted),
   );
+}
+
+/** The slots that links of a role wear in place of a link's own. */
+const BY_ROLE = ['action', 'heading'] as const;
+
+/** The slot that one stands in: in a single link that has a role, the one of that role. */
+export function standsIn(
+  site: Site,
+  { owner, slot, item }: SlotRef & { readonly item?: string },
+): string | undefined {
+  const inside = slotKind(site, { owner, slot })?.inside;
+  const link = inside === 'link' && item !== undefined ? itemsOf(site).get(item)?.item : undefined;
+  return link ? (BY_ROLE.find((role) => WEARS[role]?.(link)) ?? inside) : inside;
+}
+
+/** The links with a role in which a slot stands. */
+export function itemsWithRole(site: Site, ref: SlotRef): readonly MenuItem[] {
+  if (slotKind(site, ref)?.inside !== 'link') return [];
+  return itemsWearing(site, ref, null).filter((item) => BY_ROLE.some((role) => WEARS[role]?.(item)));
 }
 
 /** Which links of a part's menu have a look of their own, slot by slot, as text. */

@@ -1,3 +1,4 @@
+import { inActions } from '../advice/in-actions.ts';
 import { speaking } from '../advice/speaking.ts';
 import type { Design } from '../edit/operations/design.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
@@ -13,7 +14,7 @@ import type { Part, Piece, Site } from '../kinds/site.ts';
 import { initialOf } from '../model/shape/field.ts';
 import type { Look, Values } from '../model/look.ts';
 import type { SlotKind } from '../model/slot.ts';
-import { itemKeysIn, levelKey, type LevelKey, type State } from '../model/states.ts';
+import { itemKey, itemKeysIn, levelKey, type LevelKey, type State } from '../model/states.ts';
 import type { Held, PanelStarter } from './panel-starter.ts';
 import { copiedPart } from './copied.ts';
 import { leftOver } from './left-over.ts';
@@ -33,23 +34,40 @@ function say(look: Look, slot: string, level: LevelKey, state: State, band: stri
 
 const NONE: Values = { fill: { literal: 'transparent' } };
 
+/** Of some values those that a slot has. */
+const able = (kind: SlotKind | undefined, values: Values): Values =>
+  Object.fromEntries(
+    Object.entries(values).filter(([id]) =>
+      (kind?.properties as readonly string[] | undefined)?.includes(id),
+    ),
+  );
+
 /** What a slot wears in a state on the ground of a panel. */
-function onGround({ properties }: SlotKind, state: State, dark: boolean): Values {
-  const worn: Values = {
+function onGround(kind: SlotKind, state: State, dark: boolean): Values {
+  return able(kind, {
     colour: { role: dark ? 'paper' : 'ink' },
     ...NONE,
     paint: { paint: null },
     mark: 'none',
     ...(state === 'hover' ? { decoration: 'underline' } : {}),
     ...(state === 'current' ? { weight: 700 } : {}),
-  };
-  return Object.fromEntries(
-    Object.entries(worn).filter(([id]) => (properties as readonly string[]).includes(id)),
-  );
+  });
+}
+
+/** What stands within calls to action, drawn as these are: they keep a ground of their own. */
+function drawnInActions(site: Site, part: Part, band: string): Look {
+  const index = site.bands.findIndex(({ id }) => id === band);
+  return inActions(site, part, Math.max(0, index))
+    .filter(({ state }) => state !== 'scrolled')
+    .reduce<Look>(
+      (look, { slot, item, state, colour }) =>
+        say(look, slot, itemKey(item), state, band, able(slotsOf(part.kind)[slot], { colour, ...NONE })),
+      part.look,
+    );
 }
 
 /** A part drawn for the ground of a panel, as far as it stands there: calls to action keep their own. */
-function drawn(part: Part, band: string, starter: PanelStarter): Part {
+function drawn(site: Site, part: Part, band: string, starter: PanelStarter): Part {
   if (part.kind === 'button') return part;
   let look = part.look;
   for (const [slot, kind] of Object.entries(slotsOf(part.kind))) {
@@ -74,7 +92,7 @@ function drawn(part: Part, band: string, starter: PanelStarter): Part {
     if (starter.deeper)
       for (const level of ['2', '3'] as const) look = say(look, 'link', level, 'rest', band, starter.deeper);
   }
-  return { ...part, look };
+  return { ...part, look: drawnInActions(site, { ...part, look }, band) };
 }
 
 /** The key of looks for the widths at which a part stands in a panel. */
@@ -135,7 +153,7 @@ function withParts(piece: Piece, change: (part: Part) => Part): Piece {
 function hostsOf(site: Site, panel: Panel, arriving: readonly Part[], starter: PanelStarter): Piece[] {
   const opens = (part: Part) => part.kind === 'opener' && part.panel === panel.id;
   const change = (part: Part): Part => {
-    if (arriving.includes(part)) return drawn(part, bandOf(site, part), starter);
+    if (arriving.includes(part)) return drawn(site, part, bandOf(site, part), starter);
     return part.kind === 'opener' && opens(part) ? { ...part, turns: starter.turns ?? 'none' } : part;
   };
   return site.pieces
@@ -184,7 +202,7 @@ export function applyPanelStarter(site: Site, panel: Panel, starter: PanelStarte
     .flatMap(({ block, byHeld }, index) => {
       const held = byHeld
         .flatMap(([what, parts]) => (what === 'rest' ? rest : parts))
-        .map((part) => drawn(part, 'all', starter));
+        .map((part) => drawn(site, part, 'all', starter));
       return leftOver(held, []).map((parts, list) => ({
         ...createBlock(
           (list === 0 ? panel.blocks[index]?.id : undefined) ?? world.freshId(`${panel.id}-block`),

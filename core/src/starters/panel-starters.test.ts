@@ -8,7 +8,8 @@ import type { Panel } from '../kinds/pieces/panel/shape.ts';
 import { askedAt, hasSlot, levelsOf, ownersOf, partsOf } from '../kinds/placed.ts';
 import type { Site } from '../kinds/site.ts';
 import { loadSite } from '../load/load-site.ts';
-import { itemKeysIn } from '../model/states.ts';
+import { itemKey, itemKeysIn } from '../model/states.ts';
+import { itemsWithRole } from '../kinds/wearers.ts';
 import { bandAt, effectiveLook } from '../resolve/resolve.ts';
 import { contrastOf } from '../resolve/backdrop.ts';
 import { applyPanelStarter } from './apply-panel.ts';
@@ -74,7 +75,10 @@ describe.each(PANEL_STARTERS.map((starter) => [starter.name, starter] as const))
         for (const [slot, kind] of Object.entries(slotsOf(owner.kind))) {
           if (kind.text === 'none' || !hasSlot(changed, owner, slot)) continue;
           const ref = { owner: owner.id, slot };
-          const single = itemKeysIn(effectiveLook(changed, ref)).map((key) => askedAt(changed, ref, key));
+          const single = [
+            ...itemKeysIn(effectiveLook(changed, ref)),
+            ...itemsWithRole(changed, ref).map(({ id }) => itemKey(id)),
+          ].map((key) => askedAt(changed, ref, key));
           const levels = kind.levels.length > 0 ? levelsOf(changed, owner, slot) : [null];
           for (const asked of [...levels.map((level) => ({ level })), ...single])
             for (const state of kind.states)

@@ -1,11 +1,13 @@
 import { describe, expect, test } from '@jest/globals';
-import { bytesOf, compilePage, DEMO, headerOf, headerParts, rowNeeds } from '../../test/demo.ts';
+import { bytesOf, compilePage, DEMO, headerOf, headerParts, MARISMA, rowNeeds } from '../../test/demo.ts';
 import { after } from '../../test/pieces.ts';
 import { makePart } from '../kinds/create.ts';
 import type { Site } from '../kinds/site.ts';
 import { slotsOf } from '../kinds/catalogue.ts';
-import type { Level, State } from '../model/states.ts';
+import { itemsWithRole } from '../kinds/wearers.ts';
+import { itemOf, type Level, type State } from '../model/states.ts';
 import { ownersOf, hasSlot } from '../kinds/placed.ts';
+import { failingIn } from '../advice/contrast.ts';
 import { runEdit } from '../edit/operations.ts';
 import { applyPatch } from '../edit/json-patch.ts';
 import { loadSite } from '../load/load-site.ts';
@@ -120,6 +122,21 @@ describe.each(STARTERS.map((starter) => [starter.name, starter] as const))(
         }
       }
       expect([...new Set(failing)]).toEqual([]);
+    });
+    test('what stands in calls to action and headings can be read on their grounds', () => {
+      const { site } = apply(MARISMA, starter);
+      const within = [...ownersOf(site).values()].flatMap((owner) =>
+        Object.entries(slotsOf(owner.kind)).flatMap(([slot, kind]) =>
+          itemsWithRole(site, { owner: owner.id, slot }).length > 0 ? [{ owner, slot, kind }] : [],
+        ),
+      );
+      expect(within.length).toBeGreaterThan(0);
+      expect(
+        within
+          .flatMap((place) => failingIn(site, place))
+          .filter(({ key }) => itemOf(key) !== null)
+          .map(({ situation, key, state, ratio }) => `${situation.slot} ${key} ${state} ${ratio}`),
+      ).toEqual([]);
     });
   },
 );

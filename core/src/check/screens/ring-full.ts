@@ -25,17 +25,18 @@ export const ringFull: PartCheck = {
     for (const band of site.bands.keys()) {
       if (!isOwnerShownIn(owner, site, band)) continue;
       const stand = ringIn(site, ring, looks, band);
+      const seenAt = (property: 'ringForm' | 'ringSpan') => ({
+        piece: piece.id,
+        cell: cellIn(site, { owner: ring.id, slot: 'ring' }, property, band),
+        ...(band > 0 ? { width: 390 } : {}),
+      });
       if (stand.isTooLong && stand.ring)
         return {
           outcome: 'look',
           reason:
             'Links without an icon show their labels, and some are too long to stand whole around the opener: they stand in a column.',
           evidence: piece.name,
-          at: {
-            piece: piece.id,
-            cell: cellIn(site, { owner: ring.id, slot: 'ring' }, 'ringForm', band),
-            ...(band > 0 ? { width: 390 } : {}),
-          },
+          at: seenAt('ringForm'),
         };
       if ((stand.form !== 'on an arc' && !stand.isTooLong) || stand.ring?.asWished) continue;
       const count = ringCount(site, ring);
@@ -46,11 +47,7 @@ export const ringFull: PartCheck = {
           ? `${count} links do not fit on an arc so narrow or so turned in ${window}: they stand where there is room.`
           : `${count} links do not fit around the opener in ${window}: they stand in a column that scrolls.`,
         evidence: piece.name,
-        at: {
-          piece: piece.id,
-          cell: cellIn(site, { owner: ring.id, slot: 'ring' }, stand.ring ? 'ringSpan' : 'ringForm', band),
-          ...(band > 0 ? { width: 390 } : {}),
-        },
+        at: seenAt(stand.ring ? 'ringSpan' : 'ringForm'),
       };
     }
     return null;
