@@ -8,7 +8,7 @@ const WHOLE = '/usr/bin/chromium';
  * Most tests run in Chromium's headless shell, which is quick. What people use is the whole of it, where the stage's frame lives
  * in a process of its own: the tests of the stage run there too.
  */
-const OF_THE_STAGE = /(?:bench|design|journey|own-css|single-link|stage|panel-bench)\.spec\.ts/;
+const OF_THE_STAGE = /(?:bench|checks|design|journey|own-css|single-link|stage|panel-bench)\.spec\.ts/;
 
 // Without the first one the shell rounds glyph advances to whole pixels.
 const args = ['--font-render-hinting=none', '--force-color-profile=srgb'];

@@ -25,10 +25,11 @@ import { secondLook, type Found } from './support/second-look.ts';
  * Checks and a second look, which asks the browser what is hit at single points, say the same of any site.
  */
 
-const SITES = Number(process.env['HAMACA_SURVEY_SITES'] ?? 12);
+const SITES = Number(process.env['HAMACA_SURVEY_SITES'] ?? 8);
 
-/** States of one page that are looked at twice: asking what is hit takes long. */
+/** States of one page that are looked at twice, and what may be in each: asking what is hit takes long. */
 const MOST_STATES = 6;
+const MOST_THINGS = 90;
 
 const at = (path: string) => fileURLToPath(new URL(`../${path}`, import.meta.url));
 
@@ -128,12 +129,13 @@ interface Survey {
 /** Goes through the page as it is and looks twice in every state. */
 const lookTwice = (page: Page): Promise<State[]> =>
   page.evaluate(
-    ([second, most]) => {
+    ([second, mostStates, mostThings]) => {
       const { states, look, wordsOf } = (window as unknown as { survey: Survey }).survey;
       const lookAgain = (0, eval)(`(${second})`) as typeof secondLook;
       const found: State[] = [];
       for (const { scope, opened } of states(document.body)) {
-        if (found.length >= most) continue;
+        const things = scope.querySelectorAll('a, button, svg').length;
+        if (found.length >= mostStates || things > mostThings) continue;
         const checks = look(scope, document.body)
           .filter(({ kind }) => kind !== 'faint')
           .map(({ kind, element, amount, isOpened }) => ({
@@ -145,7 +147,7 @@ const lookTwice = (page: Page): Promise<State[]> =>
       }
       return found;
     },
-    [secondLook.toString(), MOST_STATES] as const,
+    [secondLook.toString(), MOST_STATES, MOST_THINGS] as const,
   );
 
 /** How near to its limit a measure of Checks is: there the two may differ. */
