@@ -1,7 +1,7 @@
 import { LANGUAGE_TAG, languageEdits, languageOf, SITE_ADDRESS, type Site } from '@hamaca/core';
 import type { ReactNode } from 'react';
 import { CommandButton } from './commands/command-button.tsx';
-import { Choice } from '../ui/choice.tsx';
+import { DirectionChoice } from '../ui/direction-choice.tsx';
 import { SheetDialog } from '../ui/sheet-dialog.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import { useEdit, useSite } from '../store/open-site.tsx';
@@ -74,15 +74,10 @@ export function SiteDetails({ onClose }: { readonly onClose: () => void }) {
         </p>
         <Line label="Direction">
           <span>
-            <Choice
-              label="Direction"
+            <DirectionChoice
               value={site.direction}
-              options={[
-                { value: 'ltr', label: 'left to right' },
-                { value: 'rtl', label: 'right to left' },
-              ]}
               onChange={(direction) => {
-                set({ direction: direction as Site['direction'] }, 'Direction');
+                set({ direction }, 'Direction');
               }}
             />
           </span>

@@ -1,4 +1,4 @@
-import { runSightChecks, type Finding, type Sight, type Site } from '@hamaca/core';
+import type { Finding, runSightChecks, Sight, Site } from '@hamaca/core';
 import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { createStore } from 'zustand/vanilla';
@@ -10,6 +10,8 @@ export interface Surveyed {
   /** How many states were looked at, and how many of pages and widths they are of. */
   readonly states: number;
   readonly views: number;
+  /** Judges what was seen: it comes along with it, as nobody else needs the checks on the page. */
+  readonly judge: typeof runSightChecks;
 }
 
 const surveyed = createStore<{ readonly last: Surveyed | null }>(() => ({ last: null }));
@@ -30,7 +32,7 @@ export function useWithSights(
 ): readonly Finding[] | null {
   const seen = useSurveyed(site);
   return useMemo(
-    () => (seen && findings ? [...findings, ...runSightChecks(seen.site, seen.sights, findings)] : findings),
+    () => (seen && findings ? [...findings, ...seen.judge(seen.site, seen.sights, findings)] : findings),
     [seen, findings],
   );
 }

@@ -8,6 +8,16 @@ export interface PendingChange extends Change {
 
 const PREFIX = 'hamaca.pending.';
 const keyOf = (siteId: string, tab: string) => `${PREFIX}${siteId}.${tab}`;
+
+/** The keys that are kept, with the site and the tab of each. */
+const keptKeys = (): { readonly key: string; readonly site: string; readonly owner: string }[] =>
+  Object.keys(localStorage)
+    .filter((key) => key.startsWith(PREFIX))
+    .map((key) => {
+      const dot = key.lastIndexOf('.');
+      return { key, site: key.slice(PREFIX.length, dot), owner: key.slice(dot + 1) };
+    });
+
 const lockOf = (tab: string) => `hamaca-tab-${tab}`;
 
 /** A short random id. */
@@ -117,8 +127,7 @@ export async function adoptPending(siteId: string, tab: string): Promise<Adopted
   const changes: PendingChange[] = [];
   let broken = 0;
   try {
-    for (const key of Object.keys(localStorage).filter((name) => name.startsWith(`${PREFIX}${siteId}.`))) {
-      const owner = key.slice(`${PREFIX}${siteId}.`.length);
+    for (const { key, owner } of keptKeys().filter(({ site }) => site === siteId)) {
       if (owner !== tab && (held === null || held.has(lockOf(owner)))) continue;
       const kept = readKept(key);
       if (kept) changes.push(...kept);
@@ -139,10 +148,7 @@ export async function unsentEdits(): Promise<readonly (readonly [site: string, c
   const held = await heldLocks();
   const counts = new Map<string, number>();
   try {
-    for (const key of Object.keys(localStorage).filter((name) => name.startsWith(PREFIX))) {
-      const rest = key.slice(PREFIX.length);
-      const dot = rest.lastIndexOf('.');
-      const [site, owner] = [rest.slice(0, dot), rest.slice(dot + 1)];
+    for (const { key, site, owner } of keptKeys()) {
       // Those of a page that is open are sent by it; without locks nobody knows which are.
       if (held === null || held.has(lockOf(owner))) continue;
       const count = readKept(key)?.length ?? 0;

@@ -1,4 +1,4 @@
-import { findPiece, standingPieces, surveyWidths, type Sight, type Site } from '@hamaca/core';
+import { findPiece, runSightChecks, standingPieces, surveyWidths, type Sight, type Site } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useFonts } from '../../media/fonts.ts';
 import { keepSurvey, useSurveyed } from '../../findings/sights.ts';
@@ -37,7 +37,9 @@ function Round({ site }: { readonly site: Site }) {
   const scene = site.scenes[0];
   const isOver = view === undefined;
   useEffect(() => {
-    if (isOver) keepSurvey({ site, views: views.length, states: progress.states, sights: progress.sights });
+    if (!isOver) return;
+    const { states, sights } = progress;
+    keepSurvey({ site, views: views.length, states, sights, judge: runSightChecks });
   }, [isOver]);
   if (!view || !scene) return null;
   const take = ({ width, sights, states }: SurveyedPage) => {
@@ -51,7 +53,7 @@ function Round({ site }: { readonly site: Site }) {
   };
   return (
     <>
-      <label className="flex items-center gap-2 text-bench text-ink-soft tabular">
+      <span className="flex items-center gap-2 text-bench text-ink-soft tabular">
         <progress
           aria-label="Looking at the output"
           max={views.length}
@@ -59,7 +61,7 @@ function Round({ site }: { readonly site: Site }) {
           className="w-24 accent-reed"
         />
         looking at {findPiece(site, view.piece)?.name ?? ''} at {view.width} px
-      </label>
+      </span>
       <div aria-hidden="true" className="pointer-events-none fixed inset-0 -z-10 overflow-hidden opacity-0">
         {/* Another piece is another page: nothing of the one before is left. */}
         <Stage

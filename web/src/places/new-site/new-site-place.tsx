@@ -15,6 +15,7 @@ import { useMemo, useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { Button } from '../../ui/button.tsx';
 import { Choice } from '../../ui/choice.tsx';
+import { DirectionChoice } from '../../ui/direction-choice.tsx';
 import { PlainBar } from '../../app/top-bar.tsx';
 import { familyList, loadFonts } from '../../media/load-fonts.ts';
 import { measurersOf } from '../../media/measurers.ts';
@@ -178,17 +179,7 @@ export function NewSitePlace() {
                 options={LANGUAGES.map(({ tag, name: label }) => ({ value: tag, label }))}
                 onChange={setSpoken}
               />
-              <Choice
-                label="Direction"
-                value={written}
-                options={[
-                  { value: 'ltr', label: 'left to right' },
-                  { value: 'rtl', label: 'right to left' },
-                ]}
-                onChange={(value) => {
-                  setDirection(value as Site['direction']);
-                }}
-              />
+              <DirectionChoice value={written} onChange={setDirection} />
               <span className="text-ink-faint" role="status">
                 {spoken === null && noticed ? 'as its links seem to be written' : ''}
               </span>
