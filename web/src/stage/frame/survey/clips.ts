@@ -92,6 +92,8 @@ export function inSight(box: Edges, element: Element, end: Element, isContent: b
       cut.across = Math.max(cut.across, before);
     if (CUTS.has(overflowY) && !reachable.down)
       cut.down = Math.max(cut.down, over(inside.top - seen.top), over(seen.bottom - inside.bottom));
+    if (SCROLLS.has(overflowY) && !reachable.down && holder.scrollTop === 0)
+      cut.down = Math.max(cut.down, over(inside.top - seen.top));
     reachable.across ||= SCROLLS.has(overflowX);
     reachable.down ||= SCROLLS.has(overflowY);
     const isCutAcross = overflowX !== 'visible';
