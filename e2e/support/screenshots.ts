@@ -45,6 +45,7 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
     prepare: async (page) => {
       await page.getByRole('button', { name: /Ask \d+ addresses/ }).click();
       await page.getByRole('button', { name: /Ask \d+ addresses/ }).waitFor({ timeout: 60_000 });
+      await page.getByText(/^The output was looked at/).waitFor({ timeout: 60_000 });
     },
   },
   'bench-wide': {
