@@ -105,7 +105,13 @@ async function surveyScript(): Promise<string> {
 
 interface State {
   readonly opened: readonly string[];
-  readonly checks: readonly { readonly kind: string; readonly words: string; readonly amount: number }[];
+  readonly checks: readonly {
+    readonly kind: string;
+    readonly words: string;
+    /** Words of the other thing, where two are concerned. */
+    readonly other: string | null;
+    readonly amount: number;
+  }[];
   readonly second: readonly Found[];
 }
 
@@ -120,6 +126,7 @@ interface Survey {
   ) => readonly {
     readonly kind: string;
     readonly element: Element;
+    readonly other?: Element;
     readonly amount: number;
     readonly isOpened?: true;
   }[];
@@ -138,9 +145,10 @@ const lookTwice = (page: Page): Promise<State[]> =>
         if (found.length >= mostStates || things > mostThings) continue;
         const checks = look(scope, document.body)
           .filter(({ kind }) => kind !== 'faint')
-          .map(({ kind, element, amount, isOpened }) => ({
+          .map(({ kind, element, other, amount, isOpened }) => ({
             kind,
             amount,
+            other: other ? wordsOf(other.closest('a, button') ?? other) : null,
             words: isOpened ? '' : wordsOf(element.closest('a, button') ?? element),
           }));
         found.push({ opened, checks, second: lookAgain(scope) });
@@ -184,7 +192,11 @@ test('Checks and a second look at the page say the same', async ({ page }) => {
         for (const { opened, checks, second } of await lookTwice(page)) {
           states++;
           for (const { kind } of checks) counts[kind] = (counts[kind] ?? 0) + 1;
-          const byChecks = keys(checks);
+          // Of two things over one another Checks tell once, the second look of each.
+          const byChecks = keys([
+            ...checks,
+            ...checks.flatMap(({ kind, other }) => (other === null ? [] : [{ kind, words: other }])),
+          ]);
           const bySecond = keys(second);
           const where = `${seed} ${piece.id} at ${width} px${opened.length > 0 ? ` with ${opened.join(' › ')}` : ''}`;
           for (const check of checks)
