@@ -1,6 +1,6 @@
 import { slotsOf } from '../kinds/catalogue.ts';
 import type { Part, Site } from '../kinds/site.ts';
-import { itemsWithRole, standsIn } from '../kinds/wearers.ts';
+import { itemsWithRole, slotAround } from '../kinds/wearers.ts';
 import type { State } from '../model/states.ts';
 import { resolve } from '../resolve/resolve.ts';
 import type { Value } from '../values/values.ts';
@@ -20,7 +20,7 @@ export function inActions(site: Site, part: Part, band: number): readonly InActi
   const slots = slotsOf(part.kind);
   return Object.entries(slots).flatMap(([slot, kind]) =>
     itemsWithRole(site, { owner: part.id, slot }).flatMap(({ id: item }) => {
-      const around = standsIn(site, { owner: part.id, slot, item });
+      const around = slotAround(site, { owner: part.id, slot, item });
       if (kind.text === 'none' || around === undefined || slots[around]?.isAction !== true) return [];
       return kind.states.flatMap((state): InAction[] => {
         const states = state === 'rest' ? [] : [state];

@@ -37,7 +37,7 @@ export function itemsWearing(site: Site, { owner, slot }: SlotRef, level: Level 
 const BY_ROLE = ['action', 'heading'] as const;
 
 /** The slot that one stands in: in a single link that has a role, the one of that role. */
-export function standsIn(
+export function slotAround(
   site: Site,
   { owner, slot, item }: SlotRef & { readonly item?: string },
 ): string | undefined {

@@ -7,7 +7,7 @@ import type { Behind } from '../kinds/kind.ts';
 import type { PropertyId } from '../kinds/properties/properties.ts';
 import type { Part, Piece, SectionKindId, Site } from '../kinds/site.ts';
 import { ownersOf, slotKind, type Owner } from '../kinds/placed.ts';
-import { standsIn } from '../kinds/wearers.ts';
+import { slotAround } from '../kinds/wearers.ts';
 import type { SlotRef } from '../model/look.ts';
 import { sceneColours } from '../model/scene.ts';
 import type { Scene } from '../model/site-content.ts';
@@ -199,7 +199,7 @@ function backdropAt(
   situation: Situation,
   scene: Scene,
 ): Backdrop {
-  const holder = standsIn(site, situation);
+  const holder = slotAround(site, situation);
   const places = [
     situation,
     ...(holder === undefined ? [] : [{ ...situation, slot: holder }]),

@@ -6,7 +6,7 @@ import type { SlotKind } from '../model/slot.ts';
 import { itemKey, levelKey, STATES, type Level, type LevelKey, type State } from '../model/states.ts';
 import { isTypeLink, type Value } from '../values/values.ts';
 import { ownersOf, slotKind } from '../kinds/placed.ts';
-import { standsIn } from '../kinds/wearers.ts';
+import { slotAround } from '../kinds/wearers.ts';
 import { MENU_SLOTS } from '../kinds/parts/menu/slots.ts';
 
 /**
@@ -242,7 +242,8 @@ export function resolve(site: Site, question: Question): Resolved | null {
   }
   const usual = holderOf(kind, question.property);
   if (usual !== null) {
-    const holder = standsIn(site, question) ?? usual;
+    // Only a single link can have a role.
+    const holder = question.item === undefined ? usual : (slotAround(site, question) ?? usual);
     // A slot within another one has its states only where it stands inside the control itself.
     const states =
       kind.inside === undefined ? question.states.filter((state) => state === 'scrolled') : question.states;

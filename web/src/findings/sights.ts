@@ -7,9 +7,8 @@ import { createStore } from 'zustand/vanilla';
 export interface Surveyed {
   readonly site: Site;
   readonly sights: readonly Sight[];
-  /** How many states were looked at, and how many of pages and widths they are of. */
+  /** How many states of its pages were looked at. */
   readonly states: number;
-  readonly views: number;
   /** Judges what was seen: it comes along with it, as nobody else needs the checks on the page. */
   readonly judge: typeof runSightChecks;
 }

@@ -39,7 +39,7 @@ function Round({ site }: { readonly site: Site }) {
   useEffect(() => {
     if (!isOver) return;
     const { states, sights } = progress;
-    keepSurvey({ site, views: views.length, states, sights, judge: runSightChecks });
+    keepSurvey({ site, states, sights, judge: runSightChecks });
   }, [isOver]);
   if (!view || !scene) return null;
   const take = ({ width, sights, states }: SurveyedPage) => {
