@@ -578,6 +578,8 @@ test('what a word needs comes along when it is typed, and is taken when the cell
   await page.locator('[data-cell="columns rest"]').click();
   await page.keyboard.press('Enter');
   await page.keyboard.type('3');
+  // By now the sheet shows it, and it is nonetheless not what was there before.
+  await expect(page.getByText('columns, rest: 3')).toBeVisible();
   await page.keyboard.press('Tab');
   await saved(page);
   expect(await saidOf()).toMatchObject({ opens: 'across', columns: 3 });

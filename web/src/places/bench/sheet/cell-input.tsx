@@ -50,7 +50,9 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
   const id = cell.cell.property;
   const input = useRef<HTMLInputElement>(null);
   const listId = useId();
-  const [text, setText] = useState(start === '' ? formatValue(site, cell.resolved.value) : start);
+  /** What stood there before: what is typed shows in the cell itself meanwhile. */
+  const [before] = useState(() => formatValue(site, cell.resolved.value));
+  const [text, setText] = useState(start === '' ? before : start);
   /** The newest text, also while it is not drawn yet. */
   const newest = useRef(text);
   const [error, setError] = useState<string | null>(null);
@@ -91,7 +93,7 @@ export function CellInput({ cell, fills, start, onDone }: Props) {
   /** Takes what was typed: by Enter, which goes down, or as the cell is left. */
   const commit = (leave: boolean) => {
     if (ended.current) return;
-    const unchanged = newest.current === formatValue(site, cell.resolved.value) && start === '';
+    const unchanged = newest.current === before && start === '';
     const parsed = parseValue(site, id, newest.current);
     // What was not touched is not set; data of a picture could not be typed at all.
     if (unchanged && (leave || !parsed.ok)) return cancel();
