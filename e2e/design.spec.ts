@@ -520,12 +520,17 @@ test.describe('on the demo', () => {
     await role.press('Enter');
     await expect(page.getByRole('alert')).toContainText('no swatch, role or CSS colour');
     await role.press('Escape');
+    const paper = await role.inputValue();
+    const header = page.locator('iframe[title="Header"]').contentFrame().locator('.hm-header');
+    const ground = await header.evaluate((element) => getComputedStyle(element).backgroundColor);
+    await role.fill('Silt');
+    await expect(header).toHaveCSS('background-color', 'rgb(236, 230, 214)');
+    await role.press('Escape');
+    await expect(role).toHaveValue(paper);
+    await expect(header).toHaveCSS('background-color', ground);
     await role.fill('Silt');
     await role.press('Enter');
-    await expect(page.locator('iframe[title="Header"]').contentFrame().locator('.hm-header')).toHaveCSS(
-      'background-color',
-      'rgb(236, 230, 214)',
-    );
+    await expect(header).toHaveCSS('background-color', 'rgb(236, 230, 214)');
     await expect(page.getByRole('region', { name: 'Contrast' }).locator('td')).toHaveCount(36);
     await page.getByRole('button', { name: /^Fraunces/ }).click();
     expect((await site(page)).typeStyles.find((style) => style.id === 'menu')?.family).toBe('fraunces');

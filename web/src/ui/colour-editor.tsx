@@ -14,8 +14,8 @@ import { TextField } from './text-field.tsx';
 export interface ColourEditorProps {
   /** A CSS colour. */
   readonly value: string;
-  /** Called on every step of a slide or a letter typed. */
-  readonly onPreview: (value: string) => void;
+  /** Called on every step of a slide or a letter typed; null where that is taken back. */
+  readonly onPreview: (value: string | null) => void;
   readonly onCommit: (value: string) => void;
   readonly children?: ReactNode;
 }
@@ -96,7 +96,7 @@ export function ColourEditor({ value, onPreview, onCommit, children }: ColourEdi
           className="w-full tabular"
           value={value}
           onTyping={(text) => {
-            if (parseColour(text)) onPreview(text);
+            if (text === null || parseColour(text)) onPreview(text);
           }}
           onCommit={(text) => {
             if (!parseColour(text)) return `“${text}” is no CSS colour.`;

@@ -4,8 +4,8 @@ interface Props extends Omit<InputHTMLAttributes<HTMLInputElement>, 'onChange' |
   readonly value: string;
   /** Takes the text when the field is left or Enter is pressed; a refusal is a message, and the old value stays. */
   readonly onCommit: (value: string) => string | null;
-  /** Called with every keystroke, for effects that should be seen at once. */
-  readonly onTyping?: (value: string) => void;
+  /** Called with every keystroke, for effects that should be seen at once; null where what was typed is taken back. */
+  readonly onTyping?: (value: string | null) => void;
 }
 
 /** A field whose text counts once it is left; Escape brings the old text back. */
@@ -13,6 +13,8 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
   const [text, setText] = useState(value);
   const [error, setError] = useState<string | null>(null);
   const typed = useRef(false);
+  /** What stood there before the first keystroke: `value` may show what is typed meanwhile. */
+  const before = useRef(value);
   useEffect(() => {
     if (!typed.current) setText(value);
   }, [value]);
@@ -26,9 +28,9 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
   };
   const revert = () => {
     typed.current = false;
-    setText(value);
+    setText(before.current);
     setError(null);
-    onTyping?.(value);
+    onTyping?.(null);
   };
   return (
     <span className={`relative inline-flex min-w-0 ${className.includes('w-full') ? 'w-full' : ''}`}>
@@ -39,6 +41,7 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
         title={error ?? rest.title}
         className={`field min-w-0 text-bench ${className}`}
         onChange={(event) => {
+          if (!typed.current) before.current = value;
           typed.current = true;
           event.target.dataset['dirty'] = 'true';
           setText(event.target.value);
@@ -52,7 +55,7 @@ export function TextField({ value, onCommit, onTyping, className = '', ...rest }
         }}
         onKeyDown={(event) => {
           if (event.key === 'Enter') commit();
-          if (event.key === 'Escape') {
+          if (event.key === 'Escape' && typed.current) {
             event.stopPropagation();
             revert();
           }

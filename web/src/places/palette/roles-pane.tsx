@@ -61,8 +61,8 @@ export function RolesPane({ site, asked }: { readonly site: Site; readonly asked
                 aria-label={`Colour of the role ${role}`}
                 value={formatValue(site, value)}
                 onTyping={(text) => {
-                  const made = read(text);
-                  store.preview('name' in made ? made : null);
+                  const made = text === null ? null : read(text);
+                  store.preview(made && 'name' in made ? made : null);
                 }}
                 onCommit={(text) => {
                   const made = read(text);

@@ -191,7 +191,7 @@ function Source({ site, swatch }: { readonly site: Site; readonly swatch: Swatch
           key={swatch.id}
           value={swatch.value}
           onPreview={(colour) => {
-            store.preview(own(colour));
+            store.preview(colour === null ? null : own(colour));
           }}
           onCommit={(colour) => {
             edit(own(colour), `Swatch ${swatch.name}`);

@@ -123,7 +123,7 @@ function ColourLinks({ site, cell }: { readonly site: Site; readonly cell: Sheet
             <ColourEditor
               value={formatColour(isColourValue(value) ? colourOf(site, value) : { r: 0, g: 0, b: 0, a: 1 })}
               onPreview={(colour) => {
-                store.preview(asEdit({ literal: colour }));
+                store.preview(colour === null ? null : asEdit({ literal: colour }));
               }}
               onCommit={(colour) => {
                 edit(asEdit({ literal: colour }), label);

@@ -53,7 +53,7 @@ function SwatchEditor({ swatch }: { readonly swatch: Swatch }) {
         <ColourEditor
           value={value}
           onPreview={(colour) => {
-            store.preview(asEdit(colour));
+            store.preview(colour === null ? null : asEdit(colour));
           }}
           onCommit={(colour) => {
             edit(asEdit(colour), `Swatch ${swatch.name}`);
