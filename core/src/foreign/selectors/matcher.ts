@@ -1,0 +1,235 @@
+import { compile } from 'css-select';
+import type { AnyNode, Element } from 'domhandler';
+import type { Condition, StyleRule } from '../sheet/rules.ts';
+import { PARENT, SCOPE } from './own-pseudos.ts';
+import { AT_REST, lineage, liveTests, type Live } from './pseudos.ts';
+import { readSelector, type Branch, type Relation } from './read-selector.ts';
+import { compareSpecificity, type Specificity } from './specificity.ts';
+
+/** How one rule meets an element: by its most specific selector that does. */
+export interface Match {
+  readonly rule: StyleRule;
+  readonly specificity: Specificity;
+  /** How many elements lie between this one and the root of the nearest scope; endless where there is none. */
+  readonly proximity: number;
+}
+
+type Test = (element: Element) => boolean;
+
+interface Entry {
+  readonly rule: StyleRule;
+  readonly branch: Branch;
+}
+
+type Scope = Extract<Condition, { readonly kind: 'scope' }>;
+
+const NONE: Specificity = [0, 0, 0];
+
+/** Finds the rules of a page that meet an element, in a state of the page. Selectors are compiled once they are asked for. */
+export class Matcher {
+  private live: Live = AT_REST;
+  private scopeRoot: Element | null = null;
+  private readonly branches = new Map<StyleRule, readonly Branch[]>();
+  private readonly tests = new Map<Branch, Test>();
+  private readonly scopes = new Map<Scope, { readonly from: Test; readonly to: Test | null }>();
+  private readonly byKey = new Map<string, Entry[]>();
+  private readonly anywhere: Entry[] = [];
+  private readonly pseudos: Record<string, (element: Element, argument?: string | null) => boolean>;
+  /** Whose `&` is asked for just now. */
+  private asked: StyleRule | null = null;
+  private readonly isQuirky: boolean;
+  /** Rules whose selector no browser takes, or that cannot be read here. */
+  readonly refused: StyleRule[] = [];
+
+  constructor(rules: readonly StyleRule[], isQuirky: boolean) {
+    this.isQuirky = isQuirky;
+    this.pseudos = {
+      ...liveTests(() => this.live),
+      [SCOPE]: (element) =>
+        this.scopeRoot ? element === this.scopeRoot : element.parent?.type === ('root' as never),
+      [PARENT]: (element) => this.meetsParent(element),
+    };
+    for (const rule of rules) {
+      for (const branch of this.branchesOf(rule)) {
+        const key = branch.key === null ? null : this.fold(branch.key);
+        const list = key === null ? this.anywhere : (this.byKey.get(key) ?? []);
+        if (key !== null && list.length === 0) this.byKey.set(key, list);
+        list.push({ rule, branch });
+      }
+    }
+  }
+
+  /** Sets what is going on with the page for what is asked next. */
+  setLive(live: Live): void {
+    this.live = live;
+  }
+
+  /** The rules that meet an element or one of its pseudo-elements, in their order; conditions but scopes are not asked. */
+  matches(element: Element, pseudo: string | null): Match[] {
+    const found = new Map<StyleRule, Match>();
+    for (const { rule, branch } of this.candidates(element)) {
+      if (branch.pseudo !== pseudo) continue;
+      const proximity = this.meets(element, rule, branch);
+      if (proximity === null) continue;
+      const before = found.get(rule);
+      if (before && compareSpecificity(before.specificity, branch.specificity) >= 0) continue;
+      found.set(rule, { rule, specificity: branch.specificity, proximity });
+    }
+    return [...found.values()].sort((a, b) => a.rule.order - b.rule.order);
+  }
+
+  /** The elements of a list that a selector of somebody's own finds; null where it is none. */
+  select(text: string, elements: readonly Element[]): { elements: Element[]; pseudo: string | null } | null {
+    const relation: Relation = { nested: false, scoped: false, parentSpecificity: () => NONE };
+    const branches = readSelector(text, relation);
+    if (!branches) return null;
+    const tests = branches.map((branch) => this.compileBranch(branch.tokens));
+    return {
+      elements: elements.filter((element) => tests.some((test) => test(element))),
+      pseudo: branches[0]?.pseudo ?? null,
+    };
+  }
+
+  private fold(key: string): string {
+    return this.isQuirky && /^[.#]/.test(key) ? key.toLowerCase() : key;
+  }
+
+  private *candidates(element: Element): Generator<Entry> {
+    const { id, class: classes } = element.attribs;
+    const keys = [element.name.toLowerCase()];
+    if (id !== undefined) keys.push(`#${id}`);
+    for (const name of (classes ?? '').split(/\s+/)) if (name !== '') keys.push(`.${name}`);
+    for (const key of new Set(keys)) yield* this.byKey.get(this.fold(key)) ?? [];
+    yield* this.anywhere;
+  }
+
+  private scopeOf(rule: StyleRule): Scope | null {
+    const last = rule.conditions.findLast((condition) => condition.kind === 'scope');
+    return last?.kind === 'scope' ? last : null;
+  }
+
+  private branchesOf(rule: StyleRule): readonly Branch[] {
+    const known = this.branches.get(rule);
+    if (known) return known;
+    const { parent } = rule;
+    const scope = this.scopeOf(rule);
+    let read: readonly Branch[] | null;
+    if (rule.selector !== null)
+      read = readSelector(rule.selector, {
+        nested: parent !== null,
+        scoped: scope !== null,
+        parentSpecificity: () => (parent ? this.mostSpecific(parent) : NONE),
+      });
+    else if (parent) read = this.branchesOf(parent);
+    // Declarations that stand in a scope alone are of its root.
+    else read = scope ? readSelector(':where(:scope)', ROOTED) : null;
+    if (read === null) this.refused.push(rule);
+    this.branches.set(rule, read ?? []);
+    return read ?? [];
+  }
+
+  private mostSpecific(rule: StyleRule): Specificity {
+    return this.branchesOf(rule).reduce<Specificity>(
+      (best, { specificity }) => (compareSpecificity(specificity, best) > 0 ? specificity : best),
+      NONE,
+    );
+  }
+
+  private compileBranch(tokens: Branch['tokens']): Test {
+    return compile<AnyNode, Element>([[...tokens]], {
+      pseudos: this.pseudos,
+      quirksMode: this.isQuirky,
+      relativeSelector: false,
+      cacheResults: false,
+    }) as Test;
+  }
+
+  private testOf(branch: Branch): Test {
+    const known = this.tests.get(branch);
+    if (known) return known;
+    const made = this.compileBranch(branch.tokens);
+    this.tests.set(branch, made);
+    return made;
+  }
+
+  /** Whether an element is what `&` stands for in the rule that is asked for. */
+  private meetsParent(element: Element): boolean {
+    const { asked } = this;
+    const parent = asked?.parent;
+    if (!parent) return this.pseudos[SCOPE]?.(element) === true;
+    return this.meetsRule(element, parent);
+  }
+
+  private meetsRule(element: Element, rule: StyleRule): boolean {
+    return this.branchesOf(rule).some(
+      (branch) =>
+        branch.pseudo === null && this.ask(rule, this.scopeRoot, () => this.testOf(branch)(element)),
+    );
+  }
+
+  /** Asks something as the rule would see it, and leaves everything as it was. */
+  private ask(rule: StyleRule | null, root: Element | null, question: () => boolean): boolean {
+    const before = { asked: this.asked, root: this.scopeRoot };
+    // Declarations without a selector stand for the rule around them, and relate to what that one relates to.
+    this.asked = rule && rule.selector === null ? rule.parent : rule;
+    this.scopeRoot = root;
+    try {
+      return question();
+    } finally {
+      this.asked = before.asked;
+      this.scopeRoot = before.root;
+    }
+  }
+
+  /** How near the root of the rule's scope is, endless without one; null where the rule does not meet the element. */
+  private meets(element: Element, rule: StyleRule, branch: Branch): number | null {
+    const test = this.testOf(branch);
+    const isAlone = rule.parent === null && rule.selector !== null && rule.conditions.length === 0;
+    if (isAlone) return test(element) ? Infinity : null;
+    const scopes = rule.conditions.filter((condition) => condition.kind === 'scope');
+    if (scopes.length === 0) return this.ask(rule, null, () => test(element)) ? Infinity : null;
+    const outer = scopes.slice(0, -1);
+    if (!outer.every((scope) => this.rootsOf(element, scope).length > 0)) return null;
+    for (const { root, distance } of this.rootsOf(element, scopes.at(-1) as Scope))
+      if (this.ask(rule, root, () => test(element))) return distance;
+    return null;
+  }
+
+  /** The roots of a scope that an element lies in, the nearest first, but beyond its limit. */
+  private rootsOf(element: Element, scope: Scope): { root: Element; distance: number }[] {
+    const { from, to } = this.scopeTests(scope);
+    const roots: { root: Element; distance: number }[] = [];
+    const path = [...lineage(element)];
+    path.forEach((root, distance) => {
+      if (!from(root)) return;
+      const isCut =
+        to !== null && path.slice(0, distance).some((inner) => this.ask(null, root, () => to(inner)));
+      if (!isCut) roots.push({ root, distance });
+    });
+    return roots;
+  }
+
+  private scopeTests(scope: Scope): { readonly from: Test; readonly to: Test | null } {
+    const known = this.scopes.get(scope);
+    if (known) return known;
+    const testFor = (text: string, isLimit: boolean): Test => {
+      const relation = isLimit ? ROOTED : { ...ROOTED, nested: scope.parent !== null, scoped: false };
+      const tests = (readSelector(text, relation) ?? []).map(({ tokens }) => this.compileBranch(tokens));
+      return (element) =>
+        this.ask({ parent: scope.parent, selector: '' } as StyleRule, this.scopeRoot, () =>
+          tests.some((test) => test(element)),
+        );
+    };
+    const made = {
+      from:
+        scope.from === null
+          ? (element: Element) => element.parent?.type === ('root' as never)
+          : testFor(scope.from, false),
+      to: scope.to === null ? null : testFor(scope.to, true),
+    };
+    this.scopes.set(scope, made);
+    return made;
+  }
+}
+
+const ROOTED: Relation = { nested: false, scoped: true, parentSpecificity: () => NONE };

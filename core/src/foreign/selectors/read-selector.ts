@@ -1,0 +1,159 @@
+import { tokenize, tokenTypes } from 'css-tree';
+import { isTraversal, parse, SelectorType, type PseudoSelector, type Selector } from 'css-what';
+import { PARENT, SCOPE } from './own-pseudos.ts';
+import { isId, specificityOf, type Specificity } from './specificity.ts';
+import { NEVER, OF_PAGE, OF_SELECTORS, PSEUDO_ELEMENTS, RENAMED, liveTests } from './pseudos.ts';
+
+/** One of the selectors that commas separate. */
+export interface Branch {
+  readonly tokens: readonly Selector[];
+  readonly specificity: Specificity;
+  /** The pseudo-element it styles, by name. */
+  readonly pseudo: string | null;
+  /** What the element itself must have, to find it quickly: `#id`, `.class` or a tag's name. */
+  readonly key: string | null;
+}
+
+/** What a selector stands in. */
+export interface Relation {
+  /** Whether it belongs to a rule nested in another one. */
+  readonly nested: boolean;
+  /** Whether it stands in a scope. */
+  readonly scoped: boolean;
+  readonly parentSpecificity: () => Specificity;
+}
+
+const TESTED = new Set(
+  Object.keys(
+    liveTests(() => ({ pointed: new Set(), pressed: new Set(), focused: null, around: new Set() })),
+  ),
+);
+
+/** Puts a pseudo-class in for `&`, and takes comments away; strings stay as they are. */
+function prepare(text: string): string {
+  if (!text.includes('&') && !text.includes('/*')) return text;
+  let prepared = '';
+  tokenize(text, (type: number, start: number, end: number) => {
+    const token = text.slice(start, end);
+    if (type === tokenTypes.Comment) return;
+    prepared += type === tokenTypes.Delim && token === '&' ? `:${PARENT}` : token;
+  });
+  return prepared;
+}
+
+const holds = (tokens: readonly Selector[], name: string): boolean =>
+  tokens.some(
+    (token) =>
+      token.type === SelectorType.Pseudo &&
+      (token.name === name ||
+        (Array.isArray(token.data) && token.data.some((branch) => holds(branch, name)))),
+  );
+
+const pseudo = (name: string): PseudoSelector => ({ type: SelectorType.Pseudo, name, data: null });
+
+/** What can be said of a pseudo-class: kept as it is, another form of it, or null for one that no browser takes. */
+function readPseudo(token: PseudoSelector): PseudoSelector | null {
+  const name = RENAMED.get(token.name) ?? token.name;
+  if (name === 'scope') return { ...token, name: SCOPE };
+  const list = OF_SELECTORS.get(name);
+  if (list) {
+    const given: Selector[][] | null = Array.isArray(token.data)
+      ? token.data
+      : typeof token.data === 'string'
+        ? parse(token.data)
+        : null;
+    if (!given) return null;
+    const read = given.map((branch) => readTokens(branch, name === 'has'));
+    const known = read.filter((branch) => branch !== null);
+    if (!list.forgiving && known.length < read.length) return null;
+    // An empty list matches nothing.
+    return {
+      type: SelectorType.Pseudo,
+      name,
+      data: known.length > 0 ? known : [[pseudo(NEVER[0] as string)]],
+    };
+  }
+  const isKnown = OF_PAGE.has(name) || TESTED.has(name) || name === PARENT || name === SCOPE;
+  return isKnown ? { ...token, name } : null;
+}
+
+/** The tokens of one selector as they can be matched; null where a browser would not take it. */
+function readTokens(tokens: readonly Selector[], mayBeRelative: boolean): Selector[] | null {
+  const [first] = tokens;
+  if (!first || (!mayBeRelative && isTraversal(first))) return null;
+  const last = tokens.at(-1);
+  if (last && isTraversal(last)) return null;
+  const read: Selector[] = [];
+  for (const token of tokens) {
+    if (token.type === SelectorType.PseudoElement || token.type === SelectorType.ColumnCombinator)
+      return null;
+    if (token.type === SelectorType.Attribute && token.action === 'not') return null;
+    if (token.type === SelectorType.Pseudo) {
+      const known = readPseudo(token);
+      if (!known) return null;
+      read.push(known);
+    } else if (token.type === SelectorType.Tag || token.type === SelectorType.Universal)
+      read.push({ ...token, namespace: null });
+    else read.push(token);
+  }
+  return read;
+}
+
+const isPseudoElement = (name: string) => PSEUDO_ELEMENTS.has(name) || name.startsWith('-webkit-');
+
+function keyOf(tokens: readonly Selector[]): string | null {
+  const start = tokens.findLastIndex(isTraversal) + 1;
+  let key: string | null = null;
+  for (const token of tokens.slice(start)) {
+    if (token.type === SelectorType.Attribute && isId(token)) return `#${token.value}`;
+    if (token.type === SelectorType.Attribute && token.name === 'class' && token.action === 'element')
+      key = `.${token.value}`;
+    else if (token.type === SelectorType.Tag) key ??= token.name.toLowerCase();
+  }
+  return key;
+}
+
+/** One selector with its pseudo-element told apart; null where a browser would not take it. */
+function readBranch(all: readonly Selector[], relation: Relation): Branch | null {
+  const at = all.findIndex(({ type }) => type === SelectorType.PseudoElement);
+  const element = at === -1 ? null : (all[at] as Extract<Selector, { type: SelectorType.PseudoElement }>);
+  if (element && !isPseudoElement(element.name)) return null;
+  // What follows a pseudo-element is a state of that one alone, which nothing here is in.
+  const hasState = at !== -1 && at < all.length - 1;
+  let tokens: readonly Selector[] = at === -1 ? all : all.slice(0, at);
+  if (tokens.length === 0 || (element && isTraversal(tokens.at(-1) as Selector)))
+    tokens = [...tokens, { type: SelectorType.Universal, namespace: null }];
+  const [first] = tokens;
+  const isRelative = first !== undefined && isTraversal(first);
+  const { nested, scoped } = relation;
+  if (isRelative && !nested && !scoped) return null;
+  if (isRelative) tokens = [pseudo(nested ? PARENT : SCOPE), ...tokens];
+  else if (nested && !holds(tokens, PARENT))
+    tokens = [pseudo(PARENT), { type: SelectorType.Descendant }, ...tokens];
+  const read = readTokens(tokens, false);
+  if (!read) return null;
+  const [ids, classes, types] = specificityOf(read, relation.parentSpecificity);
+  return {
+    tokens: hasState ? [...read, pseudo(NEVER[0] as string)] : read,
+    specificity: [ids, classes, types + (element ? 1 : 0)],
+    pseudo: element ? element.name : null,
+    key: keyOf(read),
+  };
+}
+
+/** Reads a list of selectors; null where a browser would not take it, which makes the whole rule void. */
+export function readSelector(text: string, relation: Relation): readonly Branch[] | null {
+  let parsed: Selector[][];
+  try {
+    parsed = parse(prepare(text));
+  } catch {
+    return null;
+  }
+  const branches: Branch[] = [];
+  for (const tokens of parsed) {
+    const branch = readBranch(tokens, relation);
+    if (!branch) return null;
+    branches.push(branch);
+  }
+  return branches.length > 0 ? branches : null;
+}

@@ -1,0 +1,126 @@
+import type { Element } from 'domhandler';
+import { Cascade, type Candidate, type Value } from './cascade/cascade.ts';
+import { situationOf, type ForeignState } from './cascade/situation.ts';
+import type { Viewport } from './conditions/media.ts';
+import { createElementSelectors } from './element-selector.ts';
+import type { ForeignPage } from './page.ts';
+import type { Condition, StyleRule } from './sheet/rules.ts';
+
+/** What a declaration says of one longhand, and where it stands. */
+export interface ToldValue {
+  readonly name: string;
+  /** With custom properties put in. */
+  readonly value: string;
+  readonly file: string;
+  readonly line: number;
+  readonly column: number;
+  /** Null where the element's own `style` says it. */
+  readonly selector: string | null;
+  /** Such as `@media (min-width: 40em)`, from the outside to the inside. */
+  readonly conditions: readonly string[];
+  readonly layer: string | null;
+  readonly important: boolean;
+  /** False where it cannot be known whether this is so. */
+  readonly certain: boolean;
+}
+
+/** A value that wins, and what it overrides, next best first. */
+export interface ToldProperty extends ToldValue {
+  readonly overridden: readonly ToldValue[];
+}
+
+export interface ToldElement {
+  /** A selector that finds exactly this element. */
+  readonly element: string;
+  readonly properties: readonly ToldProperty[];
+}
+
+/** A rule's selector with those of the rules around it put in. */
+function fullSelector({ selector, parent }: StyleRule): string | null {
+  const around = parent ? fullSelector(parent) : null;
+  if (selector === null || around === null) return selector ?? around;
+  const parentAsOne = around.includes(',') ? `:is(${around})` : around;
+  return selector.includes('&') ? selector.replaceAll('&', parentAsOne) : `${parentAsOne} ${selector}`;
+}
+
+function conditionText(condition: Condition): string {
+  if (condition.kind !== 'scope') return `@${condition.kind} ${condition.text}`;
+  const from = condition.from === null ? '' : ` (${condition.from})`;
+  return `@scope${from}${condition.to === null ? '' : ` to (${condition.to})`}`;
+}
+
+function tell(name: string, { value, candidate, certain }: Value): ToldValue {
+  const { declaration, rule }: Candidate = candidate;
+  const { file, line, column } = declaration.place;
+  return {
+    name,
+    value,
+    file,
+    line,
+    column,
+    selector: rule ? fullSelector(rule) : null,
+    conditions: rule ? rule.conditions.map(conditionText) : [],
+    layer: rule?.layer ?? null,
+    important: declaration.important,
+    certain,
+  };
+}
+
+/** The properties that animations of an element change while they run. */
+function animated(page: ForeignPage, values: ReadonlyMap<string, readonly Value[]>): ReadonlySet<string> {
+  const names = values.get('animation-name')?.[0]?.value.split(',') ?? [];
+  const changed = new Set<string>();
+  for (const name of names)
+    for (const property of page.rules.animations.get(name.trim().replace(/^["']|["']$/g, '')) ?? [])
+      changed.add(property);
+  return changed;
+}
+
+/** Everything author rules and `style` say of one element in the situation of a cascade, by longhand. */
+export function toldProperties(
+  page: ForeignPage,
+  cascade: Cascade,
+  element: Element,
+  pseudo: string | null,
+): ToldProperty[] {
+  const values = cascade.values(element, pseudo);
+  const moving = animated(page, values);
+  return [...values]
+    .sort(([a], [b]) => (a < b ? -1 : 1))
+    .flatMap(([name, [first, ...rest]]) => {
+      if (!first) return [];
+      // What may not apply wins nothing from what does: the first that is certain to apply is the answer, told as uncertain.
+      const all = [first, ...rest];
+      const winner = all.find(({ candidate }) => candidate.certain) ?? first;
+      const certain = winner === first && winner.certain && !moving.has(name);
+      const overridden = all.filter((value) => value !== winner).map((value) => tell(name, value));
+      return [{ ...tell(name, winner), certain, overridden }];
+    });
+}
+
+/** What was asked for cannot be found. */
+export interface NothingFound {
+  readonly reason: 'no selector' | 'no element';
+}
+
+/** The values of all elements that a selector finds, in a state of each and in a window; in the order of the document. */
+export function tellRules(
+  page: ForeignPage,
+  selector: string,
+  state: ForeignState,
+  viewport: Viewport,
+): readonly ToldElement[] | NothingFound {
+  const found = page.matcher.select(selector, page.elements);
+  if (!found) return { reason: 'no selector' };
+  if (found.elements.length === 0) return { reason: 'no element' };
+  const selectorOf = createElementSelectors(page.elements);
+  const { pseudo } = found;
+  const atRest = new Cascade(page, situationOf(null, 'rest', viewport));
+  return found.elements.map((element) => {
+    const cascade = state === 'rest' ? atRest : new Cascade(page, situationOf(element, state, viewport));
+    return {
+      element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
+      properties: toldProperties(page, cascade, element, pseudo),
+    };
+  });
+}
