@@ -34,6 +34,7 @@ const below = {
   output: [...floor, 'kinds', 'resolve', 'links', 'layout'],
   check: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout', 'advice', 'output'],
   formats: [...floor, 'kinds', 'load', 'resolve', 'links', 'edit', 'layout', 'output'],
+  foreign: ['base', 'colour', 'print'],
   starters: [...floor, 'kinds', 'migrate', 'edit', 'layout', 'advice'],
 };
 

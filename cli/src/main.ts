@@ -2,6 +2,7 @@ import { parseArgs } from 'node:util';
 import { runExport } from './export.ts';
 import { runFit } from './fit.ts';
 import {
+  FOREIGN_STATES,
   PICTURES_AT,
   PICTURES_AT_ALLOWED,
   PREFIX,
@@ -9,6 +10,7 @@ import {
   siteJsonSchema,
   type LinkFormatName,
 } from '@hamaca/core';
+import { isForeignState, runRules } from './foreign/rules.ts';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
@@ -21,7 +23,13 @@ const OPTIONS = {
   all: { type: 'boolean' },
   prefix: { type: 'string' },
   pictures: { type: 'string' },
+  at: { type: 'string' },
+  state: { type: 'string' },
+  width: { type: 'string' },
 } as const;
+
+/** A window's width in px. */
+const WIDTH = /^[1-9]\d{0,4}$/;
 
 function readArguments(args: readonly string[]) {
   try {
@@ -71,6 +79,13 @@ export async function main(args: readonly string[], output: Output = terminalOut
   if (command === 'fit') {
     if (file === undefined) return misuse('fit needs a site file');
     return runFit(file, values.json === true, output);
+  }
+  if (command === 'rules') {
+    const { at, state = 'rest', width = '1280' } = values;
+    if (file === undefined || at === undefined) return misuse('rules needs a page and --at SELECTOR');
+    if (!isForeignState(state)) return misuse(`--state is one of ${FOREIGN_STATES.join(', ')}`);
+    if (!WIDTH.test(width)) return misuse('--width is a number of px');
+    return runRules(file, { at, state, width: Number(width), json: values.json === true }, output);
   }
   if (command === 'links') {
     if (file === undefined) return misuse('links needs a file');

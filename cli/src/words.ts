@@ -26,6 +26,17 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       row never stands on one line, "certain" is false where something could only be estimated.
       Exit code 1 where a row breaks at a width of 320 px or more in its band.
 
+  hamaca rules PAGE --at SELECTOR [--state hover|focus|current|pressed] [--width 1280] [--json]
+      Says which rules decide how the elements look that SELECTOR finds: every property that
+      author rules or a style attribute set, with the value that wins, where it stands, and
+      what it overrides. PAGE is an HTML file, a folder with an index, or a zip. Nothing of it
+      is run or fetched. With --json: [{"element", "properties": [{"name", "value", "file",
+      "line", "column", "selector", "conditions", "layer", "important", "certain",
+      "overridden": [ … ]}]}], elements in document order. "element" finds exactly this one;
+      "name" is a longhand; in "value" custom properties are put in; "selector" is null for a
+      style attribute; "overridden" has the same form, next best first; "certain" is false
+      where it cannot be known.
+
   hamaca schema
       Prints the JSON Schema (2020-12) of a site file.
 
@@ -48,5 +59,11 @@ export const ERRORS = {
   cannotWrite: (folder: string, reason: string) => `hamaca: ${folder} cannot be written: ${reason}\n`,
   notGzip: (file: string, reason: string) => `hamaca: ${file} cannot be unpacked: ${reason}\n`,
   tooLarge: (file: string) => `hamaca: ${file} is larger than 32 MB; that is more than is read.\n`,
+  noPage: (file: string) => `hamaca: ${file} has no page: neither an index nor one HTML file alone.\n`,
+  notZip: (file: string, reason: string) => `hamaca: ${file} cannot be unpacked: ${reason}.\n`,
+  noAddress: (address: string) =>
+    `hamaca: ${address} is an address; save the page and give the file or folder.\n`,
+  noSelector: (selector: string) => `hamaca: "${selector}" is no selector.\n`,
+  noElement: (selector: string, file: string) => `hamaca: nothing in ${file} is found by "${selector}".\n`,
   usage: (reason: string) => `hamaca: ${reason}\nSee hamaca --help.\n`,
 } as const;

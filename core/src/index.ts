@@ -276,3 +276,14 @@ export { LANGUAGES, type Language } from './text/languages/languages.ts';
 export { languageOf } from './text/languages/words.ts';
 export { designWithRoom, siteWithRoom } from './advice/room.ts';
 export { whatIfs, type WhatIf } from './advice/what-ifs.ts';
+export { Cascade } from './foreign/cascade/cascade.ts';
+export { FOREIGN_STATES, type ForeignState, situationOf } from './foreign/cascade/situation.ts';
+export { createElementSelectors } from './foreign/element-selector.ts';
+export { type ForeignPage, type PageFiles, readForeignPage, upwards } from './foreign/page.ts';
+export {
+  tellRules,
+  type ToldElement,
+  toldProperties,
+  type ToldProperty,
+  type ToldValue,
+} from './foreign/told-rules.ts';

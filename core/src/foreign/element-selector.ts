@@ -1,8 +1,6 @@
 import type { Element } from 'domhandler';
 import { ident } from 'css-tree';
-
-const around = (element: Element): Element | null =>
-  element.parent && 'attribs' in element.parent ? (element.parent as Element) : null;
+import { isElement, parentOf } from './tree.ts';
 
 /** The ids that stand once in a page. */
 function singleIds(elements: readonly Element[]): ReadonlySet<string> {
@@ -22,13 +20,13 @@ export function createElementSelectors(elements: readonly Element[]): (element: 
     const made = known.get(element);
     if (made !== undefined) return made;
     const { id } = element.attribs;
-    const parent = around(element);
+    const parent = parentOf(element);
     const name = ident.encode(element.name);
     let selector: string;
     if (id !== undefined && ids.has(id)) selector = `#${ident.encode(id)}`;
     else if (!parent) selector = name;
     else {
-      const siblings = parent.children.filter((node): node is Element => 'attribs' in node);
+      const siblings = parent.children.filter(isElement);
       const isOnly = siblings.filter((sibling) => sibling.name === element.name).length === 1;
       const place = isOnly ? name : `${name}:nth-child(${siblings.indexOf(element) + 1})`;
       selector = `${selectorOf(parent)} > ${place}`;

@@ -6,6 +6,7 @@ import { readDeclarations } from './sheet/read-declarations.ts';
 import { SheetReader } from './sheet/read-sheet.ts';
 import type { Declaration, Rules } from './sheet/rules.ts';
 import { createSource, type Source } from './source.ts';
+import { isElement } from './tree.ts';
 
 /** The files of a page that was brought along. */
 export interface PageFiles {
@@ -26,8 +27,6 @@ export interface ForeignPage {
   /** The stylesheets that were read, the page itself among them where it has its own. */
   readonly sheets: readonly Source[];
 }
-
-const isElement = (node: ChildNode): node is Element => 'attribs' in node;
 
 function collect(children: readonly ChildNode[], into: Element[]): void {
   // Without recursion, as pages may be nested deeper than a call stack.
@@ -134,4 +133,15 @@ export function readForeignPage(files: PageFiles, path: string, html: string): F
     },
     sheets: [source, ...sheets.values()],
   };
+}
+
+/** How many folders up the stylesheets of a page lead, by its links and imports. */
+export function upwards(html: string): number {
+  let most = 0;
+  for (const [tag] of html.matchAll(/<link\b[^>]*>|@import[^;]*/gi)) {
+    const way = /["'(=\s]((?:\.\.\/)+)/.exec(tag)?.[1];
+    if (way !== undefined && (tag.startsWith('@') || /stylesheet/i.test(tag)))
+      most = Math.max(most, way.length / 3);
+  }
+  return most;
 }

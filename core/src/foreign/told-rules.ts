@@ -1,9 +1,11 @@
 import type { Element } from 'domhandler';
 import { Cascade, type Candidate, type Value } from './cascade/cascade.ts';
+import { asCurrent } from './cascade/current-page.ts';
 import { situationOf, type ForeignState } from './cascade/situation.ts';
 import type { Viewport } from './conditions/media.ts';
 import { createElementSelectors } from './element-selector.ts';
 import type { ForeignPage } from './page.ts';
+import { withAddresses } from './values/addresses.ts';
 import type { Condition, StyleRule } from './sheet/rules.ts';
 
 /** What a declaration says of one longhand, and where it stands. */
@@ -49,16 +51,16 @@ function conditionText(condition: Condition): string {
   return `@scope${from}${condition.to === null ? '' : ` to (${condition.to})`}`;
 }
 
-function tell(name: string, { value, candidate, certain }: Value): ToldValue {
+function tell(page: ForeignPage, name: string, { value, candidate, certain }: Value): ToldValue {
   const { declaration, rule }: Candidate = candidate;
   const { file, line, column } = declaration.place;
   return {
     name,
-    value,
+    value: withAddresses(value, file, page.source.file),
     file,
     line,
     column,
-    selector: rule ? fullSelector(rule) : null,
+    selector: rule ? (fullSelector(rule)?.replace(/\s+/g, ' ') ?? null) : null,
     conditions: rule ? rule.conditions.map(conditionText) : [],
     layer: rule?.layer ?? null,
     important: declaration.important,
@@ -93,8 +95,8 @@ export function toldProperties(
       const all = [first, ...rest];
       const winner = all.find(({ candidate }) => candidate.certain) ?? first;
       const certain = winner === first && winner.certain && !moving.has(name);
-      const overridden = all.filter((value) => value !== winner).map((value) => tell(name, value));
-      return [{ ...tell(name, winner), certain, overridden }];
+      const overridden = all.filter((value) => value !== winner).map((value) => tell(page, name, value));
+      return [{ ...tell(page, name, winner), certain, overridden }];
     });
 }
 
@@ -116,11 +118,14 @@ export function tellRules(
   const selectorOf = createElementSelectors(page.elements);
   const { pseudo } = found;
   const atRest = new Cascade(page, situationOf(null, 'rest', viewport));
-  return found.elements.map((element) => {
-    const cascade = state === 'rest' ? atRest : new Cascade(page, situationOf(element, state, viewport));
-    return {
-      element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
-      properties: toldProperties(page, cascade, element, pseudo),
-    };
-  });
+  const propertiesOf = (element: Element): ToldProperty[] => {
+    if (state === 'rest') return toldProperties(page, atRest, element, pseudo);
+    const ask = () =>
+      toldProperties(page, new Cascade(page, situationOf(element, state, viewport)), element, pseudo);
+    return state === 'current' ? asCurrent(page, element, ask) : ask();
+  };
+  return found.elements.map((element) => ({
+    element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
+    properties: propertiesOf(element),
+  }));
 }

@@ -4,13 +4,13 @@ import { judgeMedia } from '../conditions/media.ts';
 import { judgeSupports } from '../conditions/supports.ts';
 import { every, type Truth } from '../conditions/truth.ts';
 import type { ForeignPage } from '../page.ts';
-import { directionOf, lineage } from '../selectors/pseudos.ts';
 import { compareSpecificity, type Specificity } from '../selectors/specificity.ts';
 import type { Condition, Declaration, StyleRule } from '../sheet/rules.ts';
 import { expand, longhandsOf } from '../values/expand.ts';
 import { isTaken } from '../values/is-taken.ts';
 import { physicalName, type Flow } from '../values/longhands.ts';
 import { substitute } from '../values/substitute.ts';
+import { directionOf, lineage, parentOf } from '../tree.ts';
 import { layerRanks } from './layer-ranks.ts';
 import type { Situation } from './situation.ts';
 
@@ -148,7 +148,7 @@ export class Cascade {
     const inherited = () => {
       if (!inherits) return initial;
       if (pseudo !== null) return this.customValue(element, name);
-      const around = element.parent && 'attribs' in element.parent ? (element.parent as Element) : null;
+      const around = parentOf(element);
       return around ? this.customValue(around, name) : initial;
     };
     if (!winner) return inherited();
@@ -169,7 +169,7 @@ export class Cascade {
   private judgeOne(condition: Condition, element: Element): Truth {
     if (condition.kind === 'scope') return true;
     if (condition.kind === 'container') {
-      const around = element.parent && 'attribs' in element.parent ? (element.parent as Element) : null;
+      const around = parentOf(element);
       return judgeContainer(condition.text, (name) => (around ? this.customValue(around, name) : null));
     }
     const key = `${condition.kind} ${condition.text}`;

@@ -150,7 +150,7 @@ function judgeFeature(term: CssNode, viewport: Viewport): Truth {
   const measured = measure(name, viewport);
   if (measured !== undefined) {
     if (term.value === null) return measured === null ? null : measured !== 0;
-    return judgeComparison(name, sign, term.value as CssNode, viewport);
+    return judgeComparison(name, sign, term.value, viewport);
   }
   const word = WORDS.get(name);
   if (word === undefined || limit) return false;
@@ -200,7 +200,7 @@ export function widthsIn(text: string): number[] {
   const widths: number[] = [];
   const take = (node: CssNode) => {
     if (node.type === 'Feature' && /width$/.test(node.name)) {
-      const width = numberOf(node.value as CssNode | null);
+      const width = numberOf(node.value);
       if (width !== null) widths.push(width);
     } else if (node.type === 'FeatureRange') {
       for (const side of [node.left, node.middle, node.right]) {

@@ -2,7 +2,8 @@ import { compile } from 'css-select';
 import type { AnyNode, Element } from 'domhandler';
 import type { Condition, StyleRule } from '../sheet/rules.ts';
 import { PARENT, SCOPE } from './own-pseudos.ts';
-import { AT_REST, lineage, liveTests, type Live } from './pseudos.ts';
+import { lineage, parentOf } from '../tree.ts';
+import { AT_REST, liveTests, type Live } from './pseudos.ts';
 import { readSelector, type Branch, type Relation } from './read-selector.ts';
 import { compareSpecificity, type Specificity } from './specificity.ts';
 
@@ -45,8 +46,7 @@ export class Matcher {
     this.isQuirky = isQuirky;
     this.pseudos = {
       ...liveTests(() => this.live),
-      [SCOPE]: (element) =>
-        this.scopeRoot ? element === this.scopeRoot : element.parent?.type === ('root' as never),
+      [SCOPE]: (element) => (this.scopeRoot ? element === this.scopeRoot : parentOf(element) === null),
       [PARENT]: (element) => this.meetsParent(element),
     };
     for (const rule of rules) {
@@ -141,7 +141,7 @@ export class Matcher {
       quirksMode: this.isQuirky,
       relativeSelector: false,
       cacheResults: false,
-    }) as Test;
+    });
   }
 
   private testOf(branch: Branch): Test {
@@ -222,9 +222,7 @@ export class Matcher {
     };
     const made = {
       from:
-        scope.from === null
-          ? (element: Element) => element.parent?.type === ('root' as never)
-          : testFor(scope.from, false),
+        scope.from === null ? (element: Element) => parentOf(element) === null : testFor(scope.from, false),
       to: scope.to === null ? null : testFor(scope.to, true),
     };
     this.scopes.set(scope, made);

@@ -1,4 +1,5 @@
 import type { Element } from 'domhandler';
+import { directionOf } from '../tree.ts';
 
 /** What is going on with a page: which elements are pointed at, focused, pressed. Each holds for the elements around it, too. */
 export interface Live {
@@ -134,23 +135,6 @@ const TEXT_FIELDS = new Set([
 
 const isTextField = ({ name, attribs }: Element) =>
   name === 'textarea' || (name === 'input' && TEXT_FIELDS.has((attribs['type'] ?? '').toLowerCase()));
-
-const parentOf = (element: Element): Element | null =>
-  element.parent && 'attribs' in element.parent ? (element.parent as Element) : null;
-
-/** The element and everything it lies in, from the inside. */
-export function* lineage(element: Element): Generator<Element> {
-  for (let at: Element | null = element; at; at = parentOf(at)) yield at;
-}
-
-/** The direction of text by `dir` attributes; what `auto` finds is not asked for. */
-export function directionOf(element: Element): 'ltr' | 'rtl' {
-  for (const { attribs } of lineage(element)) {
-    const said = attribs['dir']?.toLowerCase();
-    if (said === 'rtl' || said === 'ltr') return said;
-  }
-  return 'ltr';
-}
 
 /** The tests of pseudo-classes that depend on what is going on, or that the matching library does not know. */
 export function liveTests(

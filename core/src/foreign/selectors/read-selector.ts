@@ -1,5 +1,12 @@
 import { tokenize, tokenTypes } from 'css-tree';
-import { isTraversal, parse, SelectorType, type PseudoSelector, type Selector } from 'css-what';
+import {
+  AttributeAction,
+  isTraversal,
+  parse,
+  SelectorType,
+  type PseudoSelector,
+  type Selector,
+} from 'css-what';
 import { PARENT, SCOPE } from './own-pseudos.ts';
 import { isId, specificityOf, type Specificity } from './specificity.ts';
 import { NEVER, OF_PAGE, OF_SELECTORS, PSEUDO_ELEMENTS, RENAMED, liveTests } from './pseudos.ts';
@@ -87,7 +94,7 @@ function readTokens(tokens: readonly Selector[], mayBeRelative: boolean): Select
   for (const token of tokens) {
     if (token.type === SelectorType.PseudoElement || token.type === SelectorType.ColumnCombinator)
       return null;
-    if (token.type === SelectorType.Attribute && token.action === 'not') return null;
+    if (token.type === SelectorType.Attribute && token.action === AttributeAction.Not) return null;
     if (token.type === SelectorType.Pseudo) {
       const known = readPseudo(token);
       if (!known) return null;
@@ -106,7 +113,11 @@ function keyOf(tokens: readonly Selector[]): string | null {
   let key: string | null = null;
   for (const token of tokens.slice(start)) {
     if (token.type === SelectorType.Attribute && isId(token)) return `#${token.value}`;
-    if (token.type === SelectorType.Attribute && token.name === 'class' && token.action === 'element')
+    if (
+      token.type === SelectorType.Attribute &&
+      token.name === 'class' &&
+      token.action === AttributeAction.Element
+    )
       key = `.${token.value}`;
     else if (token.type === SelectorType.Tag) key ??= token.name.toLowerCase();
   }

@@ -183,11 +183,18 @@ export class SheetReader {
     );
     if (!wanted) return;
     const found = this.find(wanted.address, source.file);
-    if (!found) return this.note(place, `The imported stylesheet ${wanted.address} is not there`);
-    if (around.chain.includes(found.file))
-      return this.note(place, `${found.file} imports itself: it is read once`);
-    if (++this.imports > SHEET_LIMITS.imports)
-      return this.note(place, `Only the first ${SHEET_LIMITS.imports} imported stylesheets are read`);
+    if (!found) {
+      this.note(place, `The imported stylesheet ${wanted.address} is not there`);
+      return;
+    }
+    if (around.chain.includes(found.file)) {
+      this.note(place, `${found.file} imports itself: it is read once`);
+      return;
+    }
+    if (++this.imports > SHEET_LIMITS.imports) {
+      this.note(place, `Only the first ${SHEET_LIMITS.imports} imported stylesheets are read`);
+      return;
+    }
     const conditions = [...around.conditions];
     if (wanted.supports !== null) conditions.push({ kind: 'supports', text: wanted.supports });
     if (wanted.media !== '') conditions.push({ kind: 'media', text: wanted.media });

@@ -65,7 +65,7 @@ export const INITIAL: Readonly<Record<string, string>> = {
   'mask-position': '0% 0%',
   'mask-repeat': 'repeat',
   'mask-size': 'auto',
-  'outline-color': 'auto',
+  'outline-color': 'currentcolor',
   'outline-style': 'none',
   'outline-width': 'medium',
   'text-decoration-color': 'currentcolor',
@@ -162,8 +162,7 @@ export interface Flow {
   readonly direction: 'ltr' | 'rtl';
 }
 
-const SIDES = ['top', 'right', 'bottom', 'left'] as const;
-type Side = (typeof SIDES)[number];
+type Side = 'top' | 'right' | 'bottom' | 'left';
 
 const OPPOSITE: Readonly<Record<Side, Side>> = { top: 'bottom', right: 'left', bottom: 'top', left: 'right' };
 

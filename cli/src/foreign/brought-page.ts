@@ -1,0 +1,115 @@
+import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
+import { basename, dirname, join, relative, resolve, sep } from 'node:path';
+import { fail, isZip, succeed, unpackZip, upwards, type PageFiles, type Result } from '@hamaca/core';
+import { ERRORS } from '../words.ts';
+
+/** A page that was brought along, with the files beside it. */
+export interface BroughtPage {
+  readonly files: PageFiles;
+  /** The path of the page among them. */
+  readonly path: string;
+  readonly html: string;
+  /** The bytes of a file by its path; null where there is none. */
+  readonly bytes: (path: string) => Uint8Array | null;
+  /** The paths of all files that belong to it. */
+  readonly paths: () => readonly string[];
+}
+
+/** Bounds on what is read of one page. */
+const MOST = { file: 32 * 1024 * 1024, files: 20_000, upwards: 4 } as const;
+
+/**
+ * Every byte keeps its place: UTF-8 with its mark where it is that, else each byte as one character, so that what is not
+ * touched is written back as it was. Selectors and values are ASCII in every encoding that pages are written in.
+ */
+export function textOf(bytes: Uint8Array): string {
+  try {
+    return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes);
+  } catch {
+    return Buffer.from(bytes).toString('latin1');
+  }
+}
+
+const isPage = (path: string) => /\.x?html?$/i.test(path);
+const isHidden = (path: string) =>
+  path.split('/').some((part) => part.startsWith('.') || part === 'node_modules');
+
+/** The page a folder or archive begins with: its index, as far up as there is one; else its only page. */
+function firstPage(paths: readonly string[]): string | null {
+  const pages = paths.filter((path) => isPage(path) && !isHidden(path));
+  const depth = (path: string) => path.split('/').length;
+  const indexes = pages.filter((path) => /^index\./i.test(basename(path)));
+  const [index] = indexes.sort((a, b) => depth(a) - depth(b) || (a < b ? -1 : 1));
+  return index ?? (pages.length === 1 ? (pages[0] ?? null) : null);
+}
+
+function fromBytes(
+  path: string,
+  bytes: (path: string) => Uint8Array | null,
+  paths: () => readonly string[],
+): Result<BroughtPage, string> {
+  const page = bytes(path);
+  if (!page) return fail(ERRORS.noPage(path));
+  const texts = new Map<string, string | null>();
+  const text = (of: string): string | null => {
+    const known = texts.get(of);
+    if (known !== undefined) return known;
+    const found = bytes(of);
+    const made = found ? textOf(found) : null;
+    texts.set(of, made);
+    return made;
+  };
+  return succeed({ files: { text }, path, html: textOf(page), bytes, paths });
+}
+
+function fromFolder(root: string, path: string | null): Result<BroughtPage, string> {
+  const bytes = (of: string): Uint8Array | null => {
+    const full = resolve(root, of);
+    if (!full.startsWith(resolve(root) + sep) || !existsSync(full)) return null;
+    const stats = statSync(full);
+    return stats.isFile() && stats.size <= MOST.file ? readFileSync(full) : null;
+  };
+  const paths = () =>
+    readdirSync(root, { recursive: true, withFileTypes: true })
+      .slice(0, MOST.files)
+      .filter((entry) => entry.isFile())
+      .map((entry) => relative(root, join(entry.parentPath, entry.name)).split(sep).join('/'))
+      .filter((of) => !isHidden(of))
+      .sort();
+  const start = path ?? firstPage(paths());
+  return start === null ? fail(ERRORS.noPage(root)) : fromBytes(start, bytes, paths);
+}
+
+/** Reads a page from a file, a folder with an index, or a zip. Of a file alone, only what it links to belongs to it. */
+export function bringPage(from: string): Result<BroughtPage, string> {
+  if (/^[a-z][a-z\d+.-]+:\/\//i.test(from)) return fail(ERRORS.noAddress(from));
+  try {
+    const stats = statSync(from);
+    if (stats.isDirectory()) return fromFolder(from, null);
+    if (stats.size > MOST.file) return fail(ERRORS.tooLarge(from));
+    const bytes = readFileSync(from);
+    if (isZip(bytes)) {
+      const unpacked = unpackZip(bytes, (path) => !isHidden(path));
+      if (!unpacked.ok) return fail(ERRORS.notZip(from, unpacked.error));
+      const files = new Map(unpacked.value.files.map((file) => [file.path, file.bytes]));
+      const paths = [...files.keys()].sort();
+      const start = firstPage(paths);
+      if (start === null) return fail(ERRORS.noPage(from));
+      return fromBytes(
+        start,
+        (path) => files.get(path) ?? null,
+        () => paths,
+      );
+    }
+    // Stylesheets often lie in a folder beside the page's own: the root is as far up as its links lead.
+    const ups = Math.min(MOST.upwards, upwards(textOf(bytes)));
+    const full = resolve(from);
+    let root = dirname(full);
+    for (let up = 0; up < ups; up++) root = dirname(root);
+    const path = relative(root, full).split(sep).join('/');
+    const brought = fromFolder(root, path);
+    return brought.ok ? succeed({ ...brought.value, paths: () => [path] }) : brought;
+  } catch (error) {
+    return fail(ERRORS.cannotRead(from, (error as Error).message));
+  }
+}

@@ -1,0 +1,23 @@
+const URL_OF = /\burl\(\s*(?:"([^"]*)"|'([^']*)'|([^"')\s]*))\s*\)/gi;
+
+/** The way from the folder of one file to that of another, ending in `/`; nothing where they are the same. */
+function wayBetween(from: string, to: string): string {
+  const start = from.split('/').slice(0, -1);
+  const end = to.split('/').slice(0, -1);
+  let shared = 0;
+  while (shared < start.length && start[shared] === end[shared]) shared++;
+  return [...start.slice(shared).map(() => '..'), ...end.slice(shared), ''].join('/');
+}
+
+/** Writes the addresses in a value that stands in one file as another file would have to. */
+export function withAddresses(value: string, file: string, reader: string): string {
+  if (!/url\(/i.test(value)) return value;
+  const way = wayBetween(reader, file);
+  if (way === '') return value;
+  return value.replace(URL_OF, (whole, double?: string, single?: string, bare?: string) => {
+    const address = double ?? single ?? bare ?? '';
+    // Those that begin elsewhere, or name a part of a drawing, mean the same everywhere.
+    if (address === '' || /^(?:[a-z][a-z\d+.-]*:|\/|#)/i.test(address)) return whole;
+    return `url("${way}${address.replaceAll('"', '%22')}")`;
+  });
+}
