@@ -16,15 +16,18 @@ export function lazy<Value>(make: () => Value): () => Value {
   return () => (made ??= { value: make() }).value;
 }
 
-/** How many texts a function remembers before it starts over. */
+/** How many texts a function remembers before it starts over, unless it says so itself. */
 const MOST_TEXTS = 2000;
 
-/** Remembers a pure function's answers by text; starts over where too many were asked. */
-export function memoiseText<Value>(compute: (text: string) => Value): (text: string) => Value {
+/** Remembers a pure function's answers by text; starts over where more than `most` were asked. */
+export function memoiseText<Value>(
+  compute: (text: string) => Value,
+  most: number = MOST_TEXTS,
+): (text: string) => Value {
   const known = new Map<string, Value>();
   return (text) => {
     if (known.has(text)) return known.get(text) as Value;
-    if (known.size >= MOST_TEXTS) known.clear();
+    if (known.size >= most) known.clear();
     const value = compute(text);
     known.set(text, value);
     return value;

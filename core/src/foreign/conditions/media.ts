@@ -21,7 +21,8 @@ const UNITS: ReadonlyMap<string, number> = new Map([
   ['q', 96 / 101.6],
 ]);
 
-/** A screen with a mouse and no wishes: what designers look at. Words that a feature has, beside the ones that are numbers. */
+/** A screen with a mouse and no wishes: what designers look at. Words that a feature has, beside the ones that are numbers;
+ * features that Chromium does not know hold nowhere. */
 const WORDS: ReadonlyMap<string, string> = new Map([
   ['any-hover', 'hover'],
   ['any-pointer', 'fine'],
@@ -31,19 +32,15 @@ const WORDS: ReadonlyMap<string, string> = new Map([
   ['forced-colors', 'none'],
   ['grid', '0'],
   ['hover', 'hover'],
-  ['inverted-colors', 'none'],
   ['overflow-block', 'scroll'],
   ['overflow-inline', 'scroll'],
   ['pointer', 'fine'],
   ['prefers-color-scheme', 'light'],
   ['prefers-contrast', 'no-preference'],
-  ['prefers-reduced-data', 'no-preference'],
   ['prefers-reduced-motion', 'no-preference'],
   ['prefers-reduced-transparency', 'no-preference'],
-  ['scan', 'progressive'],
   ['scripting', 'enabled'],
   ['update', 'fast'],
-  ['video-dynamic-range', 'standard'],
 ]);
 
 /** Without a value, a feature asks whether there is any of it. */

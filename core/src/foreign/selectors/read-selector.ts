@@ -138,14 +138,21 @@ function readBranch(all: readonly Selector[], relation: Relation): Branch | null
   const isRelative = first !== undefined && isTraversal(first);
   const { nested, scoped } = relation;
   if (isRelative && !nested && !scoped) return null;
-  if (isRelative) tokens = [pseudo(nested ? PARENT : SCOPE), ...tokens];
+  if (nested && isRelative) tokens = [pseudo(PARENT), ...tokens];
   else if (nested && !holds(tokens, PARENT))
     tokens = [pseudo(PARENT), { type: SelectorType.Descendant }, ...tokens];
-  const read = readTokens(tokens, false);
+  // In a scope, what does not name its root is looked for within it; that adds nothing to how specific it is.
+  const root: readonly Selector[] =
+    nested || !scoped || holds(tokens, SCOPE) || holds(tokens, 'scope') || holds(tokens, PARENT)
+      ? []
+      : isRelative
+        ? [pseudo(SCOPE)]
+        : [pseudo(SCOPE), { type: SelectorType.Descendant }];
+  const read = readTokens(tokens, root.length > 0);
   if (!read) return null;
   const [ids, classes, types] = specificityOf(read, relation.parentSpecificity);
   return {
-    tokens: hasState ? [...read, pseudo(NEVER[0] as string)] : read,
+    tokens: [...root, ...read, ...(hasState ? [pseudo(NEVER[0] as string)] : [])],
     specificity: [ids, classes, types + (element ? 1 : 0)],
     pseudo: element ? element.name : null,
     key: keyOf(read),

@@ -2,7 +2,7 @@ import { lexer, parse, property as nameParts, type CssNode } from 'css-tree';
 import { memoiseText } from '../../base/memo.ts';
 import type { Truth } from '../conditions/truth.ts';
 import { currentName } from './longhands.ts';
-import { NOT_SUPPORTED } from './not-supported.ts';
+import { isUnsupportedWord, NOT_SUPPORTED } from './not-supported.ts';
 
 /** Values that only other browsers, or none any more, ever took; the library's grammar knows them still. */
 const OF_OTHERS = /(?:^|[\s,(])-(?:moz|ms|o|khtml)-|\bexpression\(|progid:|\\\d+$/i;
@@ -37,6 +37,7 @@ export const isOfOthers = (property: string): boolean => {
 export function isTaken(property: string, value: string): Truth {
   if (property.startsWith('--')) return true;
   if (isOfOthers(property) || NOT_SUPPORTED.has(currentName(property)) || OF_OTHERS.test(value)) return false;
+  if (isUnsupportedWord(property, value)) return false;
   if (!lexer.getProperty(property)) return null;
   if (WIDE.test(value) || isOpen(value)) return true;
   const tree = readValue(withNumbers(value));

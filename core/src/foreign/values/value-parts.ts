@@ -30,7 +30,7 @@ const judge = memoiseText((both: string): boolean => {
   } catch {
     return false;
   }
-});
+}, 20_000);
 
 /** Whether a value could be that of a longhand. */
 export const fits = (property: string, value: string): boolean =>
