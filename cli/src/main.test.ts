@@ -1,9 +1,10 @@
 /* eslint-disable @typescript-eslint/no-explicit-any -- raw documents are changed */
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { gzipSync } from 'node:zlib';
+import { strToU8, zipSync } from 'fflate';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { main } from './main.ts';
 import type { Output } from './output.ts';
@@ -256,6 +257,73 @@ describe('hamaca fit', () => {
   test('refuses what is no site', async () => {
     expect((await run('fit', file('none.json', '{}'))).code).toBe(1);
     expect((await run('fit')).code).toBe(2);
+  });
+});
+
+describe('hamaca rules', () => {
+  const PAGE = '<link rel="stylesheet" href="css/a.css"><nav><a href="/">Boats</a></nav>';
+  const CSS = 'a { color: red }\nnav a:hover { color: blue }';
+  /** A folder with a page and its stylesheet. */
+  const website = () => {
+    const root = mkdtempSync(join(folder, 'website-'));
+    mkdirSync(join(root, 'css'));
+    mkdirSync(join(root, 'deep'));
+    writeFileSync(join(root, 'index.html'), PAGE);
+    writeFileSync(join(root, 'deep', 'page.html'), PAGE.replace('css/', '../css/'));
+    writeFileSync(join(root, 'css', 'a.css'), CSS);
+    return root;
+  };
+  interface Told {
+    readonly element: string;
+    readonly properties: readonly { readonly name: string; readonly value: string; readonly file: string }[];
+  }
+  const valuesIn = (printed: string) => JSON.parse(printed) as Told[];
+
+  test.each([
+    ['a folder', (root: string) => root],
+    ['a file', (root: string) => join(root, 'index.html')],
+    ['a file whose stylesheet lies beside its folder', (root: string) => join(root, 'deep', 'page.html')],
+    [
+      'a zip',
+      (root: string) => {
+        const zip = join(root, 'site.zip');
+        writeFileSync(zip, zipSync({ 'site/index.html': strToU8(PAGE), 'site/css/a.css': strToU8(CSS) }));
+        return zip;
+      },
+    ],
+  ])('tells the values of %s', async (_, from) => {
+    const at = from(website());
+    const rest = await run('rules', at, '--at', 'nav a', '--json');
+    expect(rest).toMatchObject({ code: 0, warned: '' });
+    expect(valuesIn(rest.printed)).toMatchObject([
+      {
+        element: expect.any(String),
+        properties: [{ name: 'color', value: 'red', line: 1, column: 5, overridden: [] }],
+      },
+    ]);
+    const hover = valuesIn((await run('rules', at, '--at', 'a', '--state', 'hover', '--json')).printed);
+    expect(hover[0]?.properties).toMatchObject([
+      { value: 'blue', selector: 'nav a:hover', line: 2, overridden: [{ value: 'red', selector: 'a' }] },
+    ]);
+    expect(hover[0]?.properties[0]?.file).toMatch(/css\/a\.css$/);
+    expect((await run('rules', at, '--at', 'a')).printed).toContain('color: red');
+  });
+
+  test('says what cannot be done', async () => {
+    const root = website();
+    expect(await run('rules', root, '--at', 'a:bogus')).toMatchObject({ code: 1, printed: '' });
+    expect((await run('rules', root, '--at', 'video')).warned).toContain('nothing in');
+    expect((await run('rules', 'https://site.example/', '--at', 'a')).warned).toContain('save the page');
+    expect((await run('rules', mkdtempSync(join(folder, 'empty-')), '--at', 'a')).warned).toContain(
+      'has no page',
+    );
+    expect(
+      (await run('rules', file('gone.html', '<link rel=stylesheet href=no.css><a>x</a>'), '--at', 'a'))
+        .warned,
+    ).toBe('The stylesheet no.css is not there\n');
+    expect((await run('rules', root)).code).toBe(2);
+    expect((await run('rules', root, '--at', 'a', '--state', 'asleep')).code).toBe(2);
+    expect((await run('rules', root, '--at', 'a', '--width', 'wide')).code).toBe(2);
   });
 });
 

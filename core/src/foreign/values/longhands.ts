@@ -74,6 +74,7 @@ export const INITIAL: Readonly<Record<string, string>> = {
   'text-decoration-thickness': 'auto',
   'text-emphasis-color': 'currentcolor',
   'text-emphasis-style': 'none',
+  'text-wrap-mode': 'wrap',
   'text-wrap-style': 'auto',
   'transition-behavior': 'normal',
   'transition-delay': '0s',
