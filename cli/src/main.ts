@@ -11,6 +11,7 @@ import {
   type LinkFormatName,
 } from '@hamaca/core';
 import { isForeignState, runRules } from './foreign/rules.ts';
+import { runRecolour } from './foreign/recolour.ts';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
@@ -26,6 +27,9 @@ const OPTIONS = {
   at: { type: 'string' },
   state: { type: 'string' },
   width: { type: 'string' },
+  to: { type: 'string' },
+  within: { type: 'string' },
+  'in-place': { type: 'boolean' },
 } as const;
 
 /** A window's width in px. */
@@ -86,6 +90,13 @@ export async function main(args: readonly string[], output: Output = terminalOut
     if (!isForeignState(state)) return misuse(`--state is one of ${FOREIGN_STATES.join(', ')}`);
     if (!WIDTH.test(width)) return misuse('--width is a number of px');
     return runRules(file, { at, state, width: Number(width), json: values.json === true }, output);
+  }
+  if (command === 'recolour') {
+    const { from, to, within = null, out } = values;
+    if (file === undefined || from === undefined || to === undefined || out === undefined)
+      return misuse('recolour needs a page, --from COLOUR, --to COLOUR and --out DIR');
+    const inPlace = values['in-place'] === true;
+    return runRecolour(file, { from, to, within, inPlace }, { out, json: values.json === true }, output);
   }
   if (command === 'links') {
     if (file === undefined) return misuse('links needs a file');

@@ -37,13 +37,22 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       style attribute; "overridden" has the same form, next best first; "certain" is false
       where it cannot be known.
 
+  hamaca recolour PAGE --from COLOUR --to COLOUR [--within SELECTOR] [--in-place] --out DIR [--json]
+      Puts another colour in for one wherever the page's rules say it, in any notation, in
+      shorthands, gradients, shadows and custom properties, and writes the page as it would be
+      into DIR: with one more stylesheet, added.css, of the fewest rules that do it; or, with
+      --in-place, with its own files edited and every other byte kept. report.json says what
+      changes, in every state at three widths: {"changed": [{"element", "state", "width",
+      "property", "before", "after"}], "sideEffects": [same form]}. With --json that is printed,
+      too. Exit code 1 where anything changes that was not asked for.
+
   hamaca schema
       Prints the JSON Schema (2020-12) of a site file.
 
   hamaca --help
       This page.
 
-Exit codes: 0 done, 1 the input cannot be used, or a row breaks, 2 the command line cannot be understood.
+Exit codes: 0 done, 1 the input cannot be used, a row breaks, or a change has side effects, 2 the command line cannot be understood.
 `;
 
 /** A list of problems for the terminal, one a line. */
@@ -63,6 +72,9 @@ export const ERRORS = {
   notZip: (file: string, reason: string) => `hamaca: ${file} cannot be unpacked: ${reason}.\n`,
   noAddress: (address: string) =>
     `hamaca: ${address} is an address; save the page and give the file or folder.\n`,
+  noColour: (from: string, to: string) => `hamaca: "${from}" or "${to}" is no CSS colour.\n`,
+  colourNotThere: (colour: string, file: string) =>
+    `hamaca: no rule that reaches anything in ${file} says ${colour}. Nothing was written.\n`,
   noSelector: (selector: string) => `hamaca: "${selector}" is no selector.\n`,
   noElement: (selector: string, file: string) => `hamaca: nothing in ${file} is found by "${selector}".\n`,
   usage: (reason: string) => `hamaca: ${reason}\nSee hamaca --help.\n`,

@@ -287,3 +287,12 @@ export {
   type ToldProperty,
   type ToldValue,
 } from './foreign/told-rules.ts';
+export { ADDED } from './foreign/change/edited-page.ts';
+export { type ChangedValue } from './foreign/change/prove.ts';
+export {
+  type PageChange,
+  recolour,
+  type RecolourOptions,
+  type RecolourRefusal,
+} from './foreign/change/recolour.ts';
+export { usedFiles } from './foreign/used-files.ts';

@@ -6,7 +6,7 @@ import type { Viewport } from './conditions/media.ts';
 import { createElementSelectors } from './element-selector.ts';
 import type { ForeignPage } from './page.ts';
 import { withAddresses } from './values/addresses.ts';
-import type { Condition, StyleRule } from './sheet/rules.ts';
+import { conditionText, fullSelector } from './rule-text.ts';
 
 /** What a declaration says of one longhand, and where it stands. */
 export interface ToldValue {
@@ -37,20 +37,6 @@ export interface ToldElement {
   readonly properties: readonly ToldProperty[];
 }
 
-/** A rule's selector with those of the rules around it put in. */
-function fullSelector({ selector, parent }: StyleRule): string | null {
-  const around = parent ? fullSelector(parent) : null;
-  if (selector === null || around === null) return selector ?? around;
-  const parentAsOne = around.includes(',') ? `:is(${around})` : around;
-  return selector.includes('&') ? selector.replaceAll('&', parentAsOne) : `${parentAsOne} ${selector}`;
-}
-
-function conditionText(condition: Condition): string {
-  if (condition.kind !== 'scope') return `@${condition.kind} ${condition.text}`;
-  const from = condition.from === null ? '' : ` (${condition.from})`;
-  return `@scope${from}${condition.to === null ? '' : ` to (${condition.to})`}`;
-}
-
 function tell(page: ForeignPage, name: string, { value, candidate, certain }: Value): ToldValue {
   const { declaration, rule }: Candidate = candidate;
   const { file, line, column } = declaration.place;
@@ -60,7 +46,7 @@ function tell(page: ForeignPage, name: string, { value, candidate, certain }: Va
     file,
     line,
     column,
-    selector: rule ? (fullSelector(rule)?.replace(/\s+/g, ' ') ?? null) : null,
+    selector: rule ? fullSelector(rule) : null,
     conditions: rule ? rule.conditions.map(conditionText) : [],
     layer: rule?.layer ?? null,
     important: declaration.important,

@@ -1,9 +1,10 @@
 import { compile } from 'css-select';
+import { isTraversal, SelectorType } from 'css-what';
 import type { AnyNode, Element } from 'domhandler';
 import type { Condition, StyleRule } from '../sheet/rules.ts';
 import { PARENT, SCOPE } from './own-pseudos.ts';
 import { lineage, parentOf } from '../tree.ts';
-import { AT_REST, liveTests, type Live } from './pseudos.ts';
+import { AT_REST, liveTests, OF_PAGE, type Live } from './pseudos.ts';
 import { readSelector, type Branch, type Relation } from './read-selector.ts';
 import { compareSpecificity, type Specificity } from './specificity.ts';
 
@@ -76,6 +77,22 @@ export class Matcher {
       found.set(rule, { rule, specificity: branch.specificity, proximity });
     }
     return [...found.values()].sort((a, b) => a.rule.order - b.rule.order);
+  }
+
+  /** Whether a rule could meet one of these elements, in some state. */
+  couldMeet(rule: StyleRule, elements: readonly Element[]): boolean {
+    return this.branchesOf(rule).some(({ tokens }) => {
+      const test = this.compileBranch(withoutStates(tokens));
+      return this.ask(rule, null, () => elements.some((element) => test(element)));
+    });
+  }
+
+  /** The pseudo-elements that rules style. */
+  pseudoElements(): ReadonlySet<string> {
+    const names = new Set<string>();
+    for (const branches of this.branches.values())
+      for (const { pseudo } of branches) if (pseudo !== null) names.add(pseudo);
+    return names;
   }
 
   /** The elements of a list that a selector of somebody's own finds; null where it is none. */
@@ -229,5 +246,15 @@ export class Matcher {
     return made;
   }
 }
+
+/** A selector without the pseudo-classes that come and go. */
+const withoutStates = (tokens: Branch['tokens']): Branch['tokens'] => {
+  const kept = tokens.filter(
+    (token) => token.type !== SelectorType.Pseudo || OF_PAGE.has(token.name) || Array.isArray(token.data),
+  );
+  // What is left may begin or end with a combinator.
+  const from = kept.findIndex((token) => !isTraversal(token));
+  return from === -1 ? [{ type: SelectorType.Universal, namespace: null }] : kept.slice(from);
+};
 
 const ROOTED: Relation = { nested: false, scoped: true, parentSpecificity: () => NONE };

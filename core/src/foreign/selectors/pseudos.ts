@@ -9,6 +9,8 @@ export interface Live {
   readonly focused: Element | null;
   /** The focused element and those around it. */
   readonly around: ReadonlySet<Element>;
+  /** Whether every element counts as focused: to look at all rules of that state at once. */
+  readonly allFocused?: boolean;
 }
 
 export const AT_REST: Live = { pointed: new Set(), pressed: new Set(), focused: null, around: new Set() };
@@ -141,14 +143,15 @@ export function liveTests(
   live: () => Live,
 ): Record<string, (element: Element, argument?: string | null) => boolean> {
   const never = () => false;
+  const isFocused = (element: Element) => live().allFocused === true || live().focused === element;
   const isReadWrite = (element: Element) =>
     isTextField(element) && !('readonly' in element.attribs) && !('disabled' in element.attribs);
   return {
     ...Object.fromEntries(NEVER.map((name) => [name, never])),
     hover: (element) => live().pointed.has(element),
     active: (element) => live().pressed.has(element),
-    focus: (element) => live().focused === element,
-    'focus-visible': (element) => live().focused === element,
+    focus: isFocused,
+    'focus-visible': isFocused,
     'focus-within': (element) => live().around.has(element),
     dir: (element, argument) => directionOf(element) === argument?.trim().toLowerCase(),
     defined: (element) => !element.name.includes('-'),

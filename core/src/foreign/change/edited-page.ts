@@ -1,0 +1,60 @@
+import type { Element } from 'domhandler';
+import type { ForeignPage, PageFiles } from '../page.ts';
+import { readForeignPage } from '../page.ts';
+import type { Place } from '../source.ts';
+
+/** Another text for a stretch of a file. */
+export interface TextEdit {
+  readonly place: Place;
+  readonly text: string;
+}
+
+/** A page as it would be: the files that change, by path. */
+export type ChangedFiles = ReadonlyMap<string, string>;
+
+/** Makes edits of files; every character that none of them touches stays. Edits do not overlap. */
+export function editFiles(page: ForeignPage, edits: readonly TextEdit[]): ChangedFiles {
+  const texts = new Map(page.sheets.map(({ file, text }) => [file, text]));
+  const changed = new Map<string, string>();
+  const backwards = [...edits].sort((a, b) => b.place.start - a.place.start);
+  for (const { place, text } of backwards) {
+    const before = changed.get(place.file) ?? texts.get(place.file) ?? '';
+    changed.set(place.file, before.slice(0, place.start) + text + before.slice(place.end));
+  }
+  return changed;
+}
+
+/** The name of an added stylesheet, beside the page's own files. */
+export const ADDED = 'added.css';
+
+/** Whether an element is the link to the added stylesheet. */
+export const bringsAdded = ({ name, attribs }: Element): boolean =>
+  name === 'link' && /(?:^|\/)added\.css$/.test(attribs['href'] ?? '');
+
+/** The page with a link to the added stylesheet, after everything that brings styles. */
+export function withAddedSheet(page: ForeignPage): string {
+  const { text, file } = page.source;
+  let at = 0;
+  for (const { name, sourceCodeLocation } of page.elements)
+    if (name === 'style' || name === 'link') at = Math.max(at, sourceCodeLocation?.endOffset ?? 0);
+  if (at === 0) {
+    const head = page.elements.find(({ name }) => name === 'head')?.sourceCodeLocation;
+    const end = head && 'endTag' in head ? (head.endTag as { startOffset?: number } | undefined) : undefined;
+    const doctype = /^\s*<!doctype[^>]*>/i.exec(text)?.[0].length ?? 0;
+    at = end?.startOffset ?? doctype;
+  }
+  const way = '../'.repeat(file.split('/').length - 1);
+  const link = `<link rel="stylesheet" href="${way}${ADDED}">`;
+  const indent = /\n([ \t]*)[^\n]*$/.exec(text.slice(0, at))?.[1] ?? '';
+  return `${text.slice(0, at)}${at > 0 ? `\n${indent}` : ''}${link}${text.slice(at)}`;
+}
+
+/** Reads a page anew with some of its files as they would be. */
+export function rereadPage(page: ForeignPage, files: PageFiles, changed: ChangedFiles): ForeignPage {
+  const { file, text } = page.source;
+  return readForeignPage(
+    { text: (path) => changed.get(path) ?? files.text(path) },
+    file,
+    changed.get(file) ?? text,
+  );
+}

@@ -1,0 +1,109 @@
+import type { Element } from 'domhandler';
+import { Cascade, type Value } from '../cascade/cascade.ts';
+import type { Situation } from '../cascade/situation.ts';
+import type { Viewport } from '../conditions/media.ts';
+import { bringsAdded } from './edited-page.ts';
+import { createElementSelectors } from '../element-selector.ts';
+import type { ForeignPage } from '../page.ts';
+import { AT_REST, type Live } from '../selectors/pseudos.ts';
+
+/** The states a change is looked at in: everything pointed at, everything in focus, so that no rule of theirs is left out. */
+export const PROVED_STATES = ['rest', 'hover', 'focus'] as const;
+export type ProvedState = (typeof PROVED_STATES)[number];
+
+/** The windows a change is looked at in, px. */
+export const PROVED_WIDTHS = [390, 820, 1280] as const;
+
+/** One value of one element that is another one than before. */
+export interface ChangedValue {
+  /** A selector that finds exactly this element; a pseudo-element follows it. */
+  readonly element: string;
+  readonly state: ProvedState;
+  readonly width: number;
+  readonly property: string;
+  /** Null where nothing was said. */
+  readonly before: string | null;
+  readonly after: string | null;
+}
+
+/** A place in a page where a value is looked at. */
+export interface Spot {
+  readonly element: Element;
+  readonly pseudo: string | null;
+  readonly state: ProvedState;
+  readonly viewport: Viewport;
+  readonly property: string;
+  /** What said it before; null where nothing did. */
+  readonly said: Value | null;
+}
+
+export interface Proof {
+  readonly changed: readonly ChangedValue[];
+  /** Changes that were not asked for, and asked ones that did not come about. */
+  readonly sideEffects: readonly ChangedValue[];
+  /** Where the side effects are, in the page as it was. */
+  readonly spots: readonly Spot[];
+}
+
+/** All elements in a state at once: what any rule of that state says is met. */
+function everywhere(page: ForeignPage, state: ProvedState): Live {
+  const all = new Set(page.elements);
+  if (state === 'hover') return { ...AT_REST, pointed: all };
+  return state === 'focus' ? { ...AT_REST, around: all, focused: null, allFocused: true } : AT_REST;
+}
+
+const situation = (page: ForeignPage, state: ProvedState, viewport: Viewport): Situation => ({
+  viewport,
+  live: everywhere(page, state),
+});
+
+/**
+ * Holds a page against itself as it would be: every value of every element, in every state, in three windows. `isAsked` answers
+ * whether a value has become what it should. But for the link to an added stylesheet, both have the same elements in the same order.
+ */
+export function prove(
+  before: ForeignPage,
+  after: ForeignPage,
+  isAsked: (before: string | null, after: string | null, spot: Spot) => boolean,
+): Proof {
+  const changed: ChangedValue[] = [];
+  const sideEffects: ChangedValue[] = [];
+  const spots: Spot[] = [];
+  const selectorOf = createElementSelectors(before.elements);
+  const elementsNow = after.elements.filter((element) => !bringsAdded(element));
+  const pseudos = [null, ...new Set([...before.matcher.pseudoElements(), ...after.matcher.pseudoElements()])];
+  for (const width of PROVED_WIDTHS)
+    for (const state of PROVED_STATES) {
+      const viewport = { width, height: null };
+      const was = new Cascade(before, situation(before, state, viewport));
+      const is = new Cascade(after, situation(after, state, viewport));
+      before.elements.forEach((element, index) => {
+        const now = elementsNow[index];
+        if (!now) return;
+        for (const pseudo of pseudos) {
+          const [values, newValues] = [was.values(element, pseudo), is.values(now, pseudo)];
+          for (const property of new Set([...values.keys(), ...newValues.keys()])) {
+            const said = values.get(property)?.[0] ?? null;
+            const spot: Spot = { element, pseudo, state, viewport, property, said };
+            const old = said?.value ?? null;
+            const made = newValues.get(property)?.[0]?.value ?? null;
+            const isWanted = isAsked(old, made, spot);
+            if (old === made && isWanted) continue;
+            const told: ChangedValue = {
+              element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
+              state,
+              width,
+              property,
+              before: old,
+              after: made,
+            };
+            if (old !== made) changed.push(told);
+            if (isWanted) continue;
+            sideEffects.push(told);
+            spots.push(spot);
+          }
+        }
+      });
+    }
+  return { changed, sideEffects, spots };
+}

@@ -1,0 +1,213 @@
+import { parseColour } from '../../colour/colour.ts';
+import { fail, succeed, type Result } from '../../base/result.ts';
+import type { ForeignPage, PageFiles } from '../page.ts';
+import type { Element } from 'domhandler';
+import type { Declaration, StyleRule } from '../sheet/rules.ts';
+import { createElementSelectors } from '../element-selector.ts';
+import { lineage } from '../tree.ts';
+import { withAddresses } from '../values/addresses.ts';
+import { printAddedSheet, selectorAlone, type AddedRule } from './added-sheet.ts';
+import {
+  ADDED,
+  editFiles,
+  rereadPage,
+  withAddedSheet,
+  type ChangedFiles,
+  type TextEdit,
+} from './edited-page.ts';
+import { prove, type ChangedValue, type Proof, type Spot } from './prove.ts';
+import { canonicalColours, recolourTones, recolourValue } from './recolour-value.ts';
+
+export interface RecolourOptions {
+  /** CSS colours in any notation; `to` is written as it is given. */
+  readonly from: string;
+  readonly to: string;
+  /** Only what lies in elements that this selector finds; null for the whole page. */
+  readonly within: string | null;
+  /** Whether the page's own stylesheets are edited, instead of one more that is added. */
+  readonly inPlace: boolean;
+}
+
+/** A change of a page: the files as they would be, and the proof of what it does. */
+export interface PageChange {
+  readonly files: ChangedFiles;
+  /** The text of the added stylesheet; null where there is none. */
+  readonly added: string | null;
+  readonly changed: readonly ChangedValue[];
+  readonly sideEffects: readonly ChangedValue[];
+}
+
+export type RecolourRefusal = 'no colour' | 'no selector' | 'no element' | 'not there';
+
+/** A declaration that says the colour, and what it would say instead. */
+interface Found {
+  /** Null for a style attribute, which belongs to the element. */
+  readonly rule: StyleRule | null;
+  readonly element: Element | null;
+  readonly declaration: Declaration;
+  readonly value: string;
+}
+
+/** How often an added stylesheet is made anew to keep what it must not change. */
+const MOST_ROUNDS = 4;
+
+function findAll(
+  page: ForeignPage,
+  recoloured: (declaration: Declaration) => string,
+  inside: (element: Element) => boolean,
+): Found[] {
+  const found: Found[] = [];
+  const within = page.elements.filter(inside);
+  for (const rule of page.rules.styles) {
+    const said = rule.declarations
+      .map((declaration) => ({ rule, element: null, declaration, value: recoloured(declaration) }))
+      .filter(({ declaration, value }) => value !== declaration.value);
+    if (said.length === 0) continue;
+    // Custom properties are inherited: their rules may lie further out.
+    const isInherited = said.some(({ declaration }) => declaration.property.startsWith('--'));
+    if (page.matcher.couldMeet(rule, isInherited ? page.elements : within)) found.push(...said);
+  }
+  for (const element of page.elements) {
+    if (!inside(element)) continue;
+    for (const declaration of page.inline(element)) {
+      const value = recoloured(declaration);
+      if (value !== declaration.value) found.push({ rule: null, element, declaration, value });
+    }
+  }
+  return found;
+}
+
+/** The edit of one declaration in its place: what surrounds the value stays as it was written. */
+function editOf(page: ForeignPage, { declaration, value }: Found): TextEdit | null {
+  const { place } = declaration;
+  const source = page.sheets.find(({ file }) => file === place.file);
+  const written = source?.text.slice(place.start, place.end) ?? '';
+  const at = written.indexOf(declaration.value, declaration.property.length);
+  // A value that stands there in another way, with entities say, is not touched.
+  if (at === -1) return null;
+  const start = place.start + at;
+  return { place: { ...place, start, end: start + declaration.value.length }, text: value };
+}
+
+/** The rules of an added stylesheet, in the order of those they stand for; `kept` are those that must go on winning. */
+function addedRules(
+  page: ForeignPage,
+  found: readonly Found[],
+  kept: readonly Found[],
+  within: string | null,
+): AddedRule[] {
+  const selectorOf = createElementSelectors(page.elements);
+  const order = ({ rule, declaration }: Found) =>
+    (rule ? rule.order : Infinity) * 1e6 + declaration.place.start / 1e3;
+  const rules: {
+    key: StyleRule | Element | null;
+    rule: AddedRule;
+    declarations: AddedRule['declarations'][number][];
+  }[] = [];
+  const all = [...new Map([...kept, ...found].map((entry) => [entry.declaration, entry])).values()];
+  for (const entry of all.sort((a, b) => order(a) - order(b))) {
+    const { rule, element, declaration, value } = entry;
+    const said = {
+      property: declaration.property,
+      value: withAddresses(value, declaration.place.file, ADDED),
+      // Nothing but this wins over a style attribute.
+      important: declaration.important || rule === null,
+    };
+    const last = rules.at(-1);
+    if (last && last.key === (rule ?? element)) {
+      last.declarations.push(said);
+      continue;
+    }
+    const isOfRoot = within !== null && declaration.property.startsWith('--') && found.includes(entry);
+    const declarations = [said];
+    const selector = rule
+      ? isOfRoot
+        ? within
+        : selectorAlone(rule, kept.includes(entry) ? null : within)
+      : element
+        ? selectorOf(element)
+        : '*';
+    const made: AddedRule = {
+      selector,
+      layer: rule?.layer ?? null,
+      conditions: rule?.conditions ?? [],
+      declarations,
+    };
+    rules.push({ key: rule ?? element, rule: made, declarations });
+  }
+  return rules.map(({ rule }) => rule);
+}
+
+/** What won at a spot before, to be said again after what is added. */
+const keptAt = ({ said, element }: Spot): Found[] =>
+  said
+    ? [
+        {
+          rule: said.candidate.rule,
+          element: said.candidate.rule ? null : element,
+          declaration: said.candidate.declaration,
+          value: said.candidate.declaration.value,
+        },
+      ]
+    : [];
+
+/** Puts another colour in for one in everything that the rules of a page say, and proves what that changes. */
+export function recolour(
+  page: ForeignPage,
+  files: PageFiles,
+  { from, to, within, inPlace }: RecolourOptions,
+): Result<PageChange, RecolourRefusal> {
+  const colour = parseColour(from);
+  const target = parseColour(to);
+  if (!colour || !target) return fail('no colour');
+  let inside = (_element: Element) => true;
+  if (within !== null) {
+    const selected = page.matcher.select(within, page.elements);
+    if (!selected) return fail('no selector');
+    if (selected.elements.length === 0) return fail('no element');
+    const roots = new Set(selected.elements);
+    inside = (element) => [...lineage(element)].some((around) => roots.has(around));
+  }
+  const recoloured = ({ property, value }: Declaration) => recolourValue(property, value, colour, to);
+  const found = findAll(page, recoloured, inside);
+  if (found.length === 0) return fail('not there');
+  const isAsked = (before: string | null, after: string | null, { element, property }: Spot): boolean => {
+    if (before === null || after === null || !inside(element)) return before === after;
+    const asked = recolourValue(property, before, colour, to);
+    if (asked === after) return true;
+    const made = canonicalColours(property, after);
+    const isFromChannels =
+      made === canonicalColours(property, recolourTones(property, before, colour, target));
+    return made === canonicalColours(property, asked) || isFromChannels;
+  };
+  if (inPlace) {
+    const edits = found.map((entry) => editOf(page, entry)).filter((edit) => edit !== null);
+    const changed = editFiles(page, edits);
+    const { changed: values, sideEffects } = prove(page, rereadPage(page, files, changed), isAsked);
+    return succeed({ files: changed, added: null, changed: values, sideEffects });
+  }
+  const kept: Found[] = [];
+  let added = '';
+  let changed: ChangedFiles = new Map();
+  let proof: Proof | null = null;
+  for (let round = 0; round < MOST_ROUNDS; round++) {
+    added = printAddedSheet(addedRules(page, found, kept, within));
+    changed = new Map([
+      [page.source.file, withAddedSheet(page)],
+      [ADDED, added],
+    ]);
+    proof = prove(page, rereadPage(page, files, changed), isAsked);
+    const known = new Set(kept.map(({ declaration }) => declaration));
+    const more = proof.spots
+      .flatMap(keptAt)
+      .filter(({ declaration }) => !known.has(declaration) && recoloured(declaration) === declaration.value);
+    if (more.length === 0) break;
+    kept.push(...new Map(more.map((entry) => [entry.declaration, entry])).values());
+  }
+  return succeed({
+    files: changed,
+    added,
+    changed: proof?.changed ?? [],
+    sideEffects: proof?.sideEffects ?? [],
+  });
+}

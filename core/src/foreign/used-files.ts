@@ -1,0 +1,24 @@
+import { pathFrom, type ForeignPage } from './page.ts';
+
+const URL_OF = /\burl\(\s*(?:"([^"]*)"|'([^']*)'|([^"')\s]*))\s*\)/gi;
+const ATTRIBUTES = ['src', 'href', 'poster', 'data'] as const;
+
+/** The paths of all files that a page and its stylesheets name, the page first; whether they are there is another question. */
+export function usedFiles(page: ForeignPage): readonly string[] {
+  const { file } = page.source;
+  const paths = new Set<string>(page.sheets.map((sheet) => sheet.file));
+  const take = (address: string | undefined, from: string) => {
+    const path = address === undefined ? null : pathFrom(address, from);
+    if (path !== null && path !== '') paths.add(path);
+  };
+  for (const { name, attribs } of page.elements) {
+    // Where links lead are other pages.
+    for (const attribute of ATTRIBUTES)
+      if (!(attribute === 'href' && name === 'a')) take(attribs[attribute], file);
+    for (const candidate of (attribs['srcset'] ?? '').split(',')) take(candidate.trim().split(/\s/)[0], file);
+  }
+  for (const sheet of page.sheets)
+    for (const [, double, single, bare] of sheet.text.matchAll(URL_OF))
+      take(double ?? single ?? bare, sheet.file);
+  return [...paths];
+}
