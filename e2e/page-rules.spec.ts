@@ -1,11 +1,12 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
+import { canonicalColours, readForeignPage, recolour } from '@hamaca/core';
 import { seeded } from '../core/test/random-site.ts';
 import { randomPage } from './support/random-page.ts';
 import { FOREIGN_PAGES, fileOfPackage } from './support/foreign-pages.ts';
-import { compareRules, NAVIGATION } from './support/rules-truth.ts';
+import { compareRules, NAVIGATION, showPage } from './support/rules-truth.ts';
 
 /** How many random pages are tried; many more are by hand. */
-const PAGES = Number(process.env['HAMACA_RULES_PAGES'] ?? 12);
+const PAGES = Number(process.env['HAMACA_RULES_PAGES'] ?? 4);
 
 test('what rules come to on random pages is what the browser makes of them', async ({ page }) => {
   const wrong: string[] = [];
@@ -45,4 +46,55 @@ test('what rules come to on pages of other people is what the browser makes of t
   expect(FOREIGN_PAGES.length).toBeGreaterThanOrEqual(25);
   expect(samples).toBeGreaterThan(3000);
   expect(wrong.length / samples, wrong.slice(0, 40).join('\n')).toBeLessThan(0.002);
+});
+
+/** Every computed value of every element, as lines of text. */
+const computedValues = (page: Page) =>
+  page.evaluate(() => {
+    for (const animation of document.getAnimations()) animation.cancel();
+    return [...document.querySelectorAll('html, body, body *')].flatMap((element, index) => {
+      const style = getComputedStyle(element);
+      return [...style].map((name) => `${index} ${name}: ${style.getPropertyValue(name)}`);
+    });
+  });
+
+test('a page recoloured is, in the browser, the page with that colour for the other, and nothing else', async ({
+  page,
+}) => {
+  const RED = 'rgb(255, 0, 0)';
+  const TEAL = 'rgb(0, 128, 128)';
+  let changed = 0;
+  let told = 0;
+  for (let seed = 101; seed < 101 + PAGES; seed++) {
+    const files = randomPage(seeded(seed));
+    const text = (path: string) => files.get(path) ?? null;
+    const foreign = readForeignPage({ text }, 'index.html', text('index.html') ?? '');
+    await showPage(page, text, 'index.html');
+    const before = await computedValues(page);
+    for (const inPlace of [false, true]) {
+      const made = recolour(foreign, { text }, { from: 'red', to: 'teal', within: null, inPlace });
+      if (!made.ok) continue;
+      // Layers without a name cannot be added to: then side effects may be left, and are told.
+      if (!inPlace && made.value.sideEffects.length > 0) {
+        told++;
+        continue;
+      }
+      expect([seed, inPlace, made.value.sideEffects]).toEqual([seed, inPlace, []]);
+      const changedFiles = made.value.files;
+      await showPage(page, (path) => changedFiles.get(path) ?? text(path), 'index.html');
+      const after = await computedValues(page);
+      expect(after).toHaveLength(before.length);
+      const wrong = after.flatMap((line, index) => {
+        const old = before[index] ?? '';
+        // What is mixed of it is another colour, and no longer it.
+        if (line === old || /color\(srgb/.test(old)) return [];
+        changed++;
+        const isRight = canonicalColours('', line) === canonicalColours('', old.replaceAll(RED, TEAL));
+        return isRight ? [] : [`${old} became ${line}`];
+      });
+      expect([seed, inPlace, wrong.slice(0, 10)]).toEqual([seed, inPlace, []]);
+    }
+  }
+  expect(changed).toBeGreaterThan(0);
+  expect(told).toBeLessThanOrEqual(PAGES / 2);
 });

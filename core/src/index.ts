@@ -296,3 +296,4 @@ export {
   type RecolourRefusal,
 } from './foreign/change/recolour.ts';
 export { usedFiles } from './foreign/used-files.ts';
+export { canonicalColours } from './foreign/change/recolour-value.ts';

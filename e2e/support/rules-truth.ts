@@ -43,7 +43,11 @@ const HEIGHT = 800;
 const TYPES: Readonly<Record<string, string>> = { css: 'text/css', html: 'text/html', svg: 'image/svg+xml' };
 
 /** Shows a page from its files alone: scripts and everything else are refused. */
-async function showPage(page: Page, files: (path: string) => string | null, path: string): Promise<void> {
+export async function showPage(
+  page: Page,
+  files: (path: string) => string | null,
+  path: string,
+): Promise<void> {
   await page.unrouteAll();
   await page.route('**/*', async (route) => {
     const url = new URL(route.request().url());
@@ -56,6 +60,8 @@ async function showPage(page: Page, files: (path: string) => string | null, path
     });
   });
   await page.goto(`${ORIGIN}${path}`, { waitUntil: 'load' });
+  // A pointer that rests on the page points at something.
+  await page.mouse.move(-10, -10);
 }
 
 /** Writes every foretold value on the element itself: where it is right, nothing changes. */

@@ -1,6 +1,7 @@
 import type { ChildNode, Document, Element } from 'domhandler';
 import { parse } from 'parse5';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
+import { pathFrom } from './paths.ts';
 import { Matcher } from './selectors/matcher.ts';
 import { readDeclarations } from './sheet/read-declarations.ts';
 import { SheetReader } from './sheet/read-sheet.ts';
@@ -36,25 +37,6 @@ function collect(children: readonly ChildNode[], into: Element[]): void {
     into.push(node);
     if (node.name !== 'template') for (const child of [...node.children].reverse()) waiting.push(child);
   }
-}
-
-/** The path that an address leads to from a file; null for what lies elsewhere. */
-export function pathFrom(address: string, from: string): string | null {
-  const plain = address.replace(/[?#].*$/s, '').trim();
-  if (plain === '' || /^(?:[a-z][a-z\d+.-]*:|\/\/)/i.test(plain)) return null;
-  let decoded = plain;
-  try {
-    decoded = decodeURIComponent(plain);
-  } catch {
-    // It may be the file's name just so.
-  }
-  const start = plain.startsWith('/') ? [] : from.split('/').slice(0, -1);
-  const path: string[] = [...start];
-  for (const part of decoded.split('/')) {
-    if (part === '..') path.pop();
-    else if (part !== '.' && part !== '') path.push(part);
-  }
-  return path.join('/');
 }
 
 /** Where the value of an attribute begins in the source. */

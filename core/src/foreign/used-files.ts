@@ -1,4 +1,5 @@
-import { pathFrom, type ForeignPage } from './page.ts';
+import type { ForeignPage } from './page.ts';
+import { pathFrom } from './paths.ts';
 
 const URL_OF = /\burl\(\s*(?:"([^"]*)"|'([^']*)'|([^"')\s]*))\s*\)/gi;
 const ATTRIBUTES = ['src', 'href', 'poster', 'data'] as const;

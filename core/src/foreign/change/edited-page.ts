@@ -35,8 +35,12 @@ export const bringsAdded = ({ name, attribs }: Element): boolean =>
 export function withAddedSheet(page: ForeignPage): string {
   const { text, file } = page.source;
   let at = 0;
-  for (const { name, sourceCodeLocation } of page.elements)
-    if (name === 'style' || name === 'link') at = Math.max(at, sourceCodeLocation?.endOffset ?? 0);
+  let line = 0;
+  for (const { name, sourceCodeLocation: location } of page.elements) {
+    if ((name !== 'style' && name !== 'link') || !location || location.endOffset <= at) continue;
+    at = location.endOffset;
+    line = location.startOffset;
+  }
   if (at === 0) {
     const head = page.elements.find(({ name }) => name === 'head')?.sourceCodeLocation;
     const end = head && 'endTag' in head ? (head.endTag as { startOffset?: number } | undefined) : undefined;
@@ -45,7 +49,7 @@ export function withAddedSheet(page: ForeignPage): string {
   }
   const way = '../'.repeat(file.split('/').length - 1);
   const link = `<link rel="stylesheet" href="${way}${ADDED}">`;
-  const indent = /\n([ \t]*)[^\n]*$/.exec(text.slice(0, at))?.[1] ?? '';
+  const indent = /\n([ \t]*)[^\n]*$/.exec(text.slice(0, line))?.[1] ?? '';
   return `${text.slice(0, at)}${at > 0 ? `\n${indent}` : ''}${link}${text.slice(at)}`;
 }
 

@@ -5,6 +5,7 @@ import type { Viewport } from '../conditions/media.ts';
 import { bringsAdded } from './edited-page.ts';
 import { createElementSelectors } from '../element-selector.ts';
 import type { ForeignPage } from '../page.ts';
+import { withRootAddresses } from '../values/addresses.ts';
 import { AT_REST, type Live } from '../selectors/pseudos.ts';
 
 /** The states a change is looked at in: everything pointed at, everything in focus, so that no rule of theirs is left out. */
@@ -57,6 +58,13 @@ const situation = (page: ForeignPage, state: ProvedState, viewport: Viewport): S
   live: everywhere(page, state),
 });
 
+/** Whether the grammar at hand knows nothing of a value, as of a property that no browser has. */
+const isUnknown = ({ certain, candidate }: Value): boolean => !certain && candidate.certain;
+
+/** A value with its addresses written so that it does not matter in which file it stands. */
+const comparable = (value: Value | null): string | null =>
+  value ? withRootAddresses(value.value, value.candidate.declaration.place.file) : null;
+
 /**
  * Holds a page against itself as it would be: every value of every element, in every state, in three windows. `isAsked` answers
  * whether a value has become what it should. But for the link to an added stylesheet, both have the same elements in the same order.
@@ -84,9 +92,10 @@ export function prove(
           const [values, newValues] = [was.values(element, pseudo), is.values(now, pseudo)];
           for (const property of new Set([...values.keys(), ...newValues.keys()])) {
             const said = values.get(property)?.[0] ?? null;
+            if (said && isUnknown(said)) continue;
             const spot: Spot = { element, pseudo, state, viewport, property, said };
-            const old = said?.value ?? null;
-            const made = newValues.get(property)?.[0]?.value ?? null;
+            const old = comparable(said);
+            const made = comparable(newValues.get(property)?.[0] ?? null);
             const isWanted = isAsked(old, made, spot);
             if (old === made && isWanted) continue;
             const told: ChangedValue = {

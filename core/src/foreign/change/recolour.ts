@@ -5,6 +5,8 @@ import type { Element } from 'domhandler';
 import type { Declaration, StyleRule } from '../sheet/rules.ts';
 import { createElementSelectors } from '../element-selector.ts';
 import { lineage } from '../tree.ts';
+import { ANONYMOUS } from '../sheet/read-sheet.ts';
+import { isTaken } from '../values/is-taken.ts';
 import { withAddresses } from '../values/addresses.ts';
 import { printAddedSheet, selectorAlone, type AddedRule } from './added-sheet.ts';
 import {
@@ -55,6 +57,7 @@ function findAll(
   page: ForeignPage,
   recoloured: (declaration: Declaration) => string,
   inside: (element: Element) => boolean,
+  inPlace: boolean,
 ): Found[] {
   const found: Found[] = [];
   const within = page.elements.filter(inside);
@@ -65,7 +68,9 @@ function findAll(
     if (said.length === 0) continue;
     // Custom properties are inherited: their rules may lie further out.
     const isInherited = said.some(({ declaration }) => declaration.property.startsWith('--'));
-    if (page.matcher.couldMeet(rule, isInherited ? page.elements : within)) found.push(...said);
+    const isMet = () => page.matcher.couldMeet(rule, isInherited ? page.elements : within);
+    // In its own stylesheets the colour is another one everywhere.
+    if (inPlace || isMet()) found.push(...said);
   }
   for (const element of page.elements) {
     if (!inside(element)) continue;
@@ -129,7 +134,7 @@ function addedRules(
         : '*';
     const made: AddedRule = {
       selector,
-      layer: rule?.layer ?? null,
+      layer: namedLayer(rule?.layer ?? null),
       conditions: rule?.conditions ?? [],
       declarations,
     };
@@ -137,6 +142,9 @@ function addedRules(
   }
   return rules.map(({ rule }) => rule);
 }
+
+/** A layer without a name cannot be added to: its rules stand in none, and what they must not win over is said again. */
+const namedLayer = (layer: string | null) => (layer?.includes(ANONYMOUS) === true ? null : layer);
 
 /** What won at a spot before, to be said again after what is added. */
 const keptAt = ({ said, element }: Spot): Found[] =>
@@ -168,8 +176,10 @@ export function recolour(
     const roots = new Set(selected.elements);
     inside = (element) => [...lineage(element)].some((around) => roots.has(around));
   }
-  const recoloured = ({ property, value }: Declaration) => recolourValue(property, value, colour, to);
-  const found = findAll(page, recoloured, inside);
+  // What no browser takes needs no other colour.
+  const recoloured = ({ property, value }: Declaration) =>
+    isTaken(property, value) === true ? recolourValue(property, value, colour, to) : value;
+  const found = findAll(page, recoloured, inside, inPlace);
   if (found.length === 0) return fail('not there');
   const isAsked = (before: string | null, after: string | null, { element, property }: Spot): boolean => {
     if (before === null || after === null || !inside(element)) return before === after;

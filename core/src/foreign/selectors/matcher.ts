@@ -1,5 +1,5 @@
 import { compile } from 'css-select';
-import { isTraversal, SelectorType } from 'css-what';
+import { isTraversal, SelectorType, type Selector } from 'css-what';
 import type { AnyNode, Element } from 'domhandler';
 import type { Condition, StyleRule } from '../sheet/rules.ts';
 import { PARENT, SCOPE } from './own-pseudos.ts';
@@ -247,14 +247,29 @@ export class Matcher {
   }
 }
 
-/** A selector without the pseudo-classes that come and go. */
-const withoutStates = (tokens: Branch['tokens']): Branch['tokens'] => {
-  const kept = tokens.filter(
-    (token) => token.type !== SelectorType.Pseudo || OF_PAGE.has(token.name) || Array.isArray(token.data),
+/** Whether any part of a selector asks for a state. */
+const asksState = (tokens: Branch['tokens']): boolean =>
+  tokens.some(
+    (token) =>
+      token.type === SelectorType.Pseudo &&
+      (Array.isArray(token.data) ? token.data.some(asksState) : !OF_PAGE.has(token.name)),
   );
-  // What is left may begin or end with a combinator.
-  const from = kept.findIndex((token) => !isTraversal(token));
-  return from === -1 ? [{ type: SelectorType.Universal, namespace: null }] : kept.slice(from);
-};
+
+/** A selector without what comes and goes: it finds all that the whole one could ever find, and perhaps more. */
+function withoutStates(tokens: Branch['tokens']): Selector[] {
+  const kept = tokens.flatMap((token): Selector[] => {
+    if (token.type !== SelectorType.Pseudo || !asksState([token])) return [token];
+    const isChoice = token.name === 'is' || token.name === 'where';
+    return isChoice && Array.isArray(token.data) ? [{ ...token, data: token.data.map(withoutStates) }] : [];
+  });
+  // A combinator needs something on both its sides.
+  const any: Selector = { type: SelectorType.Universal, namespace: null };
+  return kept
+    .flatMap((token, index) => {
+      const before = kept[index - 1];
+      return isTraversal(token) && (!before || isTraversal(before)) ? [any, token] : [token];
+    })
+    .concat(kept.length === 0 || isTraversal(kept.at(-1) as Selector) ? [any] : []);
+}
 
 const ROOTED: Relation = { nested: false, scoped: true, parentSpecificity: () => NONE };

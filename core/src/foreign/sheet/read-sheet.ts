@@ -27,7 +27,8 @@ const SKIPPED = new Set([
   'charset',
   'namespace',
 ]);
-const ANONYMOUS = '(without a name ';
+/** How the names begin that layers without one get here. */
+export const ANONYMOUS = '(without a name ';
 
 /** Reads stylesheets one after the other into the rules of one page, in the order in which they count. */
 export class SheetReader {

@@ -1,3 +1,5 @@
+import { pathFrom } from '../paths.ts';
+
 const URL_OF = /\burl\(\s*(?:"([^"]*)"|'([^']*)'|([^"')\s]*))\s*\)/gi;
 
 /** The way from the folder of one file to that of another, ending in `/`; nothing where they are the same. */
@@ -9,15 +11,23 @@ function wayBetween(from: string, to: string): string {
   return [...start.slice(shared).map(() => '..'), ...end.slice(shared), ''].join('/');
 }
 
-/** Writes the addresses in a value that stands in one file as another file would have to. */
-export function withAddresses(value: string, file: string, reader: string): string {
+/** Writes every address in a value that depends on where it stands as `write` says. */
+function replaceAddresses(value: string, write: (address: string) => string): string {
   if (!/url\(/i.test(value)) return value;
-  const way = wayBetween(reader, file);
-  if (way === '') return value;
   return value.replace(URL_OF, (whole, double?: string, single?: string, bare?: string) => {
     const address = double ?? single ?? bare ?? '';
     // Those that begin elsewhere, or name a part of a drawing, mean the same everywhere.
     if (address === '' || /^(?:[a-z][a-z\d+.-]*:|\/|#)/i.test(address)) return whole;
-    return `url("${way}${address.replaceAll('"', '%22')}")`;
+    return `url("${write(address).replaceAll('"', '%22')}")`;
   });
 }
+
+/** Writes the addresses in a value that stands in one file as another file would have to. */
+export function withAddresses(value: string, file: string, reader: string): string {
+  const way = wayBetween(reader, file);
+  return way === '' ? value : replaceAddresses(value, (address) => way + address);
+}
+
+/** Writes the addresses in a value by their paths from the root of the page's files, so that values of several files can be compared. */
+export const withRootAddresses = (value: string, file: string): string =>
+  replaceAddresses(value, (address) => `/${pathFrom(address, file) ?? address}`);
