@@ -6,7 +6,9 @@ export function fullSelector({ selector, parent }: StyleRule): string | null {
   const own = selector?.replace(/\s+/g, ' ') ?? null;
   if (own === null || around === null) return own ?? around;
   const parentAsOne = around.includes(',') ? `:is(${around})` : around;
-  return own.includes('&') ? own.replaceAll('&', parentAsOne) : `${parentAsOne} ${own}`;
+  return splitSelectors(own)
+    .map((part) => (part.includes('&') ? part.replaceAll('&', parentAsOne) : `${parentAsOne} ${part}`))
+    .join(', ');
 }
 
 /** A condition as it is written in a stylesheet. */
@@ -14,4 +16,27 @@ export function conditionText(condition: Condition): string {
   if (condition.kind !== 'scope') return `@${condition.kind} ${condition.text}`;
   const from = condition.from === null ? '' : ` (${condition.from})`;
   return `@scope${from}${condition.to === null ? '' : ` to (${condition.to})`}`;
+}
+
+/** The selectors of a list. */
+export function splitSelectors(text: string): string[] {
+  const parts: string[] = [];
+  let depth = 0;
+  let start = 0;
+  let quote = '';
+  for (let at = 0; at < text.length; at++) {
+    const sign = text[at] ?? '';
+    if (quote !== '') {
+      if (sign === '\\') at++;
+      else if (sign === quote) quote = '';
+    } else if (sign === '"' || sign === "'") quote = sign;
+    else if (sign === '(' || sign === '[') depth++;
+    else if (sign === ')' || sign === ']') depth--;
+    else if (sign === ',' && depth === 0) {
+      parts.push(text.slice(start, at).trim());
+      start = at + 1;
+    }
+  }
+  parts.push(text.slice(start).trim());
+  return parts;
 }

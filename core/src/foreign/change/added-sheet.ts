@@ -1,5 +1,5 @@
 import type { Condition, StyleRule } from '../sheet/rules.ts';
-import { conditionText, fullSelector } from '../rule-text.ts';
+import { conditionText, fullSelector, splitSelectors } from '../rule-text.ts';
 
 /** A rule of an added stylesheet: declarations that stand where another rule stands, with what surrounds it. */
 export interface AddedRule {
@@ -52,34 +52,11 @@ export function selectorAlone(rule: StyleRule, within: string | null): string {
   const full = fullSelector(rule) ?? ':scope';
   if (within === null) return full;
   const narrow = `:where(${within}, :is(${within}) *)`;
-  return splitList(full)
+  return splitSelectors(full)
     .map((part) => {
       const element = /::?(?:before|after|first-line|first-letter)$|::[\w-]+(?:\([^)]*\))?$/.exec(part);
       const head = element ? part.slice(0, element.index) : part;
       return `${head}${narrow}${element ? element[0] : ''}`;
     })
     .join(', ');
-}
-
-/** A list of selectors at its commas. */
-function splitList(text: string): string[] {
-  const parts: string[] = [];
-  let depth = 0;
-  let start = 0;
-  let quote = '';
-  for (let at = 0; at < text.length; at++) {
-    const sign = text[at] ?? '';
-    if (quote !== '') {
-      if (sign === '\\') at++;
-      else if (sign === quote) quote = '';
-    } else if (sign === '"' || sign === "'") quote = sign;
-    else if (sign === '(' || sign === '[') depth++;
-    else if (sign === ')' || sign === ']') depth--;
-    else if (sign === ',' && depth === 0) {
-      parts.push(text.slice(start, at).trim());
-      start = at + 1;
-    }
-  }
-  parts.push(text.slice(start).trim());
-  return parts;
 }

@@ -6,6 +6,7 @@ import { bringsAdded } from './edited-page.ts';
 import { createElementSelectors } from '../element-selector.ts';
 import type { ForeignPage } from '../page.ts';
 import { withRootAddresses } from '../values/addresses.ts';
+import { parentOf } from '../tree.ts';
 import { AT_REST, type Live } from '../selectors/pseudos.ts';
 
 /** The states a change is looked at in: everything pointed at, everything in focus, so that no rule of theirs is left out. */
@@ -58,6 +59,8 @@ const situation = (page: ForeignPage, state: ProvedState, viewport: Viewport): S
   live: everywhere(page, state),
 });
 
+const isOfHead = (element: Element): boolean => parentOf(element)?.name === 'head' || element.name === 'head';
+
 /** Whether the grammar at hand knows nothing of a value, as of a property that no browser has. */
 const isUnknown = ({ certain, candidate }: Value): boolean => !certain && candidate.certain;
 
@@ -87,7 +90,8 @@ export function prove(
       const is = new Cascade(after, situation(after, state, viewport));
       before.elements.forEach((element, index) => {
         const now = elementsNow[index];
-        if (!now) return;
+        // What stands in the head is not drawn, and has one link more for a sibling.
+        if (!now || isOfHead(element)) return;
         for (const pseudo of pseudos) {
           const [values, newValues] = [was.values(element, pseudo), is.values(now, pseudo)];
           for (const property of new Set([...values.keys(), ...newValues.keys()])) {

@@ -90,6 +90,15 @@ describe('recolouring a page', () => {
     expect(made.files.get('index.html')).toContain(`</style>\n  <link rel="stylesheet" href="${ADDED}">`);
   });
 
+  test('nested rules stand alone as what they find', () => {
+    const made = done(
+      '.n { p, &.q { > i, & b { color: blue } } }',
+      '<div class="n q"><p><i>x</i></p><b>x</b></div>',
+    );
+    expect(made.added).toBe(':is(.n p, .n.q) > i, :is(.n p, .n.q) b {\n  color: #063;\n}\n');
+    expect(made.sideEffects).toEqual([]);
+  });
+
   test('what won before goes on winning', () => {
     const made = done('.l { color: blue } a.l { padding: 0 } .l { color: red }', NAV);
     expect(made).toMatchObject({ changed: [], sideEffects: [] });
