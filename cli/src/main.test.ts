@@ -1,5 +1,13 @@
 /* eslint-disable @typescript-eslint/no-explicit-any -- raw documents are changed */
-import { mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -324,6 +332,71 @@ describe('hamaca rules', () => {
     expect((await run('rules', root)).code).toBe(2);
     expect((await run('rules', root, '--at', 'a', '--state', 'asleep')).code).toBe(2);
     expect((await run('rules', root, '--at', 'a', '--width', 'wide')).code).toBe(2);
+  });
+});
+
+describe('hamaca recolour', () => {
+  /** A page whose stylesheet is no UTF-8, with a picture and a file that is nobody's. */
+  const website = () => {
+    const root = mkdtempSync(join(folder, 'painted-'));
+    writeFileSync(
+      join(root, 'index.html'),
+      '<link rel=stylesheet href=a.css><nav><a>Boats</a></nav><img src=i.png>',
+    );
+    writeFileSync(
+      join(root, 'a.css'),
+      Buffer.from('/* caf\u00e9 */ a { color: #00F; background: url(i.png) }', 'latin1'),
+    );
+    writeFileSync(join(root, 'i.png'), Buffer.from([0x89, 0x50, 0xff]));
+    return root;
+  };
+  const changeTo = (to: string, ...more: string[]) => ['--from', 'blue', '--to', to, ...more];
+
+  test('adds a stylesheet and leaves the rest', async () => {
+    const [root, out] = [website(), join(folder, 'added')];
+    const { code, printed } = await run('recolour', root, ...changeTo('#063', '--out', out));
+    expect([code, printed]).toEqual([0, '9 values of 1 elements change, in added.css, index.html\n']);
+    expect(readFileSync(join(out, 'added.css'), 'utf8')).toBe('a {\n  color: #063;\n}\n');
+    expect(readFileSync(join(out, 'index.html'), 'utf8')).toContain(
+      '<link rel="stylesheet" href="added.css">',
+    );
+    for (const name of ['a.css', 'i.png'])
+      expect(readFileSync(join(out, name)).equals(readFileSync(join(root, name)))).toBe(true);
+    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as { changed: unknown[] };
+    expect(report).toMatchObject({ sideEffects: [] });
+    expect(report.changed).toHaveLength(9);
+  });
+
+  test('edits in place, byte by byte, of a single file with what it names', async () => {
+    const [root, out] = [website(), join(folder, 'edited')];
+    const { code } = await run(
+      'recolour',
+      join(root, 'index.html'),
+      ...changeTo('#063', '--in-place', '--json', '--out', out),
+    );
+    expect(code).toBe(0);
+    const expected = Buffer.from('/* caf\u00e9 */ a { color: #063; background: url(i.png) }', 'latin1');
+    expect(readFileSync(join(out, 'a.css')).equals(expected)).toBe(true);
+    expect(readdirSync(out).sort()).toEqual(['a.css', 'i.png', 'index.html', 'report.json']);
+  });
+
+  test('ends with 1 where something else changes, and says what cannot be done', async () => {
+    const root = website();
+    const page = '<style>a { color: blue }</style><nav><a>1</a></nav><a>2</a>';
+    const out = join(folder, 'both');
+    const both = await run(
+      'recolour',
+      file('both.html', page),
+      ...changeTo('red', '--within', 'nav', '--in-place', '--out', out),
+    );
+    expect(both.code).toBe(1);
+    expect(both.printed).toContain('side effect: html > body > a (rest, 390 px) color: blue becomes red');
+    const none = await run('recolour', root, '--from', 'plum', '--to', 'red', '--out', join(folder, 'none'));
+    expect(none).toMatchObject({ code: 1, printed: '' });
+    expect(none.warned).toContain('says plum');
+    expect(existsSync(join(folder, 'none'))).toBe(false);
+    expect((await run('recolour', root, ...changeTo('rde', '--out', out))).warned).toContain('no CSS colour');
+    expect((await run('recolour', root, ...changeTo('red'))).code).toBe(2);
   });
 });
 
