@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { canonicalColours, readForeignPage, recolour } from '@hamaca/core';
+import { canonicalColours, readForeignPage, recolour, restyle } from '@hamaca/core';
 import { seeded } from '../core/test/random-site.ts';
 import { randomPage } from './support/random-page.ts';
 import { FOREIGN_PAGES, fileOfPackage } from './support/foreign-pages.ts';
@@ -97,4 +97,45 @@ test('a page recoloured is, in the browser, the page with that colour for the ot
   }
   expect(changed).toBeGreaterThan(0);
   expect(told).toBeLessThanOrEqual(PAGES / 2);
+});
+
+test('a page restyled looks so where it was asked, and elsewhere as before', async ({ page }) => {
+  /** Colours of everything that is asked for or not, and how many are of the first sort. */
+  const coloursBeside = () =>
+    page.evaluate(() => {
+      const all = [...document.querySelectorAll<HTMLElement>('body, body *')];
+      const asked = new Set(document.querySelectorAll('nav a'));
+      const colourOf = (element: Element) => getComputedStyle(element).color;
+      for (const animation of document.getAnimations()) animation.cancel();
+      return {
+        asked: [...new Set([...asked].map(colourOf))],
+        others: all.filter((element) => !element.closest('nav a')).map(colourOf),
+      };
+    });
+  let tried = 0;
+  for (const { name, path } of FOREIGN_PAGES.filter((_, index) => index % 6 === 0)) {
+    const text = fileOfPackage(name);
+    const foreign = readForeignPage({ text }, path, text(path) ?? '');
+    await showPage(page, text, path);
+    const before = await coloursBeside();
+    if (before.asked.length === 0) continue;
+    for (const inPlace of [false, true]) {
+      const made = restyle(
+        foreign,
+        { text },
+        { at: 'nav a', state: 'rest', set: 'color: rgb(1 2 3)', inPlace },
+      );
+      if (!made.ok) throw new Error(made.error);
+      expect([name, inPlace, made.value.sideEffects]).toEqual([name, inPlace, []]);
+      const { files } = made.value;
+      await showPage(page, (at) => files.get(at) ?? text(at), path);
+      expect([name, inPlace, await coloursBeside()]).toEqual([
+        name,
+        inPlace,
+        { asked: ['rgb(1, 2, 3)'], others: before.others },
+      ]);
+      tried++;
+    }
+  }
+  expect(tried).toBeGreaterThanOrEqual(4);
 });

@@ -400,6 +400,32 @@ describe('hamaca recolour', () => {
   });
 });
 
+describe('hamaca restyle', () => {
+  test('adds or edits what makes a state look so', async () => {
+    const page = file('styled.html', '<style>nav a { color: red }</style><nav><a>1</a></nav><a>2</a>');
+    const out = join(folder, 'styled');
+    const ask = ['restyle', page, '--at', 'nav a', '--state', 'hover', '--set', 'color: #063', '--out', out];
+    const added = await run(...ask);
+    expect([added.code, added.printed]).toEqual([
+      0,
+      '3 values of 1 elements change, in added.css, styled.html\n',
+    ]);
+    expect(readFileSync(join(out, 'added.css'), 'utf8')).toBe('nav a:hover {\n  color: #063;\n}\n');
+    expect((await run(...ask, '--in-place')).code).toBe(0);
+    expect(readFileSync(join(out, 'styled.html'), 'utf8')).toContain(
+      '<style>nav a { color: red }\nnav a:hover {\n  color: #063;\n}</style>',
+    );
+    expect((await run('restyle', page, '--at', 'a', '--set', 'colour: red', '--out', out)).warned).toContain(
+      'no declaration that a browser takes',
+    );
+    expect(
+      (await run('restyle', page, '--at', 'a', '--set', 'color: red', '--state', 'current', '--out', out))
+        .code,
+    ).toBe(2);
+    expect((await run('restyle', page, '--at', 'a', '--out', out)).code).toBe(2);
+  });
+});
+
 describe('the command line itself', () => {
   test('explains itself', async () => {
     expect(await run('--help')).toMatchObject({ code: 0 });

@@ -37,6 +37,11 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       style attribute; "overridden" has the same form, next best first; "certain" is false
       where it cannot be known.
 
+  hamaca restyle PAGE --at SELECTOR [--state hover|focus] --set 'background: #063' [--in-place] --out DIR [--json]
+      Makes the elements that SELECTOR finds look as the declarations say, at rest or in a state,
+      and writes the page as it would be into DIR: with the weakest rule that wins in added.css,
+      or, with --in-place, in the rule it belongs to. The report is as with recolour.
+
   hamaca recolour PAGE --from COLOUR --to COLOUR [--within SELECTOR] [--in-place] --out DIR [--json]
       Puts another colour in for one wherever the page's rules say it, in any notation, in
       shorthands, gradients, shadows and custom properties, and writes the page as it would be
@@ -75,6 +80,7 @@ export const ERRORS = {
   noColour: (from: string, to: string) => `hamaca: "${from}" or "${to}" is no CSS colour.\n`,
   colourNotThere: (colour: string, file: string) =>
     `hamaca: no rule that reaches anything in ${file} says ${colour}. Nothing was written.\n`,
+  noDeclaration: (text: string) => `hamaca: "${text}" has no declaration that a browser takes.\n`,
   noSelector: (selector: string) => `hamaca: "${selector}" is no selector.\n`,
   noElement: (selector: string, file: string) => `hamaca: nothing in ${file} is found by "${selector}".\n`,
   usage: (reason: string) => `hamaca: ${reason}\nSee hamaca --help.\n`,

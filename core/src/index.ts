@@ -289,11 +289,9 @@ export {
 } from './foreign/told-rules.ts';
 export { ADDED } from './foreign/change/edited-page.ts';
 export { type ChangedValue } from './foreign/change/prove.ts';
-export {
-  type PageChange,
-  recolour,
-  type RecolourOptions,
-  type RecolourRefusal,
-} from './foreign/change/recolour.ts';
+export { recolour, type RecolourOptions, type RecolourRefusal } from './foreign/change/recolour.ts';
 export { usedFiles } from './foreign/used-files.ts';
 export { canonicalColours } from './foreign/change/recolour-value.ts';
+export type { PageChange } from './foreign/change/page-change.ts';
+export { restyle, type RestyleOptions, type RestyleRefusal } from './foreign/change/restyle.ts';
+export { PROVED_STATES, type ProvedState } from './foreign/change/prove.ts';

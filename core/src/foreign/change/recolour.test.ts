@@ -2,7 +2,8 @@ import { describe, expect, test } from '@jest/globals';
 import { parseColour } from '../../colour/colour.ts';
 import { readForeignPage } from '../page.ts';
 import { ADDED } from './edited-page.ts';
-import { recolour, type PageChange, type RecolourOptions } from './recolour.ts';
+import type { PageChange } from './page-change.ts';
+import { recolour, type RecolourOptions } from './recolour.ts';
 import { canonicalColours, recolourValue } from './recolour-value.ts';
 
 const BLUE = parseColour('blue') ?? { r: 0, g: 0, b: 1, a: 1 };

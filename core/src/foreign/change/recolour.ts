@@ -17,7 +17,8 @@ import {
   type ChangedFiles,
   type TextEdit,
 } from './edited-page.ts';
-import { prove, type ChangedValue, type Proof, type Spot } from './prove.ts';
+import type { PageChange } from './page-change.ts';
+import { prove, type Proof, type Spot } from './prove.ts';
 import { canonicalColours, recolourTones, recolourValue } from './recolour-value.ts';
 
 export interface RecolourOptions {
@@ -28,15 +29,6 @@ export interface RecolourOptions {
   readonly within: string | null;
   /** Whether the page's own stylesheets are edited, instead of one more that is added. */
   readonly inPlace: boolean;
-}
-
-/** A change of a page: the files as they would be, and the proof of what it does. */
-export interface PageChange {
-  readonly files: ChangedFiles;
-  /** The text of the added stylesheet; null where there is none. */
-  readonly added: string | null;
-  readonly changed: readonly ChangedValue[];
-  readonly sideEffects: readonly ChangedValue[];
 }
 
 export type RecolourRefusal = 'no colour' | 'no selector' | 'no element' | 'not there';
