@@ -12,11 +12,12 @@ export interface TextEdit {
 /** A page as it would be: the files that change, by path. */
 export type ChangedFiles = ReadonlyMap<string, string>;
 
-/** Makes edits of files; every character that none of them touches stays. Edits do not overlap. */
+/** Makes edits of files; every character that none of them touches stays. A stylesheet that comes twice is edited once. */
 export function editFiles(page: ForeignPage, edits: readonly TextEdit[]): ChangedFiles {
   const texts = new Map(page.sheets.map(({ file, text }) => [file, text]));
   const changed = new Map<string, string>();
-  const backwards = [...edits].sort((a, b) => b.place.start - a.place.start);
+  const single = new Map(edits.map((edit) => [`${edit.place.file} ${edit.place.start}`, edit]));
+  const backwards = [...single.values()].sort((a, b) => b.place.start - a.place.start);
   for (const { place, text } of backwards) {
     const before = changed.get(place.file) ?? texts.get(place.file) ?? '';
     changed.set(place.file, before.slice(0, place.start) + text + before.slice(place.end));

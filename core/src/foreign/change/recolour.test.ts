@@ -123,9 +123,10 @@ describe('recolouring a page', () => {
 
   test('only within a selector', () => {
     const css =
-      ':root { --b: blue } a { color: var(--b) } .l { border-color: blue } .l::after { color: blue; content: "" }';
+      ':root { --b: blue; outline-color: blue } a { color: var(--b) } .l { --c: blue; border-color: blue } .l::after { color: blue; content: "" }';
     const body = `<nav><a class=l>1</a></nav><footer><a class=l>2</a></footer>`;
     const made = done(css, body, { within: 'nav' });
+    expect(made.added).not.toContain('outline');
     expect(made.sideEffects).toEqual([]);
     expect(new Set(made.changed.map(({ element }) => element))).toEqual(
       new Set(['html > body > nav > a', 'html > body > nav > a::after']),
@@ -133,7 +134,7 @@ describe('recolouring a page', () => {
     // In the rules themselves that cannot be done, and is said.
     const inPlace = done(css, body, { within: 'nav', inPlace: true });
     expect(new Set(inPlace.sideEffects.map(({ element }) => element))).toEqual(
-      new Set(['html > body > footer > a', 'html > body > footer > a::after']),
+      new Set(['html', 'html > body > footer > a', 'html > body > footer > a::after']),
     );
   });
 
@@ -152,6 +153,14 @@ describe('recolouring a page', () => {
       '\ufeff/* blue */\r\n.l{ color :  #063 ;background:url( "blue.png" ) , #063!important }\r\n@media print { .l { color: #063 } }\r\n.broken { color: ',
     );
     expect(made.files.get('index.html')).toContain(`style='color:#063'`);
+    expect(made.sideEffects).toEqual([]);
+  });
+
+  test('a stylesheet that comes twice is edited once', () => {
+    const files = { 'a.css': '.l { color: blue; border-color: blue }' };
+    const links = '<link rel=stylesheet href=a.css>'.repeat(2);
+    const made = done('', links + NAV, { inPlace: true }, files);
+    expect(made.files.get('a.css')).toBe('.l { color: #063; border-color: #063 }');
     expect(made.sideEffects).toEqual([]);
   });
 

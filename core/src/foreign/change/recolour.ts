@@ -1,4 +1,5 @@
 import { parseColour } from '../../colour/colour.ts';
+import { lazy } from '../../base/memo.ts';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import type { ForeignPage, PageFiles } from '../page.ts';
 import type { Element } from 'domhandler';
@@ -42,6 +43,8 @@ interface Found {
   readonly value: string;
 }
 
+const LAST = Number.MAX_SAFE_INTEGER;
+
 /** How often an added stylesheet is made anew to keep what it must not change. */
 const MOST_ROUNDS = 4;
 
@@ -58,11 +61,12 @@ function findAll(
       .map((declaration) => ({ rule, element: null, declaration, value: recoloured(declaration) }))
       .filter(({ declaration, value }) => value !== declaration.value);
     if (said.length === 0) continue;
-    // Custom properties are inherited: their rules may lie further out.
-    const isInherited = said.some(({ declaration }) => declaration.property.startsWith('--'));
-    const isMet = () => page.matcher.couldMeet(rule, isInherited ? page.elements : within);
-    // In its own stylesheets the colour is another one everywhere.
-    if (inPlace || isMet()) found.push(...said);
+    const isMetWithin = lazy(() => page.matcher.couldMeet(rule, within));
+    const isMet = lazy(() => page.matcher.couldMeet(rule, page.elements));
+    // In its own stylesheets the colour is another one everywhere. Custom properties are inherited from further out.
+    const counts = ({ declaration }: Found) =>
+      inPlace || (declaration.property.startsWith('--') ? isMet() : isMetWithin());
+    found.push(...said.filter(counts));
   }
   for (const element of page.elements) {
     if (!inside(element)) continue;
@@ -86,6 +90,10 @@ function editOf(page: ForeignPage, { declaration, value }: Found): TextEdit | nu
   return { place: { ...place, start, end: start + declaration.value.length }, text: value };
 }
 
+/** As they stand in the page; style attributes come last. */
+const byOrder = (a: Found, b: Found): number =>
+  (a.rule?.order ?? LAST) - (b.rule?.order ?? LAST) || a.declaration.place.start - b.declaration.place.start;
+
 /** The rules of an added stylesheet, in the order of those they stand for; `kept` are those that must go on winning. */
 function addedRules(
   page: ForeignPage,
@@ -94,15 +102,22 @@ function addedRules(
   within: string | null,
 ): AddedRule[] {
   const selectorOf = createElementSelectors(page.elements);
-  const order = ({ rule, declaration }: Found) =>
-    (rule ? rule.order : Infinity) * 1e6 + declaration.place.start / 1e3;
-  const rules: {
-    key: StyleRule | Element | null;
-    rule: AddedRule;
-    declarations: AddedRule['declarations'][number][];
+  const made: {
+    readonly of: StyleRule | Element | null;
+    readonly selector: string;
+    readonly rule: AddedRule;
+    readonly declarations: AddedRule['declarations'][number][];
   }[] = [];
+  const selectorFor = (entry: Found): string => {
+    const { rule, element, declaration } = entry;
+    if (!rule) return element ? selectorOf(element) : '*';
+    const isKept = kept.includes(entry);
+    // Custom properties are inherited from further out: within something they are set there.
+    if (within !== null && !isKept && declaration.property.startsWith('--')) return within;
+    return selectorAlone(rule, isKept ? null : within);
+  };
   const all = [...new Map([...kept, ...found].map((entry) => [entry.declaration, entry])).values()];
-  for (const entry of all.sort((a, b) => order(a) - order(b))) {
+  for (const entry of all.sort(byOrder)) {
     const { rule, element, declaration, value } = entry;
     const said = {
       property: declaration.property,
@@ -110,29 +125,23 @@ function addedRules(
       // Nothing but this wins over a style attribute.
       important: declaration.important || rule === null,
     };
-    const last = rules.at(-1);
-    if (last && last.key === (rule ?? element)) {
+    const of = rule ?? element;
+    const selector = selectorFor(entry);
+    const last = made.at(-1);
+    if (last?.of === of && last.selector === selector) {
       last.declarations.push(said);
       continue;
     }
-    const isOfRoot = within !== null && declaration.property.startsWith('--') && found.includes(entry);
     const declarations = [said];
-    const selector = rule
-      ? isOfRoot
-        ? within
-        : selectorAlone(rule, kept.includes(entry) ? null : within)
-      : element
-        ? selectorOf(element)
-        : '*';
-    const made: AddedRule = {
+    const layer = namedLayer(rule?.layer ?? null);
+    made.push({
+      of,
       selector,
-      layer: namedLayer(rule?.layer ?? null),
-      conditions: rule?.conditions ?? [],
+      rule: { selector, layer, conditions: rule?.conditions ?? [], declarations },
       declarations,
-    };
-    rules.push({ key: rule ?? element, rule: made, declarations });
+    });
   }
-  return rules.map(({ rule }) => rule);
+  return made.map(({ rule }) => rule);
 }
 
 /** A layer without a name cannot be added to: its rules stand in none, and what they must not win over is said again. */

@@ -168,3 +168,6 @@ export function liveTests(
     'in-range': ({ name, attribs }) => name === 'input' && ('min' in attribs || 'max' in attribs),
   };
 }
+
+/** The names of those tests. */
+export const LIVE_NAMES: ReadonlySet<string> = new Set(Object.keys(liveTests(() => AT_REST)));

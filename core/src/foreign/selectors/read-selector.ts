@@ -9,7 +9,7 @@ import {
 } from 'css-what';
 import { PARENT, SCOPE } from './own-pseudos.ts';
 import { isId, specificityOf, type Specificity } from './specificity.ts';
-import { NEVER, OF_PAGE, OF_SELECTORS, PSEUDO_ELEMENTS, RENAMED, liveTests } from './pseudos.ts';
+import { LIVE_NAMES, NEVER, OF_PAGE, OF_SELECTORS, PSEUDO_ELEMENTS, RENAMED } from './pseudos.ts';
 
 /** One of the selectors that commas separate. */
 export interface Branch {
@@ -29,12 +29,6 @@ export interface Relation {
   readonly scoped: boolean;
   readonly parentSpecificity: () => Specificity;
 }
-
-const TESTED = new Set(
-  Object.keys(
-    liveTests(() => ({ pointed: new Set(), pressed: new Set(), focused: null, around: new Set() })),
-  ),
-);
 
 /** Puts a pseudo-class in for `&`, and takes comments away; strings stay as they are. */
 function prepare(text: string): string {
@@ -80,7 +74,7 @@ function readPseudo(token: PseudoSelector): PseudoSelector | null {
       data: known.length > 0 ? known : [[pseudo(NEVER[0] as string)]],
     };
   }
-  const isKnown = OF_PAGE.has(name) || TESTED.has(name) || name === PARENT || name === SCOPE;
+  const isKnown = OF_PAGE.has(name) || LIVE_NAMES.has(name) || name === PARENT || name === SCOPE;
   return isKnown ? { ...token, name } : null;
 }
 

@@ -6,7 +6,7 @@ import { isUnsupportedWord, NOT_SUPPORTED } from './not-supported.ts';
 
 /** Values that only other browsers, or none any more, ever took; the library's grammar knows them still. */
 const OF_OTHERS = /(?:^|[\s,(])-(?:moz|ms|o|khtml)-|\bexpression\(|progid:|\\\d+$/i;
-const KNOWN_FUNCTIONS_OF_ANY = /\b(?:var|env|attr|if|--[\w-]+)\(/i;
+const OPEN_FUNCTIONS = /\b(?:var|env|attr|if|--[\w-]+)\(/i;
 const WIDE = /^(?:initial|inherit|unset|revert|revert-layer)$/i;
 
 /** Reads a value into a tree; null for what is none. */
@@ -25,7 +25,7 @@ const OF_NUMBERS = /\bcalc\(([\s\d.+*/()-]*)\)/gi;
 const withNumbers = (value: string) => (/calc\(/i.test(value) ? value.replace(OF_NUMBERS, '1') : value);
 
 /** Whether the value waits for something that is only known later: then it is taken for the time being. */
-export const isOpen = (value: string): boolean => KNOWN_FUNCTIONS_OF_ANY.test(value);
+export const isOpen = (value: string): boolean => OPEN_FUNCTIONS.test(value);
 
 /** Whether a property is one of those of other browsers alone. */
 export const isOfOthers = (property: string): boolean => {
