@@ -25,6 +25,7 @@ import { launchApp } from '../e2e/support/app.ts';
 import { demoSite, FONTS, marisma } from '../e2e/support/output.ts';
 import { SaxesParser } from 'saxes';
 import { MEGA_LINKS, megaSite } from './mega.ts';
+import { largePage, navigationOf, pageShares } from './page-rules.ts';
 import { largeSite, largeSitemap, measureLinks, readLargeSitemap } from './links.ts';
 import config from '../playwright.config.ts';
 
@@ -629,6 +630,29 @@ async function browserRows(): Promise<Row[]> {
   }
 }
 
+/** Rules of a foreign page: all of its navigation in three states, beside reading the same stylesheet. */
+function foreignRow(): Row {
+  const large = largePage();
+  const tell = navigationOf(large);
+  const times = alternate({ tell, read: () => postcss.parse(large.css) }, 10);
+  return {
+    what: `rules of the navigation of a page of 1,000 elements and ${Math.round(large.css.length / 1000)} kB of CSS, in three states, once read`,
+    measured: ms(times['tell']),
+    compared: `${((times['tell'] ?? 0) / (times['read'] ?? 1)).toFixed(2)} × PostCSS’s parse of the same (${ms(times['read'])})`,
+    budget: 'under 300 ms',
+  };
+}
+
+/** The share of values that are foretold as the browser has them, on pages of other people. */
+async function sharesByPage(): Promise<string> {
+  const browser = await chromium.launch(config.use?.launchOptions);
+  try {
+    return await pageShares(await browser.newPage());
+  } finally {
+    await browser.close();
+  }
+}
+
 const site = demoSite();
 const demo = marisma();
 const rows = [
@@ -637,6 +661,7 @@ const rows = [
   compileRow(`compile of ${MEGA_LINKS} links across the row`, megaSite(demo), '–'),
   iconRow(),
   ...linkRows(site),
+  foreignRow(),
   ...sizeRows(site),
   {
     what: 'script of the demo as it is dressed, gzip',
@@ -651,6 +676,7 @@ const table = [
   '| --- | --- | --- | --- |',
   ...rows.map((row) => `| ${row.what} | ${row.measured} | ${row.compared} | ${row.budget} |`),
 ].join('\n');
+const shares = await sharesByPage();
 const machine = `${cpus().length} × ${cpus()[0]?.model.trim() ?? 'unknown processor'}, ${Math.round(totalmem() / 2 ** 30)} GB, Node ${process.version}, Debian’s Chromium headless`;
 writeFileSync(
   new URL('../docs/benchmarks.md', import.meta.url),
@@ -665,6 +691,12 @@ Machine: ${machine}.
 ${table}
 
 What it takes when it is attacked, killed and crowded stands in [torture](torture.md), made by \`npm run torture\`.
+
+## Rules of pages of other people
+
+What is said of rules (\`hamaca rules\`), held against Chromium: each value is written on the element itself, at three widths, at rest, pointed at and focused; where it is right, nothing changes.
+
+${shares}
 
 The hand-written equivalent stands in \`benchmarks/hand-written/\`: the same design and the same promises (isolation from the host page,
 no-script fallback, right to left, reduced motion, forced colours), written for this one header.

@@ -1,7 +1,12 @@
+import { memoise } from '../base/memo.ts';
 import type { Condition, StyleRule } from './sheet/rules.ts';
 
-/** A rule's selector with those of the rules around it put in. */
-export function fullSelector({ selector, parent }: StyleRule): string | null {
+/** A rule's selector with those of the rules around it put in; null where there is none. */
+export const fullSelector = (rule: StyleRule): string | null => selectorText(rule).text;
+
+const selectorText = memoise((rule: StyleRule) => ({ text: composeSelector(rule) }));
+
+function composeSelector({ selector, parent }: StyleRule): string | null {
   const around = parent ? fullSelector(parent) : null;
   const own = selector?.replace(/\s+/g, ' ') ?? null;
   if (own === null || around === null) return own ?? around;

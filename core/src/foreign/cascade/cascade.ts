@@ -1,4 +1,5 @@
 import type { Element } from 'domhandler';
+import { memoise } from '../../base/memo.ts';
 import { judgeContainer } from '../conditions/container.ts';
 import { judgeMedia } from '../conditions/media.ts';
 import { judgeSupports } from '../conditions/supports.ts';
@@ -34,6 +35,14 @@ export interface Value {
 
 const INLINE: Specificity = [0, 0, 0];
 
+/** What is the same in every situation of a page: the order of its layers, and whether any rule turns its text. */
+const factsOf = memoise(({ rules }: ForeignPage) => ({
+  ranks: layerRanks(rules.layers),
+  turns: rules.styles.some(({ declarations }) =>
+    declarations.some(({ property }) => property === 'direction' || property === 'writing-mode'),
+  ),
+}));
+
 /** Works out which declarations meet the elements of a page in one situation, in which order, and what they come to. */
 export class Cascade {
   private readonly page: ForeignPage;
@@ -47,10 +56,7 @@ export class Cascade {
   constructor(page: ForeignPage, situation: Situation) {
     this.page = page;
     this.situation = situation;
-    this.ranks = layerRanks(page.rules.layers);
-    this.turns = page.rules.styles.some(({ declarations }) =>
-      declarations.some(({ property }) => property === 'direction' || property === 'writing-mode'),
-    );
+    ({ ranks: this.ranks, turns: this.turns } = factsOf(page));
   }
 
   /** All declarations that meet an element or its pseudo-element, the one that counts most first. */

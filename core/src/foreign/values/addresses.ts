@@ -11,9 +11,10 @@ function wayBetween(from: string, to: string): string {
   return [...start.slice(shared).map(() => '..'), ...end.slice(shared), ''].join('/');
 }
 
+const holdsAddress = (value: string) => /url\(/i.test(value);
+
 /** Writes every address in a value that depends on where it stands as `write` says. */
 function replaceAddresses(value: string, write: (address: string) => string): string {
-  if (!/url\(/i.test(value)) return value;
   return value.replace(URL_OF, (whole, double?: string, single?: string, bare?: string) => {
     const address = double ?? single ?? bare ?? '';
     // Those that begin elsewhere, or name a part of a drawing, mean the same everywhere.
@@ -24,10 +25,13 @@ function replaceAddresses(value: string, write: (address: string) => string): st
 
 /** Writes the addresses in a value that stands in one file as another file would have to. */
 export function withAddresses(value: string, file: string, reader: string): string {
+  if (!holdsAddress(value)) return value;
   const way = wayBetween(reader, file);
   return way === '' ? value : replaceAddresses(value, (address) => way + address);
 }
 
 /** Writes the addresses in a value by their paths from the root of the page's files, so that values of several files can be compared. */
 export const withRootAddresses = (value: string, file: string): string =>
-  replaceAddresses(value, (address) => `/${pathFrom(address, file) ?? address}`);
+  holdsAddress(value)
+    ? replaceAddresses(value, (address) => `/${pathFrom(address, file) ?? address}`)
+    : value;

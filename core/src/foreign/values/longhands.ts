@@ -1,3 +1,5 @@
+import { memoiseText } from '../../base/memo.ts';
+
 /** What a longhand is where a shorthand leaves it out: its initial value (the standards' property tables; `transparent` as browsers write it). */
 export const INITIAL: Readonly<Record<string, string>> = {
   'animation-delay': '0s',
@@ -188,7 +190,17 @@ const isAcross = (axis: string, { mode }: Flow) =>
   (axis === 'inline') !== /^(?:vertical|sideways)/.test(mode);
 
 /** The name of a longhand by sides of the page, for one by the way that text runs. */
-export function physicalName(longhand: string, flow: Flow): string {
+export const physicalName = (longhand: string, { mode, direction }: Flow): string =>
+  LOGICAL.test(longhand) ? knownNames(`${longhand} ${mode} ${direction}`) : longhand;
+
+const LOGICAL = /-(?:block|inline|start|end)(?:-|$)|^(?:block|inline)-size$/;
+
+const knownNames = memoiseText((asked) => {
+  const [longhand = '', mode = '', direction] = asked.split(' ');
+  return workOutName(longhand, { mode, direction: direction === 'rtl' ? 'rtl' : 'ltr' });
+});
+
+function workOutName(longhand: string, flow: Flow): string {
   const size = /^(min-|max-|contain-intrinsic-)?(block|inline)-size$/.exec(longhand);
   if (size) return `${size[1] ?? ''}${isAcross(size[2] ?? '', flow) ? 'width' : 'height'}`;
   const axis = /^(overflow|overscroll-behavior)-(block|inline)$/.exec(longhand);
