@@ -367,6 +367,16 @@ describe('pages as they come', () => {
     expect(told('', body, 'a', 'rest', { 'x.css': 'a{color:red}' }).properties).toEqual([]);
   });
 
+  test('a base says what addresses relate to', () => {
+    const files = { 'sub/a.css': 'a { color: red }', 'a.css': 'a { color: blue }' };
+    const valueWith = (base: string) =>
+      told('', `${base}<link rel=stylesheet href=a.css>${NAV}`, 'a', 'rest', files).properties[0]?.value;
+    expect(valueWith('<base href="sub/">')).toBe('red');
+    expect(valueWith('<base href="/sub/x.html">')).toBe('red');
+    expect(valueWith('<base target="_top">')).toBe('blue');
+    expect(valueWith('<base href="https://else.example/">')).toBeUndefined();
+  });
+
   test('a hundred thousand rules, deep nesting and a broken end are read in bounds', () => {
     const many = '.x{color:red}'.repeat(100_000);
     expect(pageOf(many, NAV).rules.styles).toHaveLength(100_000);

@@ -53,10 +53,22 @@ function attributeStart({ sourceCodeLocation }: Element, name: string): number {
   return located?.attrs?.[name]?.startOffset ?? 0;
 }
 
+/** What addresses of a page relate to: a `base` says so, else the page itself. One that lies elsewhere has no files here. */
+function baseOf(elements: readonly Element[], path: string): string {
+  const said = elements.find(({ name, attribs }) => name === 'base' && 'href' in attribs)?.attribs['href'];
+  if (said === undefined) return path;
+  const at = pathFrom(said, path);
+  if (at === null) return ELSEWHERE;
+  return said.trim().endsWith('/') && at !== '' ? `${at}/index` : at;
+}
+
 const isStylesheet = ({ attribs }: Element): boolean => {
   const rel = (attribs['rel'] ?? '').toLowerCase().split(/\s+/);
   return rel.includes('stylesheet') && !rel.includes('alternate') && !('disabled' in attribs);
 };
+
+/** A folder that no file lies in. */
+const ELSEWHERE = '\0/';
 
 const isCss = ({ attribs }: Element) => /^\s*(?:text\/css\b.*)?$/i.test(attribs['type'] ?? '');
 
@@ -70,9 +82,10 @@ export function readForeignPage(files: PageFiles, path: string, html: string): F
   });
   const elements: Element[] = [];
   collect(document.children, elements);
+  const base = baseOf(elements, path);
   const sheets = new Map<string, Source>();
   const find = (address: string, from: string): Source | null => {
-    const at = pathFrom(address, from);
+    const at = pathFrom(address, from === path ? base : from);
     if (at === null) return null;
     const known = sheets.get(at);
     if (known) return known;
