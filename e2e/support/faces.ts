@@ -6,10 +6,15 @@ export async function loadFaces(page: Page): Promise<void> {
   await facesLoaded(page);
 }
 
-/** Loads every face of a page; `document.fonts.ready` alone is true as well before the first one is asked for. */
+/**
+ * Loads every face of a page and waits until it is drawn in them; `document.fonts.ready` alone is true as well before the first one is
+ * asked for, and words move only with the picture after the last has come.
+ */
 export async function facesLoaded(page: Page): Promise<void> {
   await page.evaluate(async () => {
     await Promise.all([...document.fonts].map((face) => face.load().catch(() => null)));
     await document.fonts.ready;
+    for (let picture = 0; picture < 2; picture++)
+      await new Promise((resolve) => requestAnimationFrame(resolve));
   });
 }
