@@ -35,7 +35,6 @@ export const FOREIGN_PAGES: readonly PackagePage[] = [
   ...of('concise.css', 'test.html'),
   ...of(
     'spectre.css',
-    'docs/index.html',
     'docs/elements/forms.html',
     'docs/elements/media.html',
     'docs/components/nav.html',
