@@ -1,8 +1,7 @@
-import { readForeignPage, recolour, type RecolourOptions } from '@hamaca/core';
+import { recolour, type RecolourOptions } from '@hamaca/core';
 import type { Output } from '../output.ts';
 import { ERRORS } from '../words.ts';
-import { bringPage } from './brought-page.ts';
-import { deliver, type Delivery } from './deliver.ts';
+import { changePage, type Delivery } from './change-page.ts';
 
 /** `hamaca recolour`: another colour for one wherever a page's rules say it. */
 export function runRecolour(
@@ -11,12 +10,6 @@ export function runRecolour(
   delivery: Delivery,
   output: Output,
 ): number {
-  const brought = bringPage(from);
-  if (!brought.ok) return output.refuse(brought.error);
-  const { files, path, html } = brought.value;
-  const page = readForeignPage(files, path, html);
-  const made = recolour(page, files, options);
-  if (made.ok) return deliver(brought.value, page, made.value, delivery, output);
   const selector = options.within ?? '';
   const reasons = {
     'no colour': ERRORS.noColour(options.from, options.to),
@@ -24,5 +17,5 @@ export function runRecolour(
     'no element': ERRORS.noElement(selector, from),
     'not there': ERRORS.colourNotThere(options.from, from),
   };
-  return output.refuse(reasons[made.error]);
+  return changePage(from, (page, files) => recolour(page, files, options), reasons, delivery, output);
 }

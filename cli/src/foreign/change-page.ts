@@ -1,7 +1,14 @@
-import { usedFiles, type ForeignPage, type PageChange } from '@hamaca/core';
+import {
+  readForeignPage,
+  usedFiles,
+  type ForeignPage,
+  type PageChange,
+  type PageFiles,
+  type Result,
+} from '@hamaca/core';
 import type { Output } from '../output.ts';
 import { ERRORS } from '../words.ts';
-import type { BroughtPage } from './brought-page.ts';
+import { bringPage } from './brought-page.ts';
 import { writeChange } from './write-change.ts';
 
 /** Where a change goes, and in which form it is told. */
@@ -26,20 +33,29 @@ function changeInWords({ changed, sideEffects, files }: PageChange): string {
   return `${lines.join('\n')}\n`;
 }
 
-/** Writes a change of a page and tells it; answers the exit code, 1 where anything changes that was not asked for. */
-export function deliver(
-  brought: BroughtPage,
-  page: ForeignPage,
-  change: PageChange,
+/**
+ * Changes a page and writes it as it would be, with a report; answers the exit code, 1 where anything changes that was not asked for.
+ * `reasons` says each refusal in words.
+ */
+export function changePage<Refusal extends string>(
+  from: string,
+  change: (page: ForeignPage, files: PageFiles) => Result<PageChange, Refusal>,
+  reasons: Readonly<Record<Refusal, string>>,
   { out, json }: Delivery,
   output: Output,
 ): number {
+  const brought = bringPage(from);
+  if (!brought.ok) return output.refuse(brought.error);
+  const { files, path, html } = brought.value;
+  const page = readForeignPage(files, path, html);
+  const made = change(page, files);
+  if (!made.ok) return output.refuse(reasons[made.error]);
   try {
-    writeChange(brought, usedFiles(page), change, out);
+    writeChange(brought.value, usedFiles(page), made.value, out);
   } catch (error) {
     return output.refuse(ERRORS.cannotWrite(out, (error as Error).message));
   }
-  const { changed, sideEffects } = change;
-  output.print(json ? `${JSON.stringify({ changed, sideEffects }, null, 2)}\n` : changeInWords(change));
+  const { changed, sideEffects } = made.value;
+  output.print(json ? `${JSON.stringify({ changed, sideEffects }, null, 2)}\n` : changeInWords(made.value));
   return sideEffects.length > 0 ? 1 : 0;
 }
