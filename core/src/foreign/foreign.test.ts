@@ -49,6 +49,11 @@ describe('which declaration wins', () => {
       'red',
     ],
     ['a layer over those within it', '@layer x { a { color: red } @layer z { .l { color: blue } } }', 'red'],
+    [
+      'nothing of a layer that has no usable name',
+      'a { color: red } @layer .b { a { color: blue !important } } @layer x, .b;',
+      'red',
+    ],
     ['the nearer scope', '@scope (.i) { a { color: red } } @scope (.n) { a { color: blue } }', 'red'],
     ['a nested rule, as specific as its parent', '.n { & a { color: red } } nav a { color: blue }', 'red'],
     ['nothing of :where', ':where(.n) a { color: red } a { color: blue }', 'blue'],
@@ -74,6 +79,14 @@ describe('which declaration wins', () => {
     expect(winner('a, a:bogus { color: red }', 'color')).toBeUndefined();
     expect(winner(':is(a, a:bogus) { color: red }', 'color')?.value).toBe('red');
     expect(winner('a::-moz-focus-inner, a { color: red }', 'color')).toBeUndefined();
+    for (const place of ['2 of', 'x', '', '2 of a:bogus', 'n of ((']) {
+      expect(winner(`a, a:nth-child(${place}) { color: red }`, 'color')).toBeUndefined();
+      expect(tellRules(pageOf('', NAV), `a:nth-child(${place})`, 'rest', WINDOW)).toEqual({
+        reason: 'no selector',
+      });
+    }
+    for (const place of ['odd', '2n + 1', '-n+3', '1 of .l', 'even of li, .none'])
+      expect(winner(`a, a:nth-child(${place}) { color: red }`, 'color')?.value).toBe('red');
   });
 
   test('states hold for those around, too', () => {
@@ -454,7 +467,7 @@ describe('pages as they come', () => {
         tellRules(page, 'a', 'hover', WINDOW);
         tellRules(page, css.join(' '), 'rest', WINDOW);
       }),
-      { numRuns: 400 },
+      { numRuns: 1000 },
     );
   });
 });

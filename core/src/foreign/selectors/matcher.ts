@@ -153,12 +153,17 @@ export class Matcher {
   }
 
   private compileBranch(tokens: Branch['tokens']): Test {
-    return compile<AnyNode, Element>([[...tokens]], {
-      pseudos: this.pseudos,
-      quirksMode: this.isQuirky,
-      relativeSelector: false,
-      cacheResults: false,
-    });
+    try {
+      return compile<AnyNode, Element>([[...tokens]], {
+        pseudos: this.pseudos,
+        quirksMode: this.isQuirky,
+        relativeSelector: false,
+        cacheResults: false,
+      });
+    } catch {
+      // What the library cannot make of it finds nothing.
+      return () => false;
+    }
   }
 
   private testOf(branch: Branch): Test {

@@ -52,6 +52,18 @@ const holds = (tokens: readonly Selector[], name: string): boolean =>
 
 const pseudo = (name: string): PseudoSelector => ({ type: SelectorType.Pseudo, name, data: null });
 
+/** A place among siblings, and perhaps which of them count (Selectors 4, 13.3). */
+const PLACE = /^\s*(?:odd|even|[+-]?\d+|[+-]?\d*n(?:\s*[+-]\s*\d+)?)\s*(?:\sof\s+(\S[\s\S]*))?$/i;
+
+/** Whether a browser takes what stands in the brackets of `:nth-child` and its kin. */
+function isPlace({ name, data }: PseudoSelector): boolean {
+  const place = typeof data === 'string' ? PLACE.exec(data) : null;
+  if (!place) return false;
+  const list = place[1];
+  if (list === undefined) return true;
+  return !name.endsWith('-of-type') && parse(list).every((branch) => readTokens(branch, false) !== null);
+}
+
 /** What can be said of a pseudo-class: kept as it is, another form of it, or null for one that no browser takes. */
 function readPseudo(token: PseudoSelector): PseudoSelector | null {
   const name = RENAMED.get(token.name) ?? token.name;
@@ -74,6 +86,7 @@ function readPseudo(token: PseudoSelector): PseudoSelector | null {
       data: known.length > 0 ? known : [[pseudo(NEVER[0] as string)]],
     };
   }
+  if (name.startsWith('nth-') && !isPlace(token)) return null;
   const isKnown = OF_PAGE.has(name) || LIVE_NAMES.has(name) || name === PARENT || name === SCOPE;
   return isKnown ? { ...token, name } : null;
 }
@@ -163,9 +176,18 @@ export function readSelector(text: string, relation: Relation): readonly Branch[
   }
   const branches: Branch[] = [];
   for (const tokens of parsed) {
-    const branch = readBranch(tokens, relation);
+    const branch = readQuietly(tokens, relation);
     if (!branch) return null;
     branches.push(branch);
   }
   return branches.length > 0 ? branches : null;
+}
+
+/** What stands in brackets may be no selector, at which the parser throws. */
+function readQuietly(tokens: readonly Selector[], relation: Relation): Branch | null {
+  try {
+    return readBranch(tokens, relation);
+  } catch {
+    return null;
+  }
 }

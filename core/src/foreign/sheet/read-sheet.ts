@@ -18,6 +18,12 @@ interface Surroundings {
   readonly chain: readonly string[];
 }
 
+/** Names of layers within one another, with dots between them (CSS Cascading and Inheritance 5, 6.4). */
+const isLayerName = (name: string): boolean =>
+  name
+    .split('.')
+    .every((part) => /^(?:--|-?(?:[_a-z]|[^\x00-\x7f]|\\.))(?:[\w-]|[^\x00-\x7f]|\\.)*$/i.test(part));
+
 const CONDITIONAL = new Set(['media', 'supports', 'container']);
 const SKIPPED = new Set([
   'font-face',
@@ -145,7 +151,8 @@ export class SheetReader {
     const text = source.text.slice(start + piece.start, start + piece.preludeEnd);
     const prelude = text.slice(name.length + 1).trim();
     if (name === 'layer' && !piece.body) {
-      for (const layer of prelude.split(',')) this.layerIn(around.layer, layer.trim());
+      const names = prelude.split(',').map((layer) => layer.trim());
+      if (names.every(isLayerName)) for (const layer of names) this.layerIn(around.layer, layer);
       return;
     }
     if (!piece.body || this.isTooDeep(around, placeIn(source, start + piece.start, start + piece.end)))
@@ -154,8 +161,9 @@ export class SheetReader {
     const within = (changed: Partial<Surroundings>) => {
       this.readBlock(source, body, { ...around, ...changed });
     };
-    if (name === 'layer') within({ layer: this.layerIn(around.layer, prelude) });
-    else if (CONDITIONAL.has(name))
+    if (name === 'layer') {
+      if (prelude === '' || isLayerName(prelude)) within({ layer: this.layerIn(around.layer, prelude) });
+    } else if (CONDITIONAL.has(name))
       within({
         conditions: [
           ...around.conditions,
@@ -199,7 +207,8 @@ export class SheetReader {
     const conditions = [...around.conditions];
     if (wanted.supports !== null) conditions.push({ kind: 'supports', text: wanted.supports });
     if (wanted.media !== '') conditions.push({ kind: 'media', text: wanted.media });
-    const layer = wanted.layer === null ? around.layer : this.layerIn(around.layer, wanted.layer);
+    const isNamed = wanted.layer !== null && (wanted.layer === '' || isLayerName(wanted.layer));
+    const layer = isNamed ? this.layerIn(around.layer, wanted.layer) : around.layer;
     this.readAll(found, 0, found.text.length, {
       conditions,
       layer,
