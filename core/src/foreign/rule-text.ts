@@ -23,6 +23,15 @@ export function conditionText(condition: Condition): string {
   return `@scope${from}${condition.to === null ? '' : ` to (${condition.to})`}`;
 }
 
+const PSEUDO_ELEMENT = /::[\w-]+(?:\([^)]*\))?$|:(?:before|after|first-line|first-letter)$/;
+
+/** Adds to every selector of a list, before the pseudo-element that it may end with. */
+export const addToSelectors = (list: string, addition: string): string[] =>
+  splitSelectors(list).map((part) => {
+    const element = PSEUDO_ELEMENT.exec(part)?.[0] ?? '';
+    return `${part.slice(0, part.length - element.length)}${addition}${element}`;
+  });
+
 /** The selectors of a list. */
 export function splitSelectors(text: string): string[] {
   const parts: string[] = [];

@@ -4,6 +4,7 @@ import { asCurrent } from './cascade/current-page.ts';
 import { situationOf, type ForeignState } from './cascade/situation.ts';
 import type { Viewport } from './conditions/media.ts';
 import { createElementSelectors } from './element-selector.ts';
+import { findElements, type NotFound } from './find-elements.ts';
 import type { ForeignPage } from './page.ts';
 import { withAddresses } from './values/addresses.ts';
 import { conditionText, fullSelector } from './rule-text.ts';
@@ -88,7 +89,7 @@ export function toldProperties(
 
 /** What was asked for cannot be found. */
 export interface NothingFound {
-  readonly reason: 'no selector' | 'no element';
+  readonly reason: NotFound;
 }
 
 /** The values of all elements that a selector finds, in a state of each and in a window; in the order of the document. */
@@ -98,11 +99,10 @@ export function tellRules(
   state: ForeignState,
   viewport: Viewport,
 ): readonly ToldElement[] | NothingFound {
-  const found = page.matcher.select(selector, page.elements);
-  if (!found) return { reason: 'no selector' };
-  if (found.elements.length === 0) return { reason: 'no element' };
+  const found = findElements(page, selector);
+  if (!found.ok) return { reason: found.error };
+  const { elements, pseudo } = found.value;
   const selectorOf = createElementSelectors(page.elements);
-  const { pseudo } = found;
   const atRest = new Cascade(page, situationOf(null, 'rest', viewport));
   const propertiesOf = (element: Element): ToldProperty[] => {
     if (state === 'rest') return toldProperties(page, atRest, element, pseudo);
@@ -110,7 +110,7 @@ export function tellRules(
       toldProperties(page, new Cascade(page, situationOf(element, state, viewport)), element, pseudo);
     return state === 'current' ? asCurrent(page, element, ask) : ask();
   };
-  return found.elements.map((element) => ({
+  return elements.map((element) => ({
     element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
     properties: propertiesOf(element),
   }));

@@ -1,7 +1,7 @@
 import type { ForeignPage } from './page.ts';
 import { pathFrom } from './paths.ts';
+import { addressesIn } from './values/addresses.ts';
 
-const URL_OF = /\burl\(\s*(?:"([^"]*)"|'([^']*)'|([^"')\s]*))\s*\)/gi;
 const ATTRIBUTES = ['src', 'href', 'poster', 'data'] as const;
 
 /** The paths of all files that a page and its stylesheets name, the page first; whether they are there is another question. */
@@ -18,8 +18,6 @@ export function usedFiles(page: ForeignPage): readonly string[] {
       if (!(attribute === 'href' && name === 'a')) take(attribs[attribute], file);
     for (const candidate of (attribs['srcset'] ?? '').split(',')) take(candidate.trim().split(/\s/)[0], file);
   }
-  for (const sheet of page.sheets)
-    for (const [, double, single, bare] of sheet.text.matchAll(URL_OF))
-      take(double ?? single ?? bare, sheet.file);
+  for (const sheet of page.sheets) for (const address of addressesIn(sheet.text)) take(address, sheet.file);
   return [...paths];
 }

@@ -1,5 +1,5 @@
 import type { Condition, StyleRule } from '../sheet/rules.ts';
-import { conditionText, fullSelector, splitSelectors } from '../rule-text.ts';
+import { addToSelectors, conditionText, fullSelector } from '../rule-text.ts';
 
 /** A rule of an added stylesheet: declarations that stand where another rule stands, with what surrounds it. */
 export interface AddedRule {
@@ -51,12 +51,5 @@ export function printAddedSheet(rules: readonly AddedRule[]): string {
 export function selectorAlone(rule: StyleRule, within: string | null): string {
   const full = fullSelector(rule) ?? ':scope';
   if (within === null) return full;
-  const narrow = `:where(${within}, :is(${within}) *)`;
-  return splitSelectors(full)
-    .map((part) => {
-      const element = /::?(?:before|after|first-line|first-letter)$|::[\w-]+(?:\([^)]*\))?$/.exec(part);
-      const head = element ? part.slice(0, element.index) : part;
-      return `${head}${narrow}${element ? element[0] : ''}`;
-    })
-    .join(', ');
+  return addToSelectors(full, `:where(${within}, :is(${within}) *)`).join(', ');
 }

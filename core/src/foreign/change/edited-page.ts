@@ -1,6 +1,7 @@
 import type { Element } from 'domhandler';
 import type { ForeignPage, PageFiles } from '../page.ts';
 import { readForeignPage } from '../page.ts';
+import type { Declaration } from '../sheet/rules.ts';
 import type { Place } from '../source.ts';
 
 /** Another text for a stretch of a file. */
@@ -11,6 +12,22 @@ export interface TextEdit {
 
 /** A page as it would be: the files that change, by path. */
 export type ChangedFiles = ReadonlyMap<string, string>;
+
+/**
+ * The edit of one declaration's value: what surrounds it stays as it was written. Null where the value stands there in another way,
+ * with entities say.
+ */
+export function valueEdit(
+  page: ForeignPage,
+  { place, property, value }: Declaration,
+  text: string,
+): TextEdit | null {
+  const source = page.sheets.find(({ file }) => file === place.file);
+  const at = source?.text.slice(place.start, place.end).indexOf(value, property.length) ?? -1;
+  if (at === -1) return null;
+  const start = place.start + at;
+  return { place: { ...place, start, end: start + value.length }, text };
+}
 
 /** Makes edits of files; every character that none of them touches stays. A stylesheet that comes twice is edited once. */
 export function editFiles(page: ForeignPage, edits: readonly TextEdit[]): ChangedFiles {
@@ -33,7 +50,7 @@ export const bringsAdded = ({ name, attribs }: Element): boolean =>
   name === 'link' && /(?:^|\/)added\.css$/.test(attribs['href'] ?? '');
 
 /** The page with a link to the added stylesheet, after everything that brings styles. */
-export function withAddedSheet(page: ForeignPage): string {
+function withAddedSheet(page: ForeignPage): string {
   const { text, file } = page.source;
   let at = 0;
   let line = 0;
@@ -53,6 +70,13 @@ export function withAddedSheet(page: ForeignPage): string {
   const indent = /\n([ \t]*)[^\n]*$/.exec(text.slice(0, line))?.[1] ?? '';
   return `${text.slice(0, at)}${at > 0 ? `\n${indent}` : ''}${link}${text.slice(at)}`;
 }
+
+/** What changes where a stylesheet is added to a page: that, and the page that links to it. */
+export const addingSheet = (page: ForeignPage, css: string): ChangedFiles =>
+  new Map([
+    [page.source.file, withAddedSheet(page)],
+    [ADDED, css],
+  ]);
 
 /** Reads a page anew with some of its files as they would be. */
 export function rereadPage(page: ForeignPage, files: PageFiles, changed: ChangedFiles): ForeignPage {

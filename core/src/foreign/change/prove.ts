@@ -1,6 +1,6 @@
 import type { Element } from 'domhandler';
+import { memoise } from '../../base/memo.ts';
 import { Cascade, type Value } from '../cascade/cascade.ts';
-import type { Situation } from '../cascade/situation.ts';
 import type { Viewport } from '../conditions/media.ts';
 import { bringsAdded } from './edited-page.ts';
 import { createElementSelectors } from '../element-selector.ts';
@@ -54,10 +54,15 @@ function everywhere(page: ForeignPage, state: ProvedState): Live {
   return state === 'focus' ? { ...AT_REST, around: all, focused: null, allFocused: true } : AT_REST;
 }
 
-const situation = (page: ForeignPage, state: ProvedState, viewport: Viewport): Situation => ({
-  viewport,
-  live: everywhere(page, state),
-});
+/** A page in every window and state that is looked at, so that several attempts at it share what it was. */
+const cascadesOf = memoise((page: ForeignPage) =>
+  PROVED_WIDTHS.flatMap((width) =>
+    PROVED_STATES.map((state) => {
+      const viewport: Viewport = { width, height: null };
+      return { state, viewport, cascade: new Cascade(page, { viewport, live: everywhere(page, state) }) };
+    }),
+  ),
+);
 
 const isOfHead = (element: Element): boolean => parentOf(element)?.name === 'head' || element.name === 'head';
 
@@ -83,40 +88,39 @@ export function prove(
   const selectorOf = createElementSelectors(before.elements);
   const elementsNow = after.elements.filter((element) => !bringsAdded(element));
   const pseudos = [null, ...new Set([...before.matcher.pseudoElements(), ...after.matcher.pseudoElements()])];
-  for (const width of PROVED_WIDTHS)
-    for (const state of PROVED_STATES) {
-      const viewport = { width, height: null };
-      const was = new Cascade(before, situation(before, state, viewport));
-      const is = new Cascade(after, situation(after, state, viewport));
-      before.elements.forEach((element, index) => {
-        const now = elementsNow[index];
-        // What stands in the head is not drawn, and has one link more for a sibling.
-        if (!now || isOfHead(element)) return;
-        for (const pseudo of pseudos) {
-          const [values, newValues] = [was.values(element, pseudo), is.values(now, pseudo)];
-          for (const property of new Set([...values.keys(), ...newValues.keys()])) {
-            const said = values.get(property)?.[0] ?? null;
-            if (said && isUnknown(said)) continue;
-            const spot: Spot = { element, pseudo, state, viewport, property, said };
-            const old = comparable(said);
-            const made = comparable(newValues.get(property)?.[0] ?? null);
-            const isWanted = isAsked(old, made, spot);
-            if (old === made && isWanted) continue;
-            const told: ChangedValue = {
-              element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
-              state,
-              width,
-              property,
-              before: old,
-              after: made,
-            };
-            if (old !== made) changed.push(told);
-            if (isWanted) continue;
-            sideEffects.push(told);
-            spots.push(spot);
-          }
+  const later = cascadesOf(after);
+  cascadesOf(before).forEach(({ state, viewport, cascade: was }, at) => {
+    const is = later[at]?.cascade;
+    if (!is) return;
+    before.elements.forEach((element, index) => {
+      const now = elementsNow[index];
+      // What stands in the head is not drawn, and has one link more for a sibling.
+      if (!now || isOfHead(element)) return;
+      for (const pseudo of pseudos) {
+        const [values, newValues] = [was.values(element, pseudo), is.values(now, pseudo)];
+        for (const property of new Set([...values.keys(), ...newValues.keys()])) {
+          const said = values.get(property)?.[0] ?? null;
+          if (said && isUnknown(said)) continue;
+          const spot: Spot = { element, pseudo, state, viewport, property, said };
+          const old = comparable(said);
+          const made = comparable(newValues.get(property)?.[0] ?? null);
+          const isWanted = isAsked(old, made, spot);
+          if (old === made && isWanted) continue;
+          const told: ChangedValue = {
+            element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
+            state,
+            width: viewport.width,
+            property,
+            before: old,
+            after: made,
+          };
+          if (old !== made) changed.push(told);
+          if (isWanted) continue;
+          sideEffects.push(told);
+          spots.push(spot);
         }
-      });
-    }
+      }
+    });
+  });
   return { changed, sideEffects, spots };
 }

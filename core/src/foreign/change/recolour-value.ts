@@ -1,5 +1,6 @@
-import { tokenize, tokenTypes } from 'css-tree';
+import { tokenTypes } from 'css-tree';
 import { formatColour, parseColour, type Rgba } from '../../colour/colour.ts';
+import { tokensOf, type Token } from '../tokens.ts';
 
 /** Properties whose words are names somebody chose, never colours. */
 const OF_NAMES =
@@ -19,12 +20,6 @@ const isSameTone = (a: Rgba, b: Rgba) =>
 /** Whether two colours are the same, however they were written. */
 export const isSameColour = (a: Rgba, b: Rgba): boolean => isSameTone(a, b) && Math.abs(a.a - b.a) < 0.004;
 
-interface Token {
-  readonly type: number;
-  readonly start: number;
-  readonly end: number;
-}
-
 /** Where the function that begins at a token ends. */
 function endOfFunction(tokens: readonly Token[], index: number): number {
   let depth = 1;
@@ -38,8 +33,7 @@ function endOfFunction(tokens: readonly Token[], index: number): number {
 
 /** Writes a value with every colour in it as `replace` says; null leaves one as it is. */
 function replaceColours(property: string, value: string, replace: (colour: Rgba) => string | null): string {
-  const tokens: Token[] = [];
-  tokenize(value, (type: number, start: number, end: number) => tokens.push({ type, start, end }));
+  const tokens = tokensOf(value);
   let made = '';
   let done = 0;
   for (const [index, { type, start, end: tokenEnd }] of tokens.entries()) {

@@ -4,20 +4,14 @@ import { fail, succeed, type Result } from '../../base/result.ts';
 import type { ForeignPage, PageFiles } from '../page.ts';
 import type { Element } from 'domhandler';
 import type { Declaration, StyleRule } from '../sheet/rules.ts';
+import { findElements, type NotFound } from '../find-elements.ts';
 import { createElementSelectors } from '../element-selector.ts';
 import { lineage } from '../tree.ts';
 import { ANONYMOUS } from '../sheet/read-sheet.ts';
 import { isTaken } from '../values/is-taken.ts';
 import { withAddresses } from '../values/addresses.ts';
 import { printAddedSheet, selectorAlone, type AddedRule } from './added-sheet.ts';
-import {
-  ADDED,
-  editFiles,
-  rereadPage,
-  withAddedSheet,
-  type ChangedFiles,
-  type TextEdit,
-} from './edited-page.ts';
+import { ADDED, addingSheet, editFiles, rereadPage, valueEdit, type ChangedFiles } from './edited-page.ts';
 import type { PageChange } from './page-change.ts';
 import { prove, type Proof, type Spot } from './prove.ts';
 import { canonicalColours, recolourTones, recolourValue } from './recolour-value.ts';
@@ -32,7 +26,7 @@ export interface RecolourOptions {
   readonly inPlace: boolean;
 }
 
-export type RecolourRefusal = 'no colour' | 'no selector' | 'no element' | 'not there';
+export type RecolourRefusal = NotFound | 'no colour' | 'not there';
 
 /** A declaration that says the colour, and what it would say instead. */
 interface Found {
@@ -76,18 +70,6 @@ function findAll(
     }
   }
   return found;
-}
-
-/** The edit of one declaration in its place: what surrounds the value stays as it was written. */
-function editOf(page: ForeignPage, { declaration, value }: Found): TextEdit | null {
-  const { place } = declaration;
-  const source = page.sheets.find(({ file }) => file === place.file);
-  const written = source?.text.slice(place.start, place.end) ?? '';
-  const at = written.indexOf(declaration.value, declaration.property.length);
-  // A value that stands there in another way, with entities say, is not touched.
-  if (at === -1) return null;
-  const start = place.start + at;
-  return { place: { ...place, start, end: start + declaration.value.length }, text: value };
 }
 
 /** As they stand in the page; style attributes come last. */
@@ -171,10 +153,9 @@ export function recolour(
   if (!colour || !target) return fail('no colour');
   let inside = (_element: Element) => true;
   if (within !== null) {
-    const selected = page.matcher.select(within, page.elements);
-    if (!selected) return fail('no selector');
-    if (selected.elements.length === 0) return fail('no element');
-    const roots = new Set(selected.elements);
+    const selected = findElements(page, within);
+    if (!selected.ok) return selected;
+    const roots = new Set(selected.value.elements);
     inside = (element) => [...lineage(element)].some((around) => roots.has(around));
   }
   // What no browser takes needs no other colour.
@@ -192,7 +173,9 @@ export function recolour(
     return made === canonicalColours(property, asked) || isFromChannels;
   };
   if (inPlace) {
-    const edits = found.map((entry) => editOf(page, entry)).filter((edit) => edit !== null);
+    const edits = found
+      .map(({ declaration, value }) => valueEdit(page, declaration, value))
+      .filter((edit) => edit !== null);
     const changed = editFiles(page, edits);
     const { changed: values, sideEffects } = prove(page, rereadPage(page, files, changed), isAsked);
     return succeed({ files: changed, added: null, changed: values, sideEffects });
@@ -203,10 +186,7 @@ export function recolour(
   let proof: Proof | null = null;
   for (let round = 0; round < MOST_ROUNDS; round++) {
     added = printAddedSheet(addedRules(page, found, kept, within));
-    changed = new Map([
-      [page.source.file, withAddedSheet(page)],
-      [ADDED, added],
-    ]);
+    changed = addingSheet(page, added);
     proof = prove(page, rereadPage(page, files, changed), isAsked);
     const known = new Set(kept.map(({ declaration }) => declaration));
     const more = proof.spots

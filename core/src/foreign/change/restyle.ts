@@ -2,8 +2,9 @@ import type { Element } from 'domhandler';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { Cascade, type Candidate } from '../cascade/cascade.ts';
 import { situationOf } from '../cascade/situation.ts';
+import { findElements, type NotFound } from '../find-elements.ts';
 import type { ForeignPage, PageFiles } from '../page.ts';
-import { splitSelectors } from '../rule-text.ts';
+import { addToSelectors } from '../rule-text.ts';
 import { readDeclarations } from '../sheet/read-declarations.ts';
 import type { Declaration, StyleRule } from '../sheet/rules.ts';
 import { createSource, type Place } from '../source.ts';
@@ -13,10 +14,10 @@ import { isTaken } from '../values/is-taken.ts';
 import { physicalName } from '../values/longhands.ts';
 import { printAddedSheet } from './added-sheet.ts';
 import {
-  ADDED,
+  addingSheet,
   editFiles,
   rereadPage,
-  withAddedSheet,
+  valueEdit,
   type ChangedFiles,
   type TextEdit,
 } from './edited-page.ts';
@@ -33,7 +34,7 @@ export interface RestyleOptions {
   readonly inPlace: boolean;
 }
 
-export type RestyleRefusal = 'no selector' | 'no element' | 'no declaration';
+export type RestyleRefusal = NotFound | 'no declaration';
 
 /** One way to bring a change about. */
 interface Attempt {
@@ -59,19 +60,11 @@ const STRENGTHS: readonly ((selector: string) => string)[] = [
   (selector) => `:root:not(#_) ${selector}`,
 ];
 
-const PSEUDO_ELEMENT = /::[\w-]+(?:\([^)]*\))?$|:(?:before|after|first-line|first-letter)$/;
-
 /** The selectors to try: of the state, as weak as may be; they give way to other states only where nothing else leaves those alone. */
 function* selectorsFor(at: string, state: ProvedState): Generator<string> {
   for (const giveWay of GIVING_WAY[state])
     for (const strengthen of STRENGTHS)
-      yield splitSelectors(at)
-        .map((part) => {
-          const element = PSEUDO_ELEMENT.exec(part);
-          const head = element ? part.slice(0, element.index) : part;
-          return strengthen(`${head}${STATES[state]}${giveWay}${element ? element[0] : ''}`);
-        })
-        .join(', ');
+      yield addToSelectors(at, `${STATES[state]}${giveWay}`).map(strengthen).join(', ');
 }
 
 const ruleText = (selector: string, declarations: readonly Declaration[], important: boolean) =>
@@ -119,13 +112,9 @@ function editsOfRule(page: ForeignPage, rule: StyleRule, declarations: readonly 
   const missing: Declaration[] = [];
   for (const declaration of declarations) {
     const own = rule.declarations.findLast(({ property }) => property === declaration.property);
-    const written = own ? text.slice(own.place.start, own.place.end) : '';
-    const at = own ? written.indexOf(own.value, own.property.length) : -1;
-    if (!own || at === -1) missing.push(declaration);
-    else {
-      const start = own.place.start + at;
-      edits.push({ place: { ...own.place, start, end: start + own.value.length }, text: declaration.value });
-    }
+    const edit = own ? valueEdit(page, own, declaration.value) : null;
+    if (edit) edits.push(edit);
+    else missing.push(declaration);
   }
   const last = rule.declarations.at(-1);
   if (missing.length === 0 || !last) return edits;
@@ -176,13 +165,7 @@ function* asAdded(
   { at, state }: RestyleOptions,
   declarations: readonly Declaration[],
 ): Generator<Attempt> {
-  const withSheet = (added: string): Attempt => ({
-    files: new Map([
-      [page.source.file, withAddedSheet(page)],
-      [ADDED, added],
-    ]),
-    added,
-  });
+  const withSheet = (added: string): Attempt => ({ files: addingSheet(page, added), added });
   for (const important of [false, true])
     for (const selector of selectorsFor(at, state))
       yield withSheet(ruleText(selector, declarations, important));
@@ -200,10 +183,9 @@ export function restyle(
     ({ property, value }) => isTaken(property, value) === true,
   );
   if (declarations.length === 0) return fail('no declaration');
-  const selected = page.matcher.select(at, page.elements);
-  if (!selected) return fail('no selector');
-  if (selected.elements.length === 0) return fail('no element');
-  const { elements, pseudo } = selected;
+  const selected = findElements(page, at);
+  if (!selected.ok) return selected;
+  const { elements, pseudo } = selected.value;
   const viewport = { width: PROVED_WIDTHS[2], height: null };
   const cascades = new Map(
     elements.map((element) => [element, new Cascade(page, situationOf(element, state, viewport))]),

@@ -3,7 +3,7 @@ import { placeIn, type Source } from '../source.ts';
 import type { Declaration } from './rules.ts';
 
 /** Marks before a name that only browsers of long ago read over. */
-const HACK = /^[^\w\\-]/;
+const OLD_MARK = /^[^\w\\-]/;
 
 /** The declarations of a stretch of a source; `offset` says where the text begins in it. What is none is left out, as browsers do. */
 export function readDeclarations(source: Source, text: string, offset: number): Declaration[] {
@@ -17,7 +17,7 @@ export function readDeclarations(source: Source, text: string, offset: number): 
   if (list.type !== 'DeclarationList') return [];
   const declarations: Declaration[] = [];
   for (const node of list.children) {
-    if (node.type !== 'Declaration' || HACK.test(node.property)) continue;
+    if (node.type !== 'Declaration' || OLD_MARK.test(node.property)) continue;
     const { property, important, value, loc } = node;
     if (!loc || (important !== true && important !== false)) continue;
     const written = value.type === 'Raw' ? value.value : '';

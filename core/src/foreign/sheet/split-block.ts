@@ -1,4 +1,5 @@
-import { tokenize, tokenTypes } from 'css-tree';
+import { tokenTypes } from 'css-tree';
+import { tokensOf, type Token } from '../tokens.ts';
 
 /** A stretch of what stands in a block: declarations in a row, an at-rule, or a nested rule. Offsets of the text. */
 export type BlockPiece =
@@ -12,12 +13,6 @@ export type BlockPiece =
       /** Between the braces; null where there are none. */
       readonly body: { readonly start: number; readonly end: number } | null;
     };
-
-interface Token {
-  readonly type: number;
-  readonly start: number;
-  readonly end: number;
-}
 
 const OPENS = new Set<number>([
   tokenTypes.LeftCurlyBracket,
@@ -62,8 +57,7 @@ function findEnd(tokens: readonly Token[], from: number, isEnd: (token: Token) =
 export function splitBlock(text: string, within: 'sheet' | 'block'): BlockPiece[] {
   const isSheet = within === 'sheet';
   const blank = isSheet ? BLANK_IN_SHEET : BLANK;
-  const tokens: Token[] = [];
-  tokenize(text, (type: number, start: number, end: number) => tokens.push({ type, start, end }));
+  const tokens = tokensOf(text);
   const pieces: BlockPiece[] = [];
   const addDeclaration = (start: number, end: number) => {
     const last = pieces.at(-1);

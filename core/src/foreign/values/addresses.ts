@@ -11,6 +11,10 @@ function wayBetween(from: string, to: string): string {
   return [...start.slice(shared).map(() => '..'), ...end.slice(shared), ''].join('/');
 }
 
+/** The addresses in a text of CSS. */
+export const addressesIn = (text: string): readonly string[] =>
+  [...text.matchAll(URL_OF)].map(([, double, single, bare]) => double ?? single ?? bare ?? '');
+
 const holdsAddress = (value: string) => /url\(/i.test(value);
 
 /** Writes every address in a value that depends on where it stands as `write` says. */

@@ -1,13 +1,8 @@
-import { tokenize, tokenTypes } from 'css-tree';
+import { tokenTypes } from 'css-tree';
+import { tokensOf, type Token } from '../tokens.ts';
 
 /** The most characters a value may come to once everything is put in: names that hold one another grow without end. */
 const MOST = 100_000;
-
-interface Token {
-  readonly type: number;
-  readonly start: number;
-  readonly end: number;
-}
 
 const OPENS = new Set<number>([
   tokenTypes.Function,
@@ -28,8 +23,7 @@ const CLOSES = new Set<number>([
  */
 export function substitute(text: string, valueOf: (name: string) => string | null): string | null {
   if (!/var\(/i.test(text)) return text;
-  const tokens: Token[] = [];
-  tokenize(text, (type: number, start: number, end: number) => tokens.push({ type, start, end }));
+  const tokens = tokensOf(text);
   let made = '';
   for (let index = 0; index < tokens.length; index++) {
     const token = tokens[index] as Token;
