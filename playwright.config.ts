@@ -20,7 +20,9 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   // Generous: a busy machine is slow (five times was seen), not wrong.
-  timeout: 900_000,
+  timeout: 360_000,
+  // A fault that many tests share is told after some of them.
+  maxFailures: 6,
   expect: { timeout: 90_000 },
   reporter: [['list']],
   forbidOnly: true,

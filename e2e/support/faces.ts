@@ -14,6 +14,8 @@ export async function facesLoaded(page: Page): Promise<void> {
   await page.evaluate(async () => {
     await Promise.all([...document.fonts].map((face) => face.load().catch(() => null)));
     await document.fonts.ready;
+    // Where scripting is switched off no picture is ever told of.
+    if (matchMedia('(scripting: none)').matches) return;
     for (let picture = 0; picture < 2; picture++)
       await new Promise((resolve) => requestAnimationFrame(resolve));
   });
