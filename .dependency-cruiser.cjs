@@ -100,20 +100,27 @@ module.exports = {
     {
       name: 'one-door-into-core',
       severity: 'error',
-      from: { path: '^(web|server|cli)/' },
+      from: { path: '^(web|server|cli|fetching)/' },
       to: { path: '^core/src/', pathNot: '^core/src/index\\.ts$' },
     },
     {
       name: 'web-and-server-apart',
       severity: 'error',
       from: { path: '^web/' },
-      to: { path: '^(server|cli)/' },
+      to: { path: '^(server|cli|fetching)/' },
     },
     {
       name: 'server-and-web-apart',
       severity: 'error',
       from: { path: '^(server|cli)/' },
       to: { path: '^web/' },
+    },
+    {
+      name: 'fetching-below',
+      severity: 'error',
+      comment: 'fetching knows neither the server nor the command line',
+      from: { path: '^fetching/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^(server|cli|web)/' },
     },
     {
       name: 'nothing-missing',

@@ -45,7 +45,7 @@ export default defineConfig(
   },
   { files: ['**/*.{ts,tsx}'], extends: [ts.configs.strict, ts.configs.stylistic] },
   {
-    files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
+    files: ['core/src/**/*.ts', 'fetching/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
     extends: [ts.configs.strictTypeChecked],
     languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
     plugins: { own: ownRules },
@@ -67,7 +67,7 @@ export default defineConfig(
     },
   },
   {
-    files: ['core/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
+    files: ['core/src/**/*.ts', 'fetching/src/**/*.ts', 'server/src/**/*.ts', 'cli/src/**/*.ts'],
     rules: {
       '@typescript-eslint/restrict-template-expressions': ['error', { allowNumber: true }],
       // Code points are meant where strings are spread.

@@ -1,6 +1,6 @@
 /** Unit tests stand beside the code; ES modules run as they are. */
 export default {
-  roots: ['<rootDir>/core', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/web'],
+  roots: ['<rootDir>/core', '<rootDir>/fetching', '<rootDir>/server', '<rootDir>/cli', '<rootDir>/web'],
   testMatch: ['**/*.test.ts', '**/*.test.tsx'],
   testPathIgnorePatterns: ['/node_modules/', '/dist/'],
   extensionsToTreatAsEsm: ['.ts', '.tsx'],

@@ -8,6 +8,8 @@ import {
   rmSync,
   writeFileSync,
 } from 'node:fs';
+import { createServer } from 'node:http';
+import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
@@ -317,11 +319,39 @@ describe('hamaca rules', () => {
     expect((await run('rules', at, '--at', 'a')).printed).toContain('color: red');
   });
 
+  test('fetches a page by its address, from private hosts only where they are named', async () => {
+    const root = website();
+    const server = createServer((request, response) => {
+      const path = join(root, (request.url ?? '').replace(/\/$/, '/index.html'));
+      if (existsSync(path)) response.end(readFileSync(path));
+      else response.writeHead(404).end();
+    });
+    await new Promise<void>((resolve) => server.listen(0, '127.0.0.1', resolve));
+    const host = `127.0.0.1:${(server.address() as AddressInfo).port}`;
+    const refused = await run('rules', `http://${host}/`, '--at', 'a');
+    expect([refused.code, refused.printed]).toEqual([1, '']);
+    expect(refused.warned).toContain('HAMACA_FETCH_HOSTS');
+    process.env['HAMACA_FETCH_HOSTS'] = host;
+    try {
+      const told = valuesIn((await run('rules', `http://${host}/`, '--at', 'nav a', '--json')).printed);
+      expect(told[0]?.properties).toMatchObject([{ name: 'color', value: 'red', file: 'css/a.css' }]);
+      const out = join(folder, 'fetched');
+      const ask = ['recolour', `http://${host}/deep/page.html`, '--from', 'red', '--to', '#063'];
+      expect((await run(...ask, '--out', out)).code).toBe(0);
+      expect(readdirSync(out, { recursive: true }).map(String).sort()).toEqual(
+        ['added.css', 'css', 'css/a.css', 'deep', 'deep/page.html', 'report.json'].sort(),
+      );
+      expect((await run('rules', `http://${host}/none`, '--at', 'a')).warned).toContain('404');
+    } finally {
+      delete process.env['HAMACA_FETCH_HOSTS'];
+      server.close();
+    }
+  });
+
   test('says what cannot be done', async () => {
     const root = website();
     expect(await run('rules', root, '--at', 'a:bogus')).toMatchObject({ code: 1, printed: '' });
     expect((await run('rules', root, '--at', 'video')).warned).toContain('nothing in');
-    expect((await run('rules', 'https://site.example/', '--at', 'a')).warned).toContain('save the page');
     expect((await run('rules', mkdtempSync(join(folder, 'empty-')), '--at', 'a')).warned).toContain(
       'has no page',
     );

@@ -29,8 +29,9 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
   hamaca rules PAGE --at SELECTOR [--state hover|focus|current|pressed] [--width 1280] [--json]
       Says which rules decide how the elements look that SELECTOR finds: every property that
       author rules or a style attribute set, with the value that wins, where it stands, and
-      what it overrides. PAGE is an HTML file, a folder with an index, or a zip. Nothing of it
-      is run or fetched. With --json: [{"element", "properties": [{"name", "value", "file",
+      what it overrides. PAGE is an HTML file, a folder with an index, a zip, or an address. Of
+      an address the page and the files it names are fetched, private hosts only where the
+      environment names them (HAMACA_FETCH_HOSTS); nothing is run. With --json: [{"element", "properties": [{"name", "value", "file",
       "line", "column", "selector", "conditions", "layer", "important", "certain",
       "overridden": [ … ]}]}], elements in document order. "element" finds exactly this one;
       "name" is a longhand; in "value" custom properties are put in; "selector" is null for a
@@ -75,8 +76,13 @@ export const ERRORS = {
   tooLarge: (file: string) => `hamaca: ${file} is larger than 32 MB; that is more than is read.\n`,
   noPage: (file: string) => `hamaca: ${file} has no page: neither an index nor one HTML file alone.\n`,
   notZip: (file: string, reason: string) => `hamaca: ${file} cannot be unpacked: ${reason}.\n`,
-  noAddress: (address: string) =>
-    `hamaca: ${address} is an address; save the page and give the file or folder.\n`,
+  notFetched: (address: string, reason: string) =>
+    `hamaca: ${address} could not be fetched: ${reason}.\n${
+      reason.includes('private')
+        ? 'To allow it, name its host in HAMACA_FETCH_HOSTS, such as localhost:8080.\n'
+        : ''
+    }`,
+  fileMissing: (file: string) => `hamaca: left out: ${file}.\n`,
   noColour: (from: string, to: string) => `hamaca: "${from}" or "${to}" is no CSS colour.\n`,
   colourNotThere: (colour: string, file: string) =>
     `hamaca: no rule that reaches anything in ${file} says ${colour}. Nothing was written.\n`,

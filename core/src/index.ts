@@ -291,6 +291,8 @@ export { ADDED } from './foreign/change/edited-page.ts';
 export { type ChangedValue } from './foreign/change/prove.ts';
 export { recolour, type RecolourOptions, type RecolourRefusal } from './foreign/change/recolour.ts';
 export { usedFiles } from './foreign/used-files.ts';
+export { addressOf, isElsewhere, pathOnDisk } from './foreign/paths.ts';
+export { bytesOfText, textOfBytes } from './foreign/text-bytes.ts';
 export { canonicalColours } from './foreign/change/recolour-value.ts';
 export type { PageChange } from './foreign/change/page-change.ts';
 export { restyle, type RestyleOptions, type RestyleRefusal } from './foreign/change/restyle.ts';

@@ -52,5 +52,5 @@ const buildInterface = () =>
 /** Builds interface and server where their sources changed. */
 export async function ensureBuilt() {
   await ensure('interface', 'web/dist', ['web', 'core/src'], buildInterface);
-  await ensure('server', 'server/dist', ['server/src', 'core/src', 'fonts'], buildServer);
+  await ensure('server', 'server/dist', ['server/src', 'fetching/src', 'core/src', 'fonts'], buildServer);
 }

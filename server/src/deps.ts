@@ -1,7 +1,7 @@
 import type { Access } from './access/access.ts';
 import type { Logger } from 'pino';
 import type { Compute } from './compute/tasks.ts';
-import type { FetchWorld } from './fetching/fetch-page.ts';
+import type { FetchWorld } from '@hamaca/fetching';
 import type { Database } from './store/database.ts';
 
 /** The world as the server is given it. */

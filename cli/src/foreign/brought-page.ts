@@ -1,6 +1,17 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
 import { basename, dirname, join, relative, resolve, sep } from 'node:path';
-import { fail, isZip, succeed, unpackZip, upwards, type PageFiles, type Result } from '@hamaca/core';
+import {
+  fail,
+  isZip,
+  isElsewhere,
+  succeed,
+  textOfBytes,
+  unpackZip,
+  upwards,
+  type PageFiles,
+  type Result,
+} from '@hamaca/core';
+import { fetchWithFiles, FetchRefused, worldFrom, type Fetching } from '@hamaca/fetching';
 import { ERRORS } from '../words.ts';
 
 /** A page that was brought along, with the files beside it. */
@@ -13,22 +24,12 @@ export interface BroughtPage {
   readonly bytes: (path: string) => Uint8Array | null;
   /** The paths of all files that belong to it. */
   readonly paths: () => readonly string[];
+  /** What it names and could not be had, in words. */
+  readonly missing: readonly string[];
 }
 
 /** Bounds on what is read of one page. */
 const MOST = { file: 32 * 1024 * 1024, files: 20_000, upwards: 4 } as const;
-
-/**
- * Every byte keeps its place: UTF-8 with its mark where it is that, else each byte as one character, so that what is not
- * touched is written back as it was. Selectors and values are ASCII in every encoding that pages are written in.
- */
-export function textOf(bytes: Uint8Array): string {
-  try {
-    return new TextDecoder('utf-8', { fatal: true, ignoreBOM: true }).decode(bytes);
-  } catch {
-    return Buffer.from(bytes).toString('latin1');
-  }
-}
 
 const isPage = (path: string) => /\.x?html?$/i.test(path);
 const isHidden = (path: string) =>
@@ -47,6 +48,7 @@ function fromBytes(
   path: string,
   bytes: (path: string) => Uint8Array | null,
   paths: () => readonly string[],
+  { origin = null, missing = [] }: { origin?: string | null; missing?: readonly string[] } = {},
 ): Result<BroughtPage, string> {
   const page = bytes(path);
   if (!page) return fail(ERRORS.noPage(path));
@@ -55,11 +57,11 @@ function fromBytes(
     const known = texts.get(of);
     if (known !== undefined) return known;
     const found = bytes(of);
-    const made = found ? textOf(found) : null;
+    const made = found ? textOfBytes(found) : null;
     texts.set(of, made);
     return made;
   };
-  return succeed({ files: { text }, path, html: textOf(page), bytes, paths });
+  return succeed({ files: { text, origin }, path, html: textOfBytes(page), bytes, paths, missing });
 }
 
 function fromFolder(root: string, path: string | null): Result<BroughtPage, string> {
@@ -80,9 +82,28 @@ function fromFolder(root: string, path: string | null): Result<BroughtPage, stri
   return start === null ? fail(ERRORS.noPage(root)) : fromBytes(start, bytes, paths);
 }
 
-/** Reads a page from a file, a folder with an index, or a zip. Of a file alone, only what it links to belongs to it. */
-export function bringPage(from: string): Result<BroughtPage, string> {
-  if (/^[a-z][a-z\d+.-]+:\/\//i.test(from)) return fail(ERRORS.noAddress(from));
+async function fromAddress(address: string, what: Fetching): Promise<Result<BroughtPage, string>> {
+  try {
+    const { origin, path, files, missing } = await fetchWithFiles(address, worldFrom(process.env), { what });
+    const paths = [...files.keys()].filter((of) => !isElsewhere(of));
+    return fromBytes(
+      path,
+      (of) => files.get(of) ?? null,
+      () => paths,
+      { origin, missing },
+    );
+  } catch (error) {
+    if (!(error instanceof FetchRefused)) throw error;
+    return fail(ERRORS.notFetched(address, error.message));
+  }
+}
+
+/** Reads a page from an address, a file, a folder with an index, or a zip. Of a file alone, only what it links to belongs to it. */
+export async function bringPage(from: string, what: Fetching): Promise<Result<BroughtPage, string>> {
+  return /^[a-z][a-z\d+.-]+:\/\//i.test(from) ? fromAddress(from, what) : fromDisk(from);
+}
+
+function fromDisk(from: string): Result<BroughtPage, string> {
   try {
     const stats = statSync(from);
     if (stats.isDirectory()) return fromFolder(from, null);
@@ -102,7 +123,7 @@ export function bringPage(from: string): Result<BroughtPage, string> {
       );
     }
     // Stylesheets often lie in a folder beside the page's own: the root is as far up as its links lead.
-    const ups = Math.min(MOST.upwards, upwards(textOf(bytes)));
+    const ups = Math.min(MOST.upwards, upwards(textOfBytes(bytes)));
     const full = resolve(from);
     let root = dirname(full);
     for (let up = 0; up < ups; up++) root = dirname(root);

@@ -37,16 +37,17 @@ function changeInWords({ changed, sideEffects, files }: PageChange): string {
  * Changes a page and writes it as it would be, with a report; answers the exit code, 1 where anything changes that was not asked for.
  * `reasons` says each refusal in words.
  */
-export function changePage<Refusal extends string>(
+export async function changePage<Refusal extends string>(
   from: string,
   change: (page: ForeignPage, files: PageFiles) => Result<PageChange, Refusal>,
   reasons: Readonly<Record<Refusal, string>>,
   { out, json }: Delivery,
   output: Output,
-): number {
-  const brought = bringPage(from);
+): Promise<number> {
+  const brought = await bringPage(from, 'all');
   if (!brought.ok) return output.refuse(brought.error);
-  const { files, path, html } = brought.value;
+  const { files, path, html, missing } = brought.value;
+  for (const file of missing) output.warn(ERRORS.fileMissing(file));
   const page = readForeignPage(files, path, html);
   const made = change(page, files);
   if (!made.ok) return output.refuse(reasons[made.error]);

@@ -4,12 +4,12 @@ import { ERRORS } from '../words.ts';
 import { changePage, type Delivery } from './change-page.ts';
 
 /** `hamaca recolour`: another colour for one wherever a page's rules say it. */
-export function runRecolour(
+export async function runRecolour(
   from: string,
   options: RecolourOptions,
   delivery: Delivery,
   output: Output,
-): number {
+): Promise<number> {
   const selector = options.within ?? '';
   const reasons = {
     'no colour': ERRORS.noColour(options.from, options.to),

@@ -8,12 +8,12 @@ export const isProvedState = (text: string): text is ProvedState =>
   (PROVED_STATES as readonly string[]).includes(text);
 
 /** `hamaca restyle`: elements of a page look otherwise, in one state. */
-export function runRestyle(
+export async function runRestyle(
   from: string,
   options: RestyleOptions,
   delivery: Delivery,
   output: Output,
-): number {
+): Promise<number> {
   const reasons = {
     'no selector': ERRORS.noSelector(options.at),
     'no element': ERRORS.noElement(options.at, from),

@@ -41,10 +41,15 @@ function sentence({ element, properties }: ToldElement): string {
 }
 
 /** `hamaca rules`: which rules decide how the elements look that a selector finds. */
-export function runRules(from: string, { at, state, width, json }: RulesOptions, output: Output): number {
-  const brought = bringPage(from);
+export async function runRules(
+  from: string,
+  { at, state, width, json }: RulesOptions,
+  output: Output,
+): Promise<number> {
+  const brought = await bringPage(from, 'stylesheets');
   if (!brought.ok) return output.refuse(brought.error);
-  const { files, path, html } = brought.value;
+  const { files, path, html, missing } = brought.value;
+  for (const file of missing) output.warn(ERRORS.fileMissing(file));
   const page = readForeignPage(files, path, html);
   for (const { place: of, text } of page.rules.notes)
     output.warn(of ? `${of.file}:${of.line}: ${text}\n` : `${text}\n`);

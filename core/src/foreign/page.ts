@@ -13,11 +13,15 @@ import { isElement } from './tree.ts';
 export interface PageFiles {
   /** A text by its path, with `/` between folders; null where there is none. */
   readonly text: (path: string) => string | null;
+  /** Where the page came from on the web, such as `https://site.example`; nothing where its files came from a disk. */
+  readonly origin?: string | null;
 }
 
 /** A page that exists already, with everything its stylesheets say. */
 export interface ForeignPage {
   readonly source: Source;
+  /** Where it came from on the web; null where its files came from a disk. */
+  readonly origin: string | null;
   readonly document: Document;
   /** In the order of the document; what lies in a template is not of the page. */
   readonly elements: readonly Element[];
@@ -54,11 +58,12 @@ function attributeStart({ sourceCodeLocation }: Element, name: string): number {
 }
 
 /** What addresses of a page relate to: a `base` says so, else the page itself. One that lies elsewhere has no files here. */
-function baseOf(elements: readonly Element[], path: string): string {
+function baseOf(elements: readonly Element[], path: string, origin: string | null): string {
   const said = elements.find(({ name, attribs }) => name === 'base' && 'href' in attribs)?.attribs['href'];
   if (said === undefined) return path;
-  const at = pathFrom(said, path);
+  const at = pathFrom(said, path, origin);
   if (at === null) return ELSEWHERE;
+  if (origin !== null) return at;
   return said.trim().endsWith('/') && at !== '' ? `${at}/index` : at;
 }
 
@@ -82,10 +87,11 @@ export function readForeignPage(files: PageFiles, path: string, html: string): F
   });
   const elements: Element[] = [];
   collect(document.children, elements);
-  const base = baseOf(elements, path);
+  const origin = files.origin ?? null;
+  const base = baseOf(elements, path, origin);
   const sheets = new Map<string, Source>();
   const find = (address: string, from: string): Source | null => {
-    const at = pathFrom(address, from === path ? base : from);
+    const at = pathFrom(address, from === path ? base : from, origin);
     if (at === null) return null;
     const known = sheets.get(at);
     if (known) return known;
@@ -113,6 +119,7 @@ export function readForeignPage(files: PageFiles, path: string, html: string): F
   const inline = new Map<Element, readonly Declaration[]>();
   return {
     source,
+    origin,
     document,
     elements,
     rules,

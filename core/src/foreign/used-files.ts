@@ -9,7 +9,7 @@ export function usedFiles(page: ForeignPage): readonly string[] {
   const { file } = page.source;
   const paths = new Set<string>(page.sheets.map((sheet) => sheet.file));
   const take = (address: string | undefined, from: string) => {
-    const path = address === undefined ? null : pathFrom(address, from);
+    const path = address === undefined ? null : pathFrom(address, from, page.origin);
     if (path !== null && path !== '') paths.add(path);
   };
   for (const { name, attribs } of page.elements) {

@@ -1,5 +1,5 @@
 import type { FetchedLink } from '@hamaca/core';
-import { fetchPage, FetchRefused, type FetchWorld } from './fetch-page.ts';
+import { fetchPage, FetchRefused, type FetchWorld } from '@hamaca/fetching';
 
 /** Bounds on one round of checks: addresses, at a time, per second, and in all. */
 export const CHECK_LIMITS = {

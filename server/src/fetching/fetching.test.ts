@@ -3,9 +3,8 @@ import type { AddressInfo } from 'node:net';
 import { afterAll, beforeAll, describe, expect, test } from '@jest/globals';
 import { readSitemap, sitemapPages, unpackGzip, type FetchedLink } from '@hamaca/core';
 import { startStandIn } from '../stand-in.ts';
-import { isPrivateAddress } from './addresses.ts';
 import { CHECK_LIMITS, checkAddresses } from './check-addresses.ts';
-import { fetchPage, FETCH_LIMITS, type FetchWorld } from './fetch-page.ts';
+import { fetchPage, FETCH_LIMITS, isPrivateAddress, type FetchWorld } from '@hamaca/fetching';
 
 let standIn: Awaited<ReturnType<typeof startStandIn>>;
 let world: FetchWorld;

@@ -4,7 +4,7 @@ import { array, object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { CHECK_LIMITS, checkAddresses } from '../fetching/check-addresses.ts';
-import { fetchPage, FETCH_LIMITS, FetchRefused } from '../fetching/fetch-page.ts';
+import { fetchPage, FETCH_LIMITS, FetchRefused } from '@hamaca/fetching';
 import { PROBLEMS } from '../problem.ts';
 
 const address = () => string().strict().required().max(FETCH_LIMITS.address);

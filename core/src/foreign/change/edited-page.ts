@@ -82,7 +82,7 @@ export const addingSheet = (page: ForeignPage, css: string): ChangedFiles =>
 export function rereadPage(page: ForeignPage, files: PageFiles, changed: ChangedFiles): ForeignPage {
   const { file, text } = page.source;
   return readForeignPage(
-    { text: (path) => changed.get(path) ?? files.text(path) },
+    { ...files, text: (path) => changed.get(path) ?? files.text(path) },
     file,
     changed.get(file) ?? text,
   );

@@ -1,4 +1,4 @@
-import { pathFrom } from '../paths.ts';
+import { isElsewhere, pathFrom, pathOnWeb } from '../paths.ts';
 
 const URL_OF = /\burl\(\s*(?:"([^"]*)"|'([^']*)'|([^"')\s]*))\s*\)/gi;
 
@@ -17,25 +17,37 @@ export const addressesIn = (text: string): readonly string[] =>
 
 const holdsAddress = (value: string) => /url\(/i.test(value);
 
+/** Those that mean the same in every file: they begin elsewhere or at the root, or name a part of a drawing. */
+const SAME_EVERYWHERE = /^(?:[a-z][a-z\d+.-]*:|\/|#)/i;
+
 /** Writes every address in a value that depends on where it stands as `write` says. */
-function replaceAddresses(value: string, write: (address: string) => string): string {
+function replaceAddresses(
+  value: string,
+  write: (address: string) => string,
+  kept: RegExp = SAME_EVERYWHERE,
+): string {
   return value.replace(URL_OF, (whole, double?: string, single?: string, bare?: string) => {
     const address = double ?? single ?? bare ?? '';
-    // Those that begin elsewhere, or name a part of a drawing, mean the same everywhere.
-    if (address === '' || /^(?:[a-z][a-z\d+.-]*:|\/|#)/i.test(address)) return whole;
+    if (address === '' || kept.test(address)) return whole;
     return `url("${write(address).replaceAll('"', '%22')}")`;
   });
 }
 
+/** Writes the addresses in a value of a stylesheet on another host whole. */
+const fromElsewhere = (value: string, file: string): string =>
+  replaceAddresses(value, (address) => pathOnWeb(address, file, '') ?? address, /^(?:[a-z][a-z\d+.-]*:|#)/i);
+
 /** Writes the addresses in a value that stands in one file as another file would have to. */
 export function withAddresses(value: string, file: string, reader: string): string {
   if (!holdsAddress(value)) return value;
+  if (isElsewhere(file)) return fromElsewhere(value, file);
   const way = wayBetween(reader, file);
   return way === '' ? value : replaceAddresses(value, (address) => way + address);
 }
 
 /** Writes the addresses in a value by their paths from the root of the page's files, so that values of several files can be compared. */
-export const withRootAddresses = (value: string, file: string): string =>
-  holdsAddress(value)
-    ? replaceAddresses(value, (address) => `/${pathFrom(address, file) ?? address}`)
-    : value;
+export function withRootAddresses(value: string, file: string): string {
+  if (!holdsAddress(value)) return value;
+  if (isElsewhere(file)) return fromElsewhere(value, file);
+  return replaceAddresses(value, (address) => `/${pathFrom(address, file) ?? address}`);
+}

@@ -2,7 +2,7 @@ import { lookup as lookupName } from 'node:dns';
 import { request as requestHttp, type IncomingMessage } from 'node:http';
 import { request as requestHttps } from 'node:https';
 import { isIP, type LookupFunction } from 'node:net';
-import { isPrivateAddress } from './addresses.ts';
+import { isPrivateAddress } from './private-addresses.ts';
 
 /** Bounds on one fetch. */
 export const FETCH_LIMITS = {
@@ -26,6 +26,8 @@ export interface FetchOptions {
   readonly method?: 'GET' | 'HEAD';
   readonly signal?: AbortSignal;
   readonly milliseconds?: number;
+  /** The most that is taken of its body. */
+  readonly bytes?: number;
 }
 
 export interface Fetched {
@@ -119,14 +121,14 @@ function open(
   });
 }
 
-async function readBody(response: IncomingMessage): Promise<Uint8Array> {
+async function readBody(response: IncomingMessage, most: number): Promise<Uint8Array> {
   const chunks: Uint8Array[] = [];
   let size = 0;
   for await (const chunk of response as AsyncIterable<Uint8Array>) {
     size += chunk.byteLength;
-    if (size > FETCH_LIMITS.bytes) {
+    if (size > most) {
       response.destroy();
-      throw new FetchRefused(`it is larger than ${FETCH_LIMITS.bytes / 1024 / 1024} MB`);
+      throw new FetchRefused(`it is larger than ${Math.round((most / 1024 / 1024) * 10) / 10} MB`);
     }
     chunks.push(chunk);
   }
@@ -159,7 +161,12 @@ function wordsOf(error: unknown, timedOut: boolean): string {
 export async function fetchPage(
   address: string,
   world: FetchWorld,
-  { method = 'GET', signal, milliseconds = FETCH_LIMITS.milliseconds }: FetchOptions = {},
+  {
+    method = 'GET',
+    signal,
+    milliseconds = FETCH_LIMITS.milliseconds,
+    bytes: most = FETCH_LIMITS.bytes,
+  }: FetchOptions = {},
 ): Promise<Fetched> {
   const timeout = AbortSignal.timeout(milliseconds);
   const bounded = signal ? AbortSignal.any([signal, timeout]) : timeout;
@@ -176,7 +183,7 @@ export async function fetchPage(
         url = readAddress(new URL(location, url).href);
         continue;
       }
-      const bytes = method === 'HEAD' ? new Uint8Array() : await readBody(response);
+      const bytes = method === 'HEAD' ? new Uint8Array() : await readBody(response, most);
       return {
         url: address,
         finalUrl: url.href,
