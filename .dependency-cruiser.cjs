@@ -34,7 +34,7 @@ const below = {
   output: [...floor, 'kinds', 'resolve', 'links', 'layout'],
   check: [...floor, 'kinds', 'resolve', 'links', 'edit', 'layout', 'advice', 'output'],
   formats: [...floor, 'kinds', 'load', 'resolve', 'links', 'edit', 'layout', 'output'],
-  foreign: ['base', 'colour', 'print'],
+  foreign: ['base', 'colour', 'print', 'kinds/behaviours'],
   starters: [...floor, 'kinds', 'migrate', 'edit', 'layout', 'advice'],
 };
 

@@ -430,6 +430,60 @@ describe('hamaca recolour', () => {
   });
 });
 
+describe('hamaca stay', () => {
+  const page = () =>
+    file(
+      'stays.html',
+      '<style>header { background: #fff } html, body { overflow-x: hidden }</style><div class="top"><header><a>1</a></header></div><main><p>2<p>3<p>4</main>',
+    );
+  test('says what prevented it, takes the ways out, and writes the page with what it needs', async () => {
+    const out = join(folder, 'stays');
+    const { code, printed, warned } = await run(
+      ...[
+        'stay',
+        page(),
+        '--at',
+        'header',
+        '--appears-after',
+        '300',
+        '--scrolled',
+        'color: red',
+        '--out',
+        out,
+      ],
+    );
+    expect([code, warned]).toEqual([0, '']);
+    expect(printed).toContain('prevented: .top is as tall as the header alone');
+    expect(printed).toContain('(stays.html:1)\n  done: body cuts with overflow: clip');
+    expect(readdirSync(out).sort()).toEqual(['added.css', 'added.js', 'report.json', 'stays.html']);
+    expect(readFileSync(join(out, 'added.css'), 'utf8')).toContain('--hm-after: 300px;');
+    const report = JSON.parse(readFileSync(join(out, 'report.json'), 'utf8')) as object;
+    expect(report).toMatchObject({
+      sideEffects: [],
+      obstacles: [
+        { kind: 'short box', element: '.top' },
+        { kind: 'clipped box', line: 1 },
+      ],
+    });
+  });
+  test('ends with 1 where there is no way out, and refuses what it does not understand', async () => {
+    const out = join(folder, 'hangs');
+    const hangs = await run('stay', page(), '--at', 'header', '--hangs', '--out', out, '--json');
+    expect([hangs.code, JSON.parse(hangs.printed)]).toMatchObject([
+      1,
+      { obstacles: [{ kind: 'slips beneath', ways: [] }] },
+    ]);
+    const room = await run('stay', page(), '--at', 'header', '--hangs', '--height', '60', '--out', out);
+    expect([room.code, readdirSync(out).includes('added.css')]).toEqual([0, true]);
+    const ask = (...more: string[]) => run('stay', page(), '--at', 'header', '--out', out, ...more);
+    expect((await ask('--hides', '--appears-after', '3')).code).toBe(2);
+    expect((await ask('--comes', 'somehow')).code).toBe(2);
+    expect((await ask('--height', 'tall')).code).toBe(2);
+    expect((await ask('--scrolled-logo', 'height: 1px')).warned).toContain('no picture');
+    expect((await ask('--above', '900', '--below', '800')).warned).toContain('smaller width');
+  });
+});
+
 describe('hamaca restyle', () => {
   test('adds or edits what makes a state look so', async () => {
     const page = file('styled.html', '<style>nav a { color: red }</style><nav><a>1</a></nav><a>2</a>');

@@ -14,6 +14,7 @@ import {
 import { isForeignState, runRules } from './foreign/rules.ts';
 import { runRecolour } from './foreign/recolour.ts';
 import { isProvedState, runRestyle } from './foreign/restyle.ts';
+import { isComing, runStay } from './foreign/stay.ts';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
 import { ERRORS, HELP } from './words.ts';
@@ -33,10 +34,22 @@ const OPTIONS = {
   within: { type: 'string' },
   set: { type: 'string' },
   'in-place': { type: 'boolean' },
+  hides: { type: 'boolean' },
+  hangs: { type: 'boolean' },
+  'appears-after': { type: 'string' },
+  scrolled: { type: 'string' },
+  'scrolled-logo': { type: 'string' },
+  comes: { type: 'string' },
+  above: { type: 'string' },
+  below: { type: 'string' },
+  height: { type: 'string' },
 } as const;
 
-/** A window's width in px. */
-const WIDTH = /^[1-9]\d{0,4}$/;
+/** A length in px that can be given, such as a window's width. */
+const PX = /^[1-9]\d{0,4}$/;
+
+/** A length in px; null where none was given. */
+const pxOf = (text: string | undefined) => (text === undefined ? null : Number(text));
 
 function readArguments(args: readonly string[]) {
   try {
@@ -91,7 +104,7 @@ export async function main(args: readonly string[], output: Output = terminalOut
     const { at, state = 'rest', width = '1280' } = values;
     if (file === undefined || at === undefined) return misuse('rules needs a page and --at SELECTOR');
     if (!isForeignState(state)) return misuse(`--state is one of ${FOREIGN_STATES.join(', ')}`);
-    if (!WIDTH.test(width)) return misuse('--width is a number of px');
+    if (!PX.test(width)) return misuse('--width is a number of px');
     return runRules(file, { at, state, width: Number(width), json: values.json === true }, output);
   }
   if (command === 'restyle') {
@@ -108,6 +121,30 @@ export async function main(args: readonly string[], output: Output = terminalOut
       return misuse('recolour needs a page, --from COLOUR, --to COLOUR and --out DIR');
     const inPlace = values['in-place'] === true;
     return runRecolour(file, { from, to, within, inPlace }, { out, json: values.json === true }, output);
+  }
+  if (command === 'stay') {
+    const { at, out, hides = false, hangs = false, comes = 'slides', scrolled = null } = values;
+    if (file === undefined || at === undefined || out === undefined)
+      return misuse('stay needs a page, --at SELECTOR and --out DIR');
+    for (const name of ['appears-after', 'above', 'below', 'height'] as const)
+      if (values[name] !== undefined && !PX.test(values[name])) return misuse(`--${name} is a number of px`);
+    const after = pxOf(values['appears-after']);
+    if (hides && after !== null) return misuse('--hides and --appears-after cannot both be');
+    const coming = comes.replace('-', ' ');
+    if (!isComing(coming)) return misuse('--comes is one of slides, fades, at-once');
+    const staying = hides ? ({ kind: 'hides' } as const) : ({ kind: 'on top' } as const);
+    const options = {
+      at,
+      sticking: after === null ? staying : ({ kind: 'appears', after } as const),
+      coming,
+      widths: { from: pxOf(values.above), below: pxOf(values.below) },
+      scrolled,
+      scrolledLogo: values['scrolled-logo'] ?? null,
+      height: pxOf(values.height),
+      hangs,
+      ways: {},
+    };
+    return runStay(file, options, { out, json: values.json === true }, output);
   }
   if (command === 'links') {
     if (file === undefined) return misuse('links needs a file');

@@ -52,6 +52,20 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       "property", "before", "after"}], "sideEffects": [same form]}. With --json that is printed,
       too. Exit code 1 where anything changes that was not asked for.
 
+  hamaca stay PAGE --at SELECTOR [--hides | --appears-after PX] [--scrolled 'background: #fff']
+              [--scrolled-logo 'height: 32px'] [--comes slides|fades|at-once] [--above PX] [--below PX]
+              [--height PX] [--hangs] --out DIR [--json]
+      Makes a header stay in the window while the page scrolls; says what prevents it (a box
+      around it that clips, scrolls, ends too soon or is stacked too low, a missing fill, links
+      that would lead beneath it) and takes the way out. With --hides it leaves on the way down
+      and comes back on the way up; with --appears-after it comes back after a distance.
+      --scrolled and --scrolled-logo say how it looks once the page is scrolled, --above and
+      --below at which widths it stays. --height says how high it is, which only layout knows;
+      --hangs takes it out of the page's flow. Writes the page with added.css, and added.js
+      where a script is needed. The report is as with recolour, with "obstacles": [{"kind",
+      "element", "text", "file", "line", "column", "ways": [{"id", "text", "taken"}]}]. Exit
+      code 1 also where there is no way out.
+
   hamaca schema
       Prints the JSON Schema (2020-12) of a site file.
 
@@ -87,6 +101,8 @@ export const ERRORS = {
   colourNotThere: (colour: string, file: string) =>
     `hamaca: no rule that reaches anything in ${file} says ${colour}. Nothing was written.\n`,
   noDeclaration: (text: string) => `hamaca: "${text}" has no declaration that a browser takes.\n`,
+  noLogo: (selector: string) => `hamaca: "${selector}" has no picture that could be its logo.\n`,
+  noWidth: 'hamaca: --above is a smaller width than --below.\n',
   noSelector: (selector: string) => `hamaca: "${selector}" is no selector.\n`,
   noElement: (selector: string, file: string) => `hamaca: nothing in ${file} is found by "${selector}".\n`,
   usage: (reason: string) => `hamaca: ${reason}\nSee hamaca --help.\n`,

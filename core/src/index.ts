@@ -290,6 +290,14 @@ export {
 export { ADDED } from './foreign/change/edited-page.ts';
 export { type ChangedValue } from './foreign/change/prove.ts';
 export { recolour, type RecolourOptions, type RecolourRefusal } from './foreign/change/recolour.ts';
+export { COMINGS, type Coming, type Sticking } from './foreign/stay/stay-rules.ts';
+export {
+  stay,
+  type StayChange,
+  type StayOptions,
+  type StayRefusal,
+  type ToldObstacle,
+} from './foreign/stay/stay.ts';
 export { usedFiles } from './foreign/used-files.ts';
 export { addressOf, isElsewhere, pathOnDisk } from './foreign/paths.ts';
 export { bytesOfText, textOfBytes } from './foreign/text-bytes.ts';

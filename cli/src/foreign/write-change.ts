@@ -3,11 +3,12 @@ import { dirname, join } from 'node:path';
 import { bytesOfText, isElsewhere, pathOnDisk, type PageChange } from '@hamaca/core';
 import type { BroughtPage } from './brought-page.ts';
 
-/** Writes the whole page as it would be into a folder, under the same paths, and what changes as `report.json`. */
+/** Writes the whole page as it would be into a folder, under the same paths, and the report as `report.json`. */
 export function writeChange(
   page: BroughtPage,
   used: readonly string[],
-  { files, changed, sideEffects }: PageChange,
+  { files }: PageChange,
+  report: string,
   folder: string,
 ): void {
   const paths = new Set([...page.paths(), ...used, ...files.keys()]);
@@ -23,5 +24,5 @@ export function writeChange(
     writeFileSync(target, bytes);
   }
   mkdirSync(folder, { recursive: true });
-  writeFileSync(join(folder, 'report.json'), `${JSON.stringify({ changed, sideEffects }, null, 2)}\n`);
+  writeFileSync(join(folder, 'report.json'), report);
 }

@@ -36,3 +36,28 @@ export function createElementSelectors(elements: readonly Element[]): (element: 
   };
   return selectorOf;
 }
+
+/** Elements that stand for a place of their own on every page of a site. */
+const LANDMARKS = new Set(['html', 'body', 'header', 'main', 'nav', 'footer', 'aside']);
+
+/** Selectors as one would write them: a landmark's name, an id or a class where that finds it alone, else as `createElementSelectors` says. */
+export function createShortSelectors(elements: readonly Element[]): (element: Element) => string {
+  const exact = createElementSelectors(elements);
+  const ids = singleIds(elements);
+  const counts = new Map<string, number>();
+  const namesOf = ({ name, attribs }: Element): string[] => {
+    const classes = (attribs['class'] ?? '').split(/\s+/).filter((one) => one !== '');
+    return [
+      ...(LANDMARKS.has(name) ? [name] : []),
+      ...new Set(classes.map((one) => `.${ident.encode(one)}`)),
+    ];
+  };
+  for (const element of elements)
+    for (const name of namesOf(element)) counts.set(name, (counts.get(name) ?? 0) + 1);
+  return (element) => {
+    const { id } = element.attribs;
+    const isRoot = element.name === 'html' || element.name === 'body';
+    if (id !== undefined && ids.has(id) && !isRoot) return exact(element);
+    return namesOf(element).find((name) => counts.get(name) === 1) ?? exact(element);
+  };
+}

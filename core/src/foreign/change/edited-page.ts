@@ -45,12 +45,16 @@ export function editFiles(page: ForeignPage, edits: readonly TextEdit[]): Change
 /** The name of an added stylesheet, beside the page's own files. */
 export const ADDED = 'added.css';
 
-/** Whether an element is the link to the added stylesheet. */
-export const bringsAdded = ({ name, attribs }: Element): boolean =>
-  name === 'link' && /(?:^|\/)added\.css$/.test(attribs['href'] ?? '');
+/** The name of an added script, beside the page's own files. */
+export const ADDED_SCRIPT = 'added.js';
 
-/** The page with a link to the added stylesheet, after everything that brings styles. */
-function withAddedSheet(page: ForeignPage): string {
+/** Whether an element brings what was added: the link to the stylesheet, or the script. */
+export const bringsAdded = ({ name, attribs }: Element): boolean =>
+  (name === 'link' && /(?:^|\/)added\.css$/.test(attribs['href'] ?? '')) ||
+  (name === 'script' && /(?:^|\/)added\.js$/.test(attribs['src'] ?? ''));
+
+/** The page with a link to the added stylesheet, and to a script where there is one, after everything that brings styles. */
+function withAdded(page: ForeignPage, hasScript: boolean): string {
   const { text, file } = page.source;
   let at = 0;
   let line = 0;
@@ -66,16 +70,21 @@ function withAddedSheet(page: ForeignPage): string {
     at = end?.startOffset ?? doctype;
   }
   const way = '../'.repeat(file.split('/').length - 1);
-  const link = `<link rel="stylesheet" href="${way}${ADDED}">`;
+  const lines = [
+    `<link rel="stylesheet" href="${way}${ADDED}">`,
+    ...(hasScript ? [`<script src="${way}${ADDED_SCRIPT}" defer></script>`] : []),
+  ];
   const indent = /\n([ \t]*)[^\n]*$/.exec(text.slice(0, line))?.[1] ?? '';
-  return `${text.slice(0, at)}${at > 0 ? `\n${indent}` : ''}${link}${text.slice(at)}`;
+  const lead = at > 0 ? `\n${indent}` : '';
+  return text.slice(0, at) + lead + lines.join(`\n${indent}`) + text.slice(at);
 }
 
-/** What changes where a stylesheet is added to a page: that, and the page that links to it. */
-export const addingSheet = (page: ForeignPage, css: string): ChangedFiles =>
+/** What changes where a stylesheet, and a script, are added to a page: those, and the page that links to them. */
+export const addingSheet = (page: ForeignPage, css: string, script: string | null = null): ChangedFiles =>
   new Map([
-    [page.source.file, withAddedSheet(page)],
+    [page.source.file, withAdded(page, script !== null)],
     [ADDED, css],
+    ...(script === null ? [] : ([[ADDED_SCRIPT, script]] as const)),
   ]);
 
 /** Reads a page anew with some of its files as they would be. */

@@ -16,11 +16,15 @@ export type ProvedState = (typeof PROVED_STATES)[number];
 /** The windows a change is looked at in, px. */
 export const PROVED_WIDTHS = [390, 820, 1280] as const;
 
+/** States of a page that is scrolled: as a script tells the stylesheet. */
+export const SCROLL_STATES = ['scrolled', 'past', 'down'] as const;
+export type ScrollState = (typeof SCROLL_STATES)[number];
+
 /** One value of one element that is another one than before. */
 export interface ChangedValue {
   /** A selector that finds exactly this element; a pseudo-element follows it. */
   readonly element: string;
-  readonly state: ProvedState;
+  readonly state: ProvedState | ScrollState;
   readonly width: number;
   readonly property: string;
   /** Null where nothing was said. */

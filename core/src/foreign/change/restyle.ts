@@ -22,6 +22,7 @@ import {
   type TextEdit,
 } from './edited-page.ts';
 import type { PageChange } from './page-change.ts';
+import { STRENGTHS } from './strengths.ts';
 import { prove, PROVED_WIDTHS, type Proof, type ProvedState, type Spot } from './prove.ts';
 
 export interface RestyleOptions {
@@ -51,14 +52,6 @@ const GIVING_WAY: Readonly<Record<ProvedState, readonly string[]>> = {
   hover: [''],
   focus: [''],
 };
-
-/** Ways to make a selector count more, the weakest first; the last one counts more than any id. */
-const STRENGTHS: readonly ((selector: string) => string)[] = [
-  (selector) => selector,
-  (selector) => `:root ${selector}`,
-  (selector) => `html:root:root ${selector}`,
-  (selector) => `:root:not(#_) ${selector}`,
-];
 
 /** The selectors to try: of the state, as weak as may be; they give way to other states only where nothing else leaves those alone. */
 function* selectorsFor(at: string, state: ProvedState): Generator<string> {

@@ -46,3 +46,21 @@ export type BehaviourId = (typeof BEHAVIOURS)[number]['id'];
 
 /** Starts behaviours on all roots: the source text of the function they are handed to, for good and to be stopped. */
 export const JOIN = { script: BUILT.join, stoppable: STOPPABLE.join } as const;
+
+/** The behaviours that are needed, in the order they are started. */
+export const orderedBehaviours = (needed: ReadonlySet<BehaviourId>) =>
+  BEHAVIOURS.filter((behaviour) => needed.has(behaviour.id));
+
+/**
+ * A script that starts behaviours on all elements that a selector finds: classic, without globals, harmless when loaded twice. Of one
+ * that can be stopped the text is an expression that answers how.
+ */
+export function joinBehaviours(
+  prefix: string,
+  roots: string,
+  needed: ReadonlySet<BehaviourId>,
+  form: 'script' | 'stoppable',
+): string {
+  const starts = orderedBehaviours(needed).map((one) => one[form]);
+  return `(${JOIN[form]})(${JSON.stringify(prefix)},${JSON.stringify(roots)},[${starts.join(',')}]);\n`;
+}
