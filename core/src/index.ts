@@ -46,7 +46,16 @@ export type { Cell, SlotRef } from './model/look.ts';
 export { ITEM_ROLES, type ItemRole, type MenuItem } from './model/menu-item.ts';
 export { LANDSCAPE } from './model/scene.ts';
 export { type Field, initialOf, type Shape } from './model/shape/field.ts';
-export type { Icon, Menu, Page, PageSection, Scene, TypeStyle } from './model/site-content.ts';
+export type {
+  BroughtPage,
+  Icon,
+  Menu,
+  Page,
+  PageFile,
+  PageSection,
+  Scene,
+  TypeStyle,
+} from './model/site-content.ts';
 export type { SlotKind } from './model/slot.ts';
 export {
   type Level,
@@ -278,7 +287,7 @@ export { designWithRoom, siteWithRoom } from './advice/room.ts';
 export { whatIfs, type WhatIf } from './advice/what-ifs.ts';
 export { Cascade } from './foreign/cascade/cascade.ts';
 export { FOREIGN_STATES, type ForeignState, situationOf } from './foreign/cascade/situation.ts';
-export { createElementSelectors } from './foreign/element-selector.ts';
+export { createElementSelectors, createShortSelectors } from './foreign/element-selector.ts';
 export { type ForeignPage, type PageFiles, readForeignPage, upwards } from './foreign/page.ts';
 export {
   tellRules,
@@ -286,6 +295,7 @@ export {
   toldProperties,
   type ToldProperty,
   type ToldValue,
+  tellStates,
 } from './foreign/told-rules.ts';
 export { ADDED } from './foreign/change/edited-page.ts';
 export { type ChangedValue } from './foreign/change/prove.ts';
@@ -298,6 +308,12 @@ export {
   type StayRefusal,
   type ToldObstacle,
 } from './foreign/stay/stay.ts';
+export { stagedPage, type StagedPage } from './foreign/staged/staged-page.ts';
+export { STAGED_NAMES, type StagedNames } from './foreign/staged/staged-css.ts';
+export { groundOf, titleOf } from './foreign/about-page.ts';
+export { firstPage, isHiddenPath } from './foreign/first-page.ts';
+export { navigationOf, type NavigationLine } from './foreign/navigation.ts';
+export { elementsOfRule } from './foreign/rule-reach.ts';
 export { usedFiles } from './foreign/used-files.ts';
 export { addressOf, isElsewhere, pathOnDisk } from './foreign/paths.ts';
 export { bytesOfText, textOfBytes } from './foreign/text-bytes.ts';

@@ -377,6 +377,43 @@ describe('fetching', () => {
     expect(response.status).toBe(422);
     expect(((await response.json()) as { detail: string }).detail).toContain(detail);
   });
+  test('a whole page is kept file by file, each once by its content, and given back as bytes', async () => {
+    const response = await send('whole-page', { url: 'https://marisma.example/visit/getting-here/' });
+    const lines = (await response.text()).trim().split('\n');
+    const done = JSON.parse(lines.at(-1) ?? '{}') as {
+      kind: string;
+      origin: string;
+      path: string;
+      files: { path: string; file: string }[];
+    };
+    expect(done).toMatchObject({
+      kind: 'done',
+      origin: 'https://marisma.example',
+      path: 'visit/getting-here/index.html',
+    });
+    const page = done.files.find(({ path }) => path === done.path);
+    const file = await app.request(`/api/page-files/${page?.file ?? ''}`);
+    expect([file.status, file.headers.get('content-type'), file.headers.get('content-disposition')]).toEqual([
+      200,
+      'application/octet-stream',
+      'attachment',
+    ]);
+    const bytes = await file.arrayBuffer();
+    expect(new TextDecoder().decode(bytes)).toContain('id="by-train"');
+    const again = await app.request('/api/page-files', { method: 'POST', body: bytes });
+    expect([again.status, await again.json()]).toEqual([201, { file: page?.file }]);
+    const refused = await send('whole-page', { url: 'http://127.0.0.1:1/' });
+    expect(JSON.parse(await refused.text())).toMatchObject({ kind: 'refused' });
+  });
+  test('a file that is too large, or that nobody brought, is refused', async () => {
+    const large = await app.request('/api/page-files', {
+      method: 'POST',
+      body: new Uint8Array(8 * 1024 * 1024 + 1),
+    });
+    expect(large.status).toBe(413);
+    expect((await app.request(`/api/page-files/${'0'.repeat(64)}`)).status).toBe(404);
+    expect((await app.request('/api/page-files/../secrets')).status).toBe(404);
+  });
   test('links are answered one a line', async () => {
     const response = await send('links', {
       urls: ['https://marisma.example/news/', 'https://marisma.example/gone/'],

@@ -13,6 +13,7 @@ import { eventRoutes } from './routes/events.ts';
 import { fetchingRoutes } from './routes/fetching.ts';
 import { handOffRoutes } from './routes/hand-off.ts';
 import { healthRoutes } from './routes/health.ts';
+import { pageFileRoutes } from './routes/page-files.ts';
 import { siteRoutes } from './routes/sites.ts';
 import { fontRoutes, uploadRoutes } from './routes/fonts.ts';
 import { iconRoutes } from './routes/icons.ts';
@@ -94,6 +95,7 @@ export function createApp(deps: Deps): Hono {
   app.route('/api/sites', eventRoutes(deps));
   app.route('/api/sites', handOffRoutes(deps));
   app.route('/api/fetched', fetchingRoutes(deps));
+  app.route('/api/page-files', pageFileRoutes(deps));
   app.route('/api/fonts', uploadRoutes(deps));
   app.route('/api/icons', iconRoutes());
   app.route('/fonts', fontRoutes(deps));

@@ -125,6 +125,8 @@ export const PROBLEMS = {
     ),
   badFont: (reason: string) =>
     new HttpProblem(422, 'Not a usable font', `The font cannot be used: ${reason}. Nothing was changed.`),
+  badPageFile: (reason: string) =>
+    new HttpProblem(413, 'Not a usable file', `The file cannot be kept: ${reason}. Nothing was changed.`),
   tooManyIcons: (most: number) =>
     new HttpProblem(413, 'Too many icons', `At most ${most} drawings are given at once.`),
   noHeader: () => new HttpProblem(409, 'Nothing to hand off', 'The site has no header yet.'),

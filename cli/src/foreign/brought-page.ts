@@ -1,7 +1,9 @@
 import { existsSync, readdirSync, readFileSync, statSync } from 'node:fs';
-import { basename, dirname, join, relative, resolve, sep } from 'node:path';
+import { dirname, join, relative, resolve, sep } from 'node:path';
 import {
   fail,
+  firstPage,
+  isHiddenPath,
   isZip,
   isElsewhere,
   succeed,
@@ -30,19 +32,6 @@ export interface BroughtPage {
 
 /** Bounds on what is read of one page. */
 const MOST = { file: 32 * 1024 * 1024, files: 20_000, upwards: 4 } as const;
-
-const isPage = (path: string) => /\.x?html?$/i.test(path);
-const isHidden = (path: string) =>
-  path.split('/').some((part) => part.startsWith('.') || part === 'node_modules');
-
-/** The page a folder or archive begins with: its index, as far up as there is one; else its only page. */
-function firstPage(paths: readonly string[]): string | null {
-  const pages = paths.filter((path) => isPage(path) && !isHidden(path));
-  const depth = (path: string) => path.split('/').length;
-  const indexes = pages.filter((path) => /^index\./i.test(basename(path)));
-  const [index] = indexes.sort((a, b) => depth(a) - depth(b) || (a < b ? -1 : 1));
-  return index ?? (pages.length === 1 ? (pages[0] ?? null) : null);
-}
 
 function fromBytes(
   path: string,
@@ -76,7 +65,7 @@ function fromFolder(root: string, path: string | null): Result<BroughtPage, stri
       .slice(0, MOST.files)
       .filter((entry) => entry.isFile())
       .map((entry) => relative(root, join(entry.parentPath, entry.name)).split(sep).join('/'))
-      .filter((of) => !isHidden(of))
+      .filter((of) => !isHiddenPath(of))
       .sort();
   const start = path ?? firstPage(paths());
   return start === null ? fail(ERRORS.noPage(root)) : fromBytes(start, bytes, paths);
@@ -110,7 +99,7 @@ function fromDisk(from: string): Result<BroughtPage, string> {
     if (stats.size > MOST.file) return fail(ERRORS.tooLarge(from));
     const bytes = readFileSync(from);
     if (isZip(bytes)) {
-      const unpacked = unpackZip(bytes, (path) => !isHidden(path));
+      const unpacked = unpackZip(bytes, (path) => !isHiddenPath(path));
       if (!unpacked.ok) return fail(ERRORS.notZip(from, unpacked.error));
       const files = new Map(unpacked.value.files.map((file) => [file.path, file.bytes]));
       const paths = [...files.keys()].sort();

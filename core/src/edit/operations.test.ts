@@ -1,6 +1,6 @@
 import { describe, expect, test } from '@jest/globals';
 import { DEMO, DEMO_HEADER } from '../../test/demo.ts';
-import type { Page } from '../model/site-content.ts';
+import type { BroughtPage, Page } from '../model/site-content.ts';
 import type { Site } from '../kinds/site.ts';
 import { applyStarter } from '../starters/apply.ts';
 import { STARTERS } from '../starters/designs.ts';
@@ -54,6 +54,14 @@ const cell = {
 } as const;
 const item = { id: 'new', label: 'Shop', target: NO_TARGET, children: [] };
 const SHOP: Page = { id: 'page-shop', path: '/shop/', title: 'Shop', sections: [], listed: true };
+const FOREIGN: BroughtPage = {
+  id: 'foreign',
+  name: 'The old page',
+  origin: '',
+  path: 'index.html',
+  files: [{ path: 'index.html', file: 'a1'.repeat(32) }],
+  ground: '#ffffff',
+};
 const top = { menu: 'main', parent: null, index: 0 };
 
 /** For every operation an edit that works and one that must be refused: a new operation without samples fails here. */
@@ -124,6 +132,18 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
   'remove-pages': {
     works: { name: 'remove-pages', args: { ids: ['page-visit', 'page-contact'] } },
     refused: null,
+  },
+  'add-foreign-page': {
+    works: { name: 'add-foreign-page', args: { page: { ...FOREIGN, id: 'page-other' } } },
+    refused: { name: 'add-foreign-page', args: { page: { ...FOREIGN, id: 'page-visit' } } },
+  },
+  'set-foreign-page-name': {
+    works: { name: 'set-foreign-page-name', args: { id: FOREIGN.id, name: 'Boats' } },
+    refused: { name: 'set-foreign-page-name', args: { id: 'gone', name: 'Boats' } },
+  },
+  'remove-foreign-page': {
+    works: { name: 'remove-foreign-page', args: { id: FOREIGN.id } },
+    refused: { name: 'remove-foreign-page', args: { id: 'gone' } },
   },
   'set-swatch': {
     works: { name: 'set-swatch', args: { id: 'reed', value: '#123456', name: 'Rush' } },
@@ -312,6 +332,7 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
 
 describe('every edit', () => {
   const prepared: readonly Edit[] = [
+    { name: 'add-foreign-page', args: { page: FOREIGN } },
     { name: 'add-swatch', args: { swatch: { id: 'unused', name: 'Unused', value: '#abc' } } },
     {
       name: 'add-typeface',

@@ -15,6 +15,7 @@ import {
 import { addMenu, duplicateMenu, removeMenu, setMenuDraft, setMenuName } from './operations/menus.ts';
 import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
+import { addForeignPage, removeForeignPage, setForeignPageName } from './operations/foreign-pages.ts';
 import { addPart, duplicatePart, foldPart, movePart, removePart } from './operations/parts.ts';
 import {
   addPiece,
@@ -63,6 +64,9 @@ export const OPERATIONS = {
   'add-pages': addPages,
   'set-page': setPage,
   'remove-pages': removePages,
+  'add-foreign-page': addForeignPage,
+  'set-foreign-page-name': setForeignPageName,
+  'remove-foreign-page': removeForeignPage,
   'set-swatch': setSwatch,
   'add-swatch': addSwatch,
   'remove-swatch': removeSwatch,

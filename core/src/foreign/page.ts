@@ -33,7 +33,9 @@ export interface ForeignPage {
   readonly sheets: readonly Source[];
 }
 
-function collect(children: readonly ChildNode[], into: Element[]): void {
+/** All elements of a document in its order; what lies in a template is not of the page. */
+export function collectElements(children: readonly ChildNode[]): Element[] {
+  const into: Element[] = [];
   // Without recursion, as pages may be nested deeper than a call stack.
   const waiting = [...children].reverse();
   for (let node = waiting.pop(); node; node = waiting.pop()) {
@@ -41,6 +43,7 @@ function collect(children: readonly ChildNode[], into: Element[]): void {
     into.push(node);
     if (node.name !== 'template') for (const child of [...node.children].reverse()) waiting.push(child);
   }
+  return into;
 }
 
 /** Where the value of an attribute begins in the source. */
@@ -58,7 +61,7 @@ function attributeStart({ sourceCodeLocation }: Element, name: string): number {
 }
 
 /** What addresses of a page relate to: a `base` says so, else the page itself. One that lies elsewhere has no files here. */
-function baseOf(elements: readonly Element[], path: string, origin: string | null): string {
+export function baseOf(elements: readonly Element[], path: string, origin: string | null): string {
   const said = elements.find(({ name, attribs }) => name === 'base' && 'href' in attribs)?.attribs['href'];
   if (said === undefined) return path;
   const at = pathFrom(said, path, origin);
@@ -67,7 +70,8 @@ function baseOf(elements: readonly Element[], path: string, origin: string | nul
   return said.trim().endsWith('/') && at !== '' ? `${at}/index` : at;
 }
 
-const isStylesheet = ({ attribs }: Element): boolean => {
+/** Whether a link brings a stylesheet that applies. */
+export const isStylesheet = ({ attribs }: Element): boolean => {
   const rel = (attribs['rel'] ?? '').toLowerCase().split(/\s+/);
   return rel.includes('stylesheet') && !rel.includes('alternate') && !('disabled' in attribs);
 };
@@ -85,8 +89,7 @@ export function readForeignPage(files: PageFiles, path: string, html: string): F
     sourceCodeLocationInfo: true,
     scriptingEnabled: false,
   });
-  const elements: Element[] = [];
-  collect(document.children, elements);
+  const elements = collectElements(document.children);
   const origin = files.origin ?? null;
   const base = baseOf(elements, path, origin);
   const sheets = new Map<string, Source>();

@@ -87,6 +87,21 @@ export function toldProperties(
     });
 }
 
+/** What is said of an element in each of some states, in a window. */
+export function tellStates(
+  page: ForeignPage,
+  element: Element,
+  pseudo: string | null,
+  states: readonly ForeignState[],
+  viewport: Viewport,
+): readonly (readonly ToldProperty[])[] {
+  return states.map((state) => {
+    const ask = () =>
+      toldProperties(page, new Cascade(page, situationOf(element, state, viewport)), element, pseudo);
+    return state === 'current' ? asCurrent(page, element, ask) : ask();
+  });
+}
+
 /** What was asked for cannot be found. */
 export interface NothingFound {
   readonly reason: NotFound;
@@ -104,12 +119,10 @@ export function tellRules(
   const { elements, pseudo } = found.value;
   const selectorOf = createElementSelectors(page.elements);
   const atRest = new Cascade(page, situationOf(null, 'rest', viewport));
-  const propertiesOf = (element: Element): ToldProperty[] => {
-    if (state === 'rest') return toldProperties(page, atRest, element, pseudo);
-    const ask = () =>
-      toldProperties(page, new Cascade(page, situationOf(element, state, viewport)), element, pseudo);
-    return state === 'current' ? asCurrent(page, element, ask) : ask();
-  };
+  const propertiesOf = (element: Element): readonly ToldProperty[] =>
+    state === 'rest'
+      ? toldProperties(page, atRest, element, pseudo)
+      : (tellStates(page, element, pseudo, [state], viewport)[0] ?? []);
   return elements.map((element) => ({
     element: `${selectorOf(element)}${pseudo === null ? '' : `::${pseudo}`}`,
     properties: propertiesOf(element),

@@ -8,9 +8,10 @@ import { SUBMENUS_STEP } from './steps/4-submenus.ts';
 import { ICONS_STEP } from './steps/5-icons.ts';
 import { COLUMNS_STEP } from './steps/6-columns.ts';
 import { SELECTORS_STEP } from './steps/7-selectors.ts';
+import { FOREIGN_PAGES_STEP } from './steps/8-foreign-pages.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 8;
+export const FORMAT_VERSION = 9;
 
 /** All steps in order. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -21,6 +22,7 @@ export const MIGRATIONS: readonly Migration[] = [
   ICONS_STEP,
   COLUMNS_STEP,
   SELECTORS_STEP,
+  FOREIGN_PAGES_STEP,
 ];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [

@@ -90,6 +90,31 @@ const SCENE_SHAPE = {
 } as const;
 export type Scene = Infer<typeof SCENE_SHAPE>;
 
+/** A file of a foreign page: kept by its content, found by its path. */
+const PAGE_FILE_SHAPE = {
+  path: text({ min: 1, max: LIMITS.url, hint: 'as the page names it; of other hosts the whole address' }),
+  file: text({
+    max: 64,
+    pattern: { test: /^[0-9a-f]{64}$/, allowed: 'the SHA-256 of its content, in hexadecimal' },
+  }),
+} as const;
+export type PageFile = Infer<typeof PAGE_FILE_SHAPE>;
+
+/** A page that exists already and was brought along; `ground` is what its body is filled with. */
+const FOREIGN_PAGE_SHAPE = {
+  id: id(),
+  name: text({ max: 80 }),
+  origin: text({
+    max: LIMITS.url,
+    pattern: { test: /^$|^https?:\/\/[^/]+$/, allowed: 'an address without a path, or nothing' },
+    hint: 'where it came from on the web; nothing for files',
+  }),
+  path: text({ min: 1, max: LIMITS.url, hint: 'which of its files is the page' }),
+  files: list(PAGE_FILE_SHAPE, { one: 'file', min: 1, max: LIMITS.pageFiles }),
+  ground: colour(),
+} as const;
+export type BroughtPage = Infer<typeof FOREIGN_PAGE_SHAPE>;
+
 const SLOT_REF_SHAPE = { owner: reference('owner'), slot: text({ max: 40 }) } as const;
 
 /** A slot that takes another one's look. */
@@ -141,6 +166,7 @@ export const CONTENT_SHAPE = {
     max: 500,
   }),
   scenes: list(SCENE_SHAPE, { one: 'scene', min: 1, max: 50 }),
+  foreignPages: list(FOREIGN_PAGE_SHAPE, { one: 'foreign page', max: LIMITS.foreignPages }),
 } as const;
 
 export type SiteContent = Infer<typeof CONTENT_SHAPE>;

@@ -124,6 +124,7 @@ const NOT_IN_MARKUP: readonly string[] = [
   'typeStyles',
   'sameLooks',
   'scenes',
+  'foreignPages',
   'pieces',
 ] satisfies (keyof Site)[];
 const IN_MARKUP = (Object.keys(SITE_SHAPE) as (keyof Site)[]).filter((key) => !NOT_IN_MARKUP.includes(key));

@@ -100,6 +100,7 @@ export function createPlainSite(seed: SiteSeed): Site {
       { id: 'article', name: 'Article', kind: 'article', ground: '#ffffff' },
       { id: 'picture', name: 'Picture', kind: 'picture', ground: '#ffffff' },
     ],
+    foreignPages: [],
   };
 }
 

@@ -12,6 +12,11 @@ export const LIMITS = {
   menus: 200,
   pages: 60_000,
   swatches: 500,
+  /** Pages that exist already and are brought along, files of each, bytes of one file and of all of one page. */
+  foreignPages: 20,
+  pageFiles: 400,
+  pageFile: 8 * 1024 * 1024,
+  pageBytes: 64 * 1024 * 1024,
   /** Deepest nesting of links. */
   depth: 32,
   /** Deepest nesting of any JSON that is read. */

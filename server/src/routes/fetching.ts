@@ -4,8 +4,9 @@ import { array, object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
 import type { Deps } from '../deps.ts';
 import { CHECK_LIMITS, checkAddresses } from '../fetching/check-addresses.ts';
-import { fetchPage, FETCH_LIMITS, FetchRefused } from '@hamaca/fetching';
+import { fetchPage, FETCH_LIMITS, FetchRefused, fetchWithFiles } from '@hamaca/fetching';
 import { PROBLEMS } from '../problem.ts';
+import { insertPageFile } from '../store/page-files.ts';
 
 const address = () => string().strict().required().max(FETCH_LIMITS.address);
 const pageBody = object({ url: address() });
@@ -41,6 +42,37 @@ export function fetchingRoutes(deps: Deps): Hono {
       if (error instanceof FetchRefused) throw PROBLEMS.notFetched(url, error.message);
       throw error;
     }
+  });
+
+  // A page with its files: a line for each that came, and one at the end with where they are kept, or why there are none.
+  routes.post('/whole-page', async (context) => {
+    const { url } = validate(pageBody, await readJson(context));
+    context.header('content-type', 'application/x-ndjson');
+    context.header('cache-control', 'no-store');
+    return stream(context, async (output) => {
+      const stop = new AbortController();
+      output.onAbort(() => {
+        stop.abort();
+      });
+      const tell = async (line: object) => {
+        await output.write(`${JSON.stringify(line)}\n`);
+      };
+      try {
+        const { origin, path, files, missing } = await fetchWithFiles(url, deps.fetching, {
+          what: 'all',
+          signal: stop.signal,
+          tell: (count) => void tell({ kind: 'progress', files: count }),
+        });
+        const kept = [];
+        for (const [at, bytes] of files)
+          kept.push({ path: at, file: await insertPageFile(deps.database, bytes, deps.now()) });
+        await tell({ kind: 'done', origin, path, files: kept, missing });
+      } catch (error) {
+        if (stop.signal.aborted) return;
+        if (!(error instanceof FetchRefused)) throw error;
+        await tell({ kind: 'refused', reason: error.message });
+      }
+    });
   });
 
   routes.post('/links', async (context) => {

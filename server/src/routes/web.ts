@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import { readFile } from 'node:fs/promises';
 import { join, relative } from 'node:path';
 import { serveStatic } from '@hono/node-server/serve-static';
@@ -10,9 +11,12 @@ import { PROBLEMS } from '../problem.ts';
 const PAGE_POLICY =
   "default-src 'self'; style-src 'self' 'unsafe-inline'; img-src 'self' data: blob:; frame-src 'self'; object-src 'none'; base-uri 'none'; form-action 'self'; frame-ancestors 'none'";
 
-/** The stage: an opaque origin that may run the output's script and load fonts, and reach nothing else. */
-const FRAME_POLICY =
-  "sandbox allow-scripts; default-src 'none'; script-src 'self' 'unsafe-inline'; style-src 'self' 'unsafe-inline'; font-src 'self'; img-src 'self' data:; frame-ancestors 'self'";
+/**
+ * The stage: an opaque origin that may run the output's script and load fonts, and reach nothing else. Scripts that stand in what it
+ * shows do not know the word that the stage's own are told. What was brought along with a page is handed to it as blobs.
+ */
+const framePolicy = (word: string): string =>
+  `sandbox allow-scripts; default-src 'none'; script-src 'self' 'nonce-${word}'; style-src 'self' 'unsafe-inline' blob:; font-src 'self' data: blob:; img-src 'self' data: blob:; frame-ancestors 'self'`;
 
 /** The page's note of how addresses begin that the stage reads from. */
 const PASS_NAME = 'hamaca-stage-base';
@@ -66,12 +70,16 @@ export function pageRoutes(webRoot: string, { access, now }: Pick<Deps, 'access'
     return Object.hasOwn(places, place) ? (places[place] ?? []) : [];
   };
   routes.get('/icon.svg', serveStatic({ root }));
-  routes.get('/frame', async (context) =>
-    context.html((await page('frame.html')).replaceAll('"/assets/', `"${await pass()}/assets/`), 200, {
-      'content-security-policy': FRAME_POLICY,
-      'cache-control': 'no-cache',
-    }),
-  );
+  routes.get('/frame', async (context) => {
+    const word = randomBytes(16).toString('base64');
+    const html = (await page('frame.html'))
+      .replaceAll('"/assets/', `"${await pass()}/assets/`)
+      .replaceAll('<script', `<script nonce="${word}"`);
+    return context.html(html, 200, {
+      'content-security-policy': framePolicy(word),
+      'cache-control': 'no-store',
+    });
+  });
   routes.get('*', async (context) => {
     if (context.req.path.startsWith('/api/')) throw PROBLEMS.noRoute(context.req.path);
     const scripts = await scriptsOf(placeOf(context.req.path));

@@ -4,6 +4,8 @@ import { useCommands } from '../app/commands/use-commands.tsx';
 import { clipOf, overhangOf } from './hanging.ts';
 import type {
   Box,
+  ForeignContent,
+  ForeignPinMessage,
   FromFrame,
   LightMessage,
   PinMessage,
@@ -84,6 +86,11 @@ interface Props {
    * first. Answers how to end it.
    */
   readonly follow?: (show: (page: ShownPage) => void) => () => void;
+  /** A page that exists already, which stands there instead of the scene. */
+  readonly foreign?: ForeignContent | null;
+  readonly foreignPin?: ForeignPinMessage | null;
+  /** An element of it was clicked: its place among the page's. */
+  readonly onForeignPick?: (at: number) => void;
   /** Drawn over the page, in its px. */
   readonly children?: ReactNode;
 }
@@ -171,6 +178,9 @@ export function Stage({
   follow,
   plays = 0,
   slowly = false,
+  foreign = null,
+  foreignPin = null,
+  onForeignPick,
   children,
 }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
@@ -199,6 +209,9 @@ export function Stage({
     onPainted,
     onDrawn,
     onSurveyed,
+    foreign,
+    foreignPin,
+    onForeignPick,
     width,
     height,
   });
@@ -216,6 +229,9 @@ export function Stage({
     onPainted,
     onDrawn,
     onSurveyed,
+    foreign,
+    foreignPin,
+    onForeignPick,
     width,
     height,
   };
@@ -242,6 +258,21 @@ export function Stage({
   useLayoutEffect(() => {
     send(lights);
   }, [lights]);
+
+  const sendForeign = () => {
+    const { foreign: content, foreignPin: pin } = latest.current;
+    send({ type: 'foreign', content });
+    if (pin) send(pin);
+  };
+  // A stage that never had one is told of none.
+  const hadForeign = useRef(false);
+  useLayoutEffect(() => {
+    if (foreign || hadForeign.current) sendForeign();
+    hadForeign.current = foreign !== null;
+  }, [foreign]);
+  useLayoutEffect(() => {
+    if (foreignPin) send(foreignPin);
+  }, [foreignPin]);
 
   const isMeasured = onMeasures !== undefined;
   useEffect(() => {
@@ -276,9 +307,11 @@ export function Stage({
         show(latest.current.whole);
         send(latest.current.pins);
         send(latest.current.lights);
+        if (latest.current.foreign) sendForeign();
         if (latest.current.onMeasures) send({ type: 'measure', on: true });
         askSurvey();
       } else if (data.type === 'pick') latest.current.onPick?.(data);
+      else if (data.type === 'foreign-pick') latest.current.onForeignPick?.(data.at);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
       else if (data.type === 'edge') latest.current.onEdge?.(data);
       else if (data.type === 'arc') latest.current.onArc?.(data);

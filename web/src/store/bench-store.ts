@@ -52,6 +52,8 @@ export interface BenchState extends Arrangement {
   readonly keptOf: string | null;
   /** Whether the starting designs are shown, and whether their piece was only just made. */
   readonly designs: 'none' | 'shown' | 'of a new piece';
+  /** Whether a page that exists already is being brought along. */
+  readonly bringing: boolean;
   /** Whether it is shown what would let the row fit. */
   readonly wondering: boolean;
   /** Whether the rows' parts are measured on the stage. */
@@ -103,6 +105,7 @@ export const benchStore = createStore<BenchState>(() => ({
   kept: null,
   keptOf: null,
   designs: 'none',
+  bringing: false,
   wondering: false,
   measuring: false,
   longer: false,
@@ -229,6 +232,11 @@ export const setWidth = (width: number) => {
 
 export const showDesigns = (designs: 'shown' | 'of a new piece' = 'shown') => {
   benchStore.setState({ designs });
+};
+
+/** Brings a page along that exists already. */
+export const bringPage = () => {
+  benchStore.setState({ bringing: true });
 };
 
 export const hideDesigns = () => {

@@ -1,4 +1,4 @@
-import { cutText, type FetchedLink, type ImportNote, type Page } from '@hamaca/core';
+import { cutText, type FetchedLink, type ImportNote, type Page, type PageFile } from '@hamaca/core';
 import { runReadPages } from '../workers/run-read-pages.ts';
 import { ApiError } from './api.ts';
 
@@ -107,19 +107,56 @@ export async function readAddress(
   return { ...found, pages: found.pages.map((page) => ({ ...page, path })) };
 }
 
-/** Has the server ask addresses for their answers; each is told as it comes. */
-export async function fetchLinks(
-  urls: readonly string[],
-  signal: AbortSignal,
-  onFound: (found: FetchedLink) => void,
-): Promise<void> {
-  const response = await post('links', { urls }, signal);
+/** Reads an answer of one JSON a line, each as it comes. */
+async function readLines<Line>(response: Response, onLine: (line: Line) => void): Promise<void> {
   const reader = response.body?.pipeThrough(new TextDecoderStream()).getReader();
   if (!reader) return;
   let rest = '';
   for (let chunk = await reader.read(); !chunk.done; chunk = await reader.read()) {
     const lines = (rest + chunk.value).split('\n');
     rest = lines.pop() ?? '';
-    for (const line of lines) if (line !== '') onFound(JSON.parse(line) as FetchedLink);
+    for (const line of lines) if (line !== '') onLine(JSON.parse(line) as Line);
   }
+}
+
+/** Has the server ask addresses for their answers; each is told as it comes. */
+export async function fetchLinks(
+  urls: readonly string[],
+  signal: AbortSignal,
+  onFound: (found: FetchedLink) => void,
+): Promise<void> {
+  await readLines(await post('links', { urls }, signal), onFound);
+}
+
+/** A page that the server fetched, with where its files are kept. */
+export interface WholePage {
+  readonly origin: string;
+  readonly path: string;
+  readonly files: readonly PageFile[];
+  /** What could not be had, in words. */
+  readonly missing: readonly string[];
+}
+
+type WholeLine =
+  | { readonly kind: 'progress'; readonly files: number }
+  | ({ readonly kind: 'done' } & WholePage)
+  | { readonly kind: 'refused'; readonly reason: string };
+
+/** Has the server fetch a page with the files it names, and keep them. */
+export async function fetchWholePage(
+  url: string,
+  signal: AbortSignal,
+  onProgress: (files: number) => void,
+): Promise<WholePage> {
+  let page: WholePage | null = null;
+  await readLines<WholeLine>(await post('whole-page', { url }, signal), (line) => {
+    if (line.kind === 'progress') onProgress(line.files);
+    else if (line.kind === 'done') page = line;
+    else throw new Error(`It could not be fetched: ${line.reason}.`);
+  });
+  if (!page)
+    throw new Error(
+      'The server stopped while it fetched the page. Nothing was changed; try again in a moment.',
+    );
+  return page;
 }

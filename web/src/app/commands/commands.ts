@@ -116,6 +116,7 @@ export const COMMANDS: readonly Command[] = [
   local('bench-compare', 'Hold the stage against the kept version (hold ` to see it in place)', ['alt+c']),
   local('bench-keep', 'Keep this version to compare with', ['alt+k']),
   local('bench-starters', 'Choose a starting design', ['alt+d']),
+  local('bench-bring-page', 'Bring a page along that exists already'),
   local('bench-tie', 'Add a breakpoint at the stage’s width', ['alt+b']),
   local('bench-measures', 'Measure on the stage what takes the room', ['alt+m']),
   local('bench-next-piece', 'Go to the next piece', ['alt+.']),

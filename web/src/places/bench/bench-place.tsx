@@ -12,8 +12,17 @@ import {
   type Scene,
   type Site,
 } from '@hamaca/core';
-import { memo, startTransition, useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { Link, Navigate, useParams } from 'react-router';
+import {
+  memo,
+  startTransition,
+  useCallback,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ComponentProps,
+} from 'react';
+import { Link, Navigate, useNavigate, useParams } from 'react-router';
 import { CommandButton } from '../../app/commands/command-button.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { Short } from '../../ui/short.tsx';
@@ -22,7 +31,11 @@ import { useSite, useSiteState } from '../../store/open-site.tsx';
 import { clampStageHeight, STAGE_HEIGHTS, type Turn } from '../../store/bench-arrangement.ts';
 import { benchStore, rememberedPiece, rememberPiece, TALL_BELOW, useBench } from '../../store/bench-store.ts';
 import { LookSheet } from './sheet/look-sheet.tsx';
+import { foreignPageOf } from '../../stage/foreign-pages.ts';
 import { firstPiece } from '../../stage/output.ts';
+import { later } from '../../ui/later.tsx';
+import type { BringPage as Bring } from './foreign/bring-page.tsx';
+import type { ForeignBench as Bench } from './foreign/foreign-bench.tsx';
 import { SettingsBar, type OwnEditors } from '../../settings/settings-bar.tsx';
 import { ArrangementChoice } from './settings/arrangement-choice.tsx';
 import { PageChoice } from './page-choice.tsx';
@@ -36,10 +49,24 @@ import { useBenchCommands } from './use-bench-commands.ts';
 import { useDrag } from './use-drag.ts';
 import { WidthLine } from './widths/width-line.tsx';
 
+const ForeignBench = later<ComponentProps<typeof Bench>>(
+  async () => (await import('./foreign/foreign-bench.tsx')).ForeignBench,
+);
+const BringPage = later<ComponentProps<typeof Bring>>(
+  async () => (await import('./foreign/bring-page.tsx')).BringPage,
+);
+
 /** The scene chosen on the bench, the site's last one before any is. */
 function useScene(site: Site): Scene | undefined {
   const id = useBench((state) => state.scene);
-  return site.scenes.find((scene) => scene.id === id) ?? site.scenes.at(-1);
+  const page = foreignPageOf(site, id);
+  return useMemo(
+    () =>
+      page
+        ? { id: page.id, name: page.name, kind: 'blank', ground: page.ground }
+        : (site.scenes.find((scene) => scene.id === id) ?? site.scenes.at(-1)),
+    [site.scenes, page, id],
+  );
 }
 
 const TURNS: readonly { value: Turn; label: string }[] = [
@@ -92,8 +119,14 @@ const scrolling = ({ pieces }: Site) =>
 /** Of looks nothing is told there but whether a bar stays. */
 const isSameBar = (a: PieceBarProps, b: PieceBarProps) =>
   a.piece.id === b.piece.id &&
-  isSameBesideLooks(a.site, b.site, ['scenes', 'bands', 'pages']) &&
+  isSameBesideLooks(a.site, b.site, ['scenes', 'foreignPages', 'bands', 'pages']) &&
   scrolling(a.site) === scrolling(b.site);
+
+/** What a piece is shown over, in words. */
+const sceneWords = (site: Site, scene: Scene | undefined): string =>
+  scene && foreignPageOf(site, scene.id)
+    ? `on the page: ${scene.name}`
+    : `over: ${scene?.name.toLowerCase() ?? ''}`;
 
 /** A full bar keeps its buttons closer together. */
 const TIGHT = 'snug:!px-2 slim:!px-1.5';
@@ -120,7 +153,7 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
   );
   return (
     <div className="flex h-9 shrink-0 items-center gap-4 px-4 text-bench whitespace-nowrap snug:gap-2">
-      <PieceTabs site={site} piece={piece} />
+      <PieceTabs site={site} current={piece.id} />
       <span className={`min-w-0 truncate text-ink-faint slim:hidden ${hasOthers ? 'max-2xl:sr-only' : ''}`}>
         at <span data-testid="band">{band?.name}</span>
       </span>
@@ -155,11 +188,11 @@ const PieceBar = memo(function PieceBar({ site, piece }: PieceBarProps) {
         <Choice
           label="Scene"
           value={chosen?.id ?? ''}
-          options={site.scenes.map((scene) => ({
-            value: scene.id,
-            label: `over: ${scene.name.toLowerCase()}`,
-          }))}
-          shown={<Short text={`over: ${chosen?.name.toLowerCase() ?? ''}`} />}
+          options={[
+            ...site.scenes.map((scene) => ({ value: scene.id, label: `over: ${scene.name.toLowerCase()}` })),
+            ...site.foreignPages.map(({ id, name }) => ({ value: id, label: `on the page: ${name}` })),
+          ]}
+          shown={<Short text={sceneWords(site, chosen)} />}
           onChange={(scene) => {
             benchStore.setState({ scene });
           }}
@@ -337,6 +370,27 @@ function NoPiece({ site, wanted }: { readonly site: Site; readonly wanted: strin
   );
 }
 
+/** The dialog that brings a page along, while it is asked for. */
+function Bringing({ site }: { readonly site: Site }) {
+  const bringing = useBench((state) => state.bringing);
+  const { id = '' } = useParams();
+  const navigate = useNavigate();
+  if (!bringing) return null;
+  const close = () => {
+    benchStore.setState({ bringing: false });
+  };
+  return (
+    <BringPage
+      site={site}
+      onClose={close}
+      onBrought={(page) => {
+        close();
+        void navigate(`/sites/${id}/bench/${page}`);
+      }}
+    />
+  );
+}
+
 /** The bench: a piece on the stage, the width line above it, its parts and their looks below or beside it. */
 export function BenchPlace() {
   const site = useSite();
@@ -347,6 +401,7 @@ export function BenchPlace() {
   const known = sought === null ? null : findPiece(site, sought);
   const piece = known ?? (wanted === undefined ? firstPiece(site) : null);
   const arrangement = useBench((state) => state.arrangement);
+  const foreign = foreignPageOf(site, wanted);
   const narrow = useBench((state) => state.width) < TALL_BELOW;
   const stageHeight = useBench((state) => state.stageHeight);
   const spread = useBench((state) => state.spread);
@@ -357,6 +412,19 @@ export function BenchPlace() {
   useEffect(() => {
     if (shown !== undefined) rememberPiece(id, shown);
   }, [id, shown]);
+  if (foreign)
+    return (
+      <>
+        <ForeignBench
+          key={foreign.id}
+          site={site}
+          page={foreign}
+          bar={<PieceTabs site={site} current={foreign.id} />}
+          seam={<Seam />}
+        />
+        <Bringing site={site} />
+      </>
+    );
   if (!piece) return <NoPiece site={site} wanted={wanted} />;
   if (wanted === undefined) return <Navigate to={`/sites/${id}/bench/${piece.id}`} replace />;
   if (!fonts)
@@ -377,6 +445,7 @@ export function BenchPlace() {
         {piece.name} of {site.name} on the bench
       </h1>
       <PieceBar site={site} piece={piece} />
+      <Bringing site={site} />
       <WidthLine site={site} piece={piece} fonts={fonts} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
       <div

@@ -13,11 +13,13 @@ import {
   type PieceKindId,
   type Site,
 } from '@hamaca/core';
+import type { ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { Actions } from '../../ui/actions.tsx';
 import { Choice } from '../../ui/choice.tsx';
 import { DraftMark } from '../../ui/draft-mark.tsx';
-import { selectMade, showDesigns } from '../../store/bench-store.ts';
+import { bringPage, selectMade, showDesigns } from '../../store/bench-store.ts';
+import { foreignPageOf } from '../../stage/foreign-pages.ts';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
 import { selectFirst } from './stage/use-selection.ts';
 
@@ -95,54 +97,97 @@ function MoreAbout({
   );
 }
 
+/** Takes foreign pages out of the site. */
+function useForeignPages(site: Site) {
+  const edit = useEdit();
+  const navigate = useNavigate();
+  const id = useSiteState((state) => state.id);
+  return {
+    remove: (page: string) => {
+      const name = foreignPageOf(site, page)?.name ?? '';
+      if (edit({ name: 'remove-foreign-page', args: { id: page } }, `Remove: ${name}`))
+        void navigate(`/sites/${id}/bench`);
+    },
+  };
+}
+
+function Tab({
+  isCurrent,
+  title,
+  onOpen,
+  children,
+}: {
+  readonly isCurrent: boolean;
+  readonly title?: string;
+  readonly onOpen: () => void;
+  readonly children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      title={title}
+      aria-current={isCurrent ? 'page' : undefined}
+      onClick={onOpen}
+      className={`h-7 rounded-[3px] px-2 ${isCurrent ? 'font-semibold' : 'text-ink-soft hover:bg-linen'}`}
+    >
+      {children}
+    </button>
+  );
+}
+
 /** So many pieces stand beside one another; more are a list. */
 const MOST_TABS = 4;
 
-/** The pieces of the site: each leads to itself on the bench. */
-export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
+/** The pieces of the site, and the pages that were brought along: each leads to itself on the bench. */
+export function PieceTabs({ site, current }: { readonly site: Site; readonly current: string }) {
   const { open, add, duplicate, remove } = usePieces(site);
-  const isListed = site.pieces.length <= MOST_TABS;
+  const pages = useForeignPages(site);
+  const piece = findPiece(site, current);
+  const isListed = site.pieces.length + site.foreignPages.length <= MOST_TABS;
   return (
     <nav aria-label="Pieces" className="flex items-center gap-1">
       {!isListed && (
         <>
           <Choice
             label="Piece"
-            value={piece.id}
-            options={site.pieces.map((other) => ({
-              value: other.id,
-              label: other.draft === true ? `${other.name} (draft)` : other.name,
-            }))}
+            value={current}
+            options={[
+              ...site.pieces.map((other) => ({
+                value: other.id,
+                label: other.draft === true ? `${other.name} (draft)` : other.name,
+              })),
+              ...site.foreignPages.map(({ id, name }) => ({ value: id, label: `${name} (existing page)` })),
+            ]}
             onChange={open}
           />
-          <MoreAbout
-            piece={piece}
-            site={site}
-            onDuplicate={() => {
-              duplicate(piece);
-            }}
-            onRemove={() => {
-              remove(piece);
-            }}
-          />
+          {piece && (
+            <MoreAbout
+              piece={piece}
+              site={site}
+              onDuplicate={() => {
+                duplicate(piece);
+              }}
+              onRemove={() => {
+                remove(piece);
+              }}
+            />
+          )}
         </>
       )}
       {(isListed ? site.pieces : []).map((other) => {
-        const current = other.id === piece.id;
+        const isCurrent = other.id === current;
         return (
           <span key={other.id} className="flex items-center">
-            <button
-              type="button"
-              aria-current={current ? 'page' : undefined}
-              onClick={() => {
+            <Tab
+              isCurrent={isCurrent}
+              onOpen={() => {
                 open(other.id);
               }}
-              className={`h-7 rounded-[3px] px-2 ${current ? 'font-semibold' : 'text-ink-soft hover:bg-linen'}`}
             >
               {other.name}
               {other.draft === true && <DraftMark />}
-            </button>
-            {current && (
+            </Tab>
+            {isCurrent && (
               <MoreAbout
                 piece={other}
                 site={site}
@@ -157,18 +202,50 @@ export function PieceTabs({ site, piece }: { readonly site: Site; readonly piece
           </span>
         );
       })}
+      {isListed && site.foreignPages.length > 0 && <span className="mx-1 h-4 border-l border-twine" />}
+      {(isListed ? site.foreignPages : []).map(({ id, name }) => (
+        <Tab
+          key={id}
+          isCurrent={id === current}
+          title="A page that exists already"
+          onOpen={() => {
+            open(id);
+          }}
+        >
+          <span className="inline-block max-w-40 truncate align-bottom">{name}</span>
+        </Tab>
+      ))}
+      {foreignPageOf(site, current) && (
+        <Actions
+          label="More about this page"
+          sign="⋯"
+          actions={() => [
+            {
+              label: 'Remove from this site',
+              run: () => {
+                pages.remove(current);
+              },
+            },
+          ]}
+        />
+      )}
       <Actions
         label="Add a piece"
         sign="+"
-        actions={() =>
-          PIECES.map((kind) => ({
+        actions={() => [
+          ...PIECES.map((kind) => ({
             label: kind.label,
             hint: kind.hint,
             run: () => {
               add(kind.id);
             },
-          }))
-        }
+          })),
+          {
+            label: 'A page that exists already…',
+            hint: 'see whose rules it has, and your pieces on it',
+            run: bringPage,
+          },
+        ]}
       />
     </nav>
   );

@@ -3,7 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useCommandActions } from '../../app/commands/use-commands.tsx';
 import { useEdit, useSiteState } from '../../store/open-site.tsx';
-import { benchStore, showDesigns } from '../../store/bench-store.ts';
+import { benchStore, bringPage, showDesigns } from '../../store/bench-store.ts';
 import { selectFirst } from './stage/use-selection.ts';
 import { tieKnot } from './widths/tie-knot.ts';
 
@@ -46,6 +46,7 @@ export function useBenchCommands(site: Site): void {
       'bench-starters': () => {
         showDesigns();
       },
+      'bench-bring-page': bringPage,
       'bench-faint': () => {
         benchStore.setState(({ faint }) => ({ faint: !faint }));
       },

@@ -1,8 +1,10 @@
 import type { ElementEntry } from '@hamaca/core';
+import { createForeign } from './foreign.ts';
 import { listenToHanging } from './hanging.ts';
 import { listenToMeasures } from './measures.ts';
 import { createSheet } from './sheet.ts';
 import type {
+  ForeignMessage,
   FromFrame,
   LightMessage,
   PinMessage,
@@ -22,9 +24,11 @@ import type {
  */
 
 const ownStyle = document.createElement('style');
-ownStyle.textContent = `body{margin:0;background:#fff}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-faint]{opacity:.3!important}`;
+ownStyle.textContent = `[data-hamaca-chosen]{outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-hamaca-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-faint]{opacity:.3!important}`;
+const groundStyle = document.createElement('style');
+groundStyle.textContent = 'body{margin:0;background:#fff}';
 const faceStyle = document.createElement('style');
-document.head.append(ownStyle, faceStyle);
+document.head.append(groundStyle, ownStyle, faceStyle);
 const sheet = createSheet(document.head);
 
 /** The pieces stand in the page's body as they do in a page: what holds them has no box. */
@@ -38,8 +42,9 @@ const scene = document.createElement('main');
 const places = { before: boxless(), beside: boxless(), after: boxless() };
 const columns = document.createElement('div');
 columns.append(places.beside, scene);
-const holder = boxless(places.before, columns, places.after);
-document.body.append(holder);
+const holder = document.body;
+holder.append(places.before, columns, places.after);
+const foreign = createForeign(places.before);
 
 const PLACES = ['before', 'beside', 'after'] as const;
 
@@ -56,10 +61,14 @@ const tell = (message: FromFrame) => {
 const entries = (): readonly ElementEntry[] => rendered?.entries ?? [];
 const attribute = (word: string) => `data-${rendered?.prefix ?? ''}${word}`;
 
+/** The word that the frame's policy lets scripts run by. */
+const WORD = document.querySelector('script')?.nonce ?? '';
+
 /** Runs the output's script, which answers how to stop it, as an element: the frame's policy allows no other way. */
 function runScript(code: string): (() => void) | null {
   if (code === '') return null;
   const script = document.createElement('script');
+  script.nonce = WORD;
   script.textContent = `window.outputStop = ${code}`;
   document.body.append(script);
   script.remove();
@@ -78,6 +87,11 @@ function byItself(work: () => void): void {
   closingItself = false;
 }
 
+/** What holds a side column and the scene has no box where there is neither. */
+function showColumns({ beside, columns: held }: RenderedPage): void {
+  columns.style.cssText = beside === '' ? (foreign.isShown() ? 'display:none' : '') : held;
+}
+
 function buildAnew(page: RenderedPage): void {
   const top = scrollY;
   byItself(() => {
@@ -87,7 +101,7 @@ function buildAnew(page: RenderedPage): void {
       template.innerHTML = page[place];
       places[place].replaceChildren(template.content);
     }
-    columns.style.cssText = page.beside === '' ? '' : page.columns;
+    showColumns(page);
     stop = runScript(page.script);
   });
   // While nothing stood there the page was short.
@@ -159,6 +173,18 @@ function render({ changed, sheet: changes }: RenderMessage): void {
     if (pinned) pin(pinned);
     if (lit) light(lit);
   }
+  tellPainted();
+}
+
+/** Shows a foreign page instead of a scene; it brings its own ground along. */
+async function showForeign({ content }: ForeignMessage): Promise<void> {
+  groundStyle.disabled = content !== null;
+  scene.hidden = content !== null;
+  const shown = foreign.show(content);
+  if (rendered) showColumns(rendered);
+  else columns.hidden = content !== null;
+  await shown;
+  scrollTo({ top: 0, behavior: 'instant' });
   tellPainted();
 }
 
@@ -368,7 +394,9 @@ document.addEventListener(
   (event) => {
     if (!(event.target instanceof Element)) return;
     if (event.target.closest('a[href]')) event.preventDefault();
-    if (holder.contains(event.target)) pick(event.target);
+    const at = foreign.placeOf(event.target);
+    if (at !== null) tell({ type: 'foreign-pick', at });
+    else if (holder.contains(event.target)) pick(event.target);
   },
   true,
 );
@@ -398,6 +426,8 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   if (event.source !== parent) return;
   if (event.data.type === 'render') render(event.data);
   else if (event.data.type === 'pin') pin(event.data);
+  else if (event.data.type === 'foreign') void showForeign(event.data);
+  else if (event.data.type === 'foreign-pin') foreign.pin(event.data);
   else if (event.data.type === 'play') play(event.data);
   else if (event.data.type === 'picture') tellPicture();
   else if (event.data.type === 'survey') void tellSurvey(event.data);

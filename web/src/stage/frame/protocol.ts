@@ -1,4 +1,13 @@
-import type { ElementEntry, Level, PageMarkup, Sight, State } from '@hamaca/core';
+import type {
+  ElementEntry,
+  ForeignState,
+  Level,
+  PageMarkup,
+  Sight,
+  StagedNames,
+  StagedPage,
+  State,
+} from '@hamaca/core';
 
 /** One element of the output, as the element map finds it. */
 export interface StageElement {
@@ -76,6 +85,29 @@ export interface LightMessage {
   readonly selectors: readonly string[];
 }
 
+/** A page that exists already, with the files it shows. */
+export interface ForeignContent {
+  readonly page: StagedPage;
+  readonly names: StagedNames;
+  readonly files: readonly { readonly bytes: ArrayBuffer; readonly type: string }[];
+}
+
+/** A foreign page is to stand on the stage, instead of a scene; null takes it away. */
+export interface ForeignMessage {
+  readonly type: 'foreign';
+  readonly content: ForeignContent | null;
+}
+
+/** What of a foreign page is chosen, in which state, and what is lit up; elements by their place among the page's. */
+export interface ForeignPinMessage {
+  readonly type: 'foreign-pin';
+  readonly chosen: number | null;
+  readonly state: ForeignState;
+  readonly lit: readonly number[];
+  /** Whether what is chosen is scrolled into sight. */
+  readonly reveal: boolean;
+}
+
 /** The page is wanted as it stands, for a picture of it. */
 export interface PictureMessage {
   readonly type: 'picture';
@@ -101,7 +133,15 @@ export interface SurveyMessage {
 
 /** What the stage is told. */
 export type ToFrame =
-  PlayMessage | RenderMessage | PinMessage | LightMessage | PictureMessage | MeasureMessage | SurveyMessage;
+  | ForeignMessage
+  | ForeignPinMessage
+  | PlayMessage
+  | RenderMessage
+  | PinMessage
+  | LightMessage
+  | PictureMessage
+  | MeasureMessage
+  | SurveyMessage;
 
 /** A box on the stage, in px of the page. */
 export interface Box {
@@ -180,5 +220,7 @@ export type FromFrame =
   | { readonly type: 'closed' }
   /** The page as it stands: its body as XML, and all rules it is drawn by. */
   | { readonly type: 'picture'; readonly body: string; readonly css: string }
+  /** An element of a foreign page was clicked. */
+  | { readonly type: 'foreign-pick'; readonly at: number }
   /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */
   | { readonly type: 'painted'; readonly at: number };

@@ -12,6 +12,7 @@ import {
 import { memo, useCallback, useEffect, useMemo, useState, type ComponentProps } from 'react';
 import { useNavigate } from 'react-router';
 import type { Fonts } from '../../../media/load-fonts.ts';
+import { foreignPageOf, useForeignPage } from '../../../stage/foreign-pages.ts';
 import type { ShownPage, StageBox } from '../../../stage/frame/protocol.ts';
 import { firstPiece, hostOf, stagePage, useStagePage, type Besides } from '../../../stage/output.ts';
 import { shownPage, Stage, type Carried, type DraggedEdge, type Picked } from '../../../stage/stage.tsx';
@@ -170,6 +171,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const faint = useBench((state) => state.faint);
   const id = useSiteState((state) => state.id);
   const navigate = useNavigate();
+  const foreign = useForeignPage(foreignPageOf(site, scene?.id)).read?.content ?? null;
   const host = hostOf(site, piece);
   const lit = useBench((state) => state.lit);
   const measuring = useBench((state) => state.measuring);
@@ -236,6 +238,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
             site={site}
             page={page}
             scene={scene}
+            foreign={foreign}
             width={width}
             height={height}
             scale={scale}

@@ -1,0 +1,29 @@
+import { refuse } from '../../base/result.ts';
+import { idsOf } from '../../kinds/placed.ts';
+import type { BroughtPage } from '../../model/site-content.ts';
+import { patched, type EditOperation } from '../draft.ts';
+
+const gone = () =>
+  refuse('gone', '/foreignPages', 'The page is no longer there; it was removed in the meantime');
+
+/** Brings a page along that exists already. */
+export const addForeignPage: EditOperation<{ readonly page: BroughtPage }> = (site, { page }) =>
+  idsOf(site).has(page.id)
+    ? refuse('duplicate', '/foreignPages', `There is something with the id "${page.id}" already`)
+    : patched(site, [{ op: 'add', path: '/foreignPages/-', value: page }]);
+
+/** Names a foreign page anew. */
+export const setForeignPageName: EditOperation<{ readonly id: string; readonly name: string }> = (
+  site,
+  { id, name },
+) => {
+  const index = site.foreignPages.findIndex((page) => page.id === id);
+  if (index === -1) return gone();
+  return patched(site, [{ op: 'replace', path: `/foreignPages/${index}/name`, value: name }]);
+};
+
+export const removeForeignPage: EditOperation<{ readonly id: string }> = (site, { id }) => {
+  const index = site.foreignPages.findIndex((page) => page.id === id);
+  if (index === -1) return gone();
+  return patched(site, [{ op: 'remove', path: `/foreignPages/${index}` }]);
+};

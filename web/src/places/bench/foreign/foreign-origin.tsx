@@ -1,0 +1,74 @@
+import type { ToldValue } from '@hamaca/core';
+import type { ReadPage } from '../../../stage/foreign-pages.ts';
+import { Button } from '../../../ui/button.tsx';
+import type { SaidCell } from './foreign-rows.ts';
+
+/** Where a value stands: file and line, selector, and what surrounds its rule. */
+function Place({ said }: { readonly said: ToldValue }) {
+  const around = [...said.conditions, ...(said.layer === null ? [] : [`@layer ${said.layer}`])];
+  return (
+    <>
+      <span className="font-mono text-[12px]">{said.selector ?? 'style attribute'}</span>
+      {around.length > 0 && <span className="text-ink-soft"> in {around.join(', ')}</span>}
+      <span className="text-ink-faint">
+        {' '}
+        · {said.file}:{said.line}
+      </span>
+      {said.important && <span className="text-ink-soft"> · !important</span>}
+    </>
+  );
+}
+
+interface Props {
+  readonly page: ReadPage;
+  readonly name: string;
+  readonly state: string;
+  readonly cell: SaidCell;
+  /** How many elements its rule styles; null until that is known. */
+  readonly reach: readonly number[] | null;
+  readonly lit: boolean;
+  readonly onLight: () => void;
+}
+
+/** Below the sheet: where the value of a cell is said, and what it overrides, next best first. */
+export function ForeignOrigin({ name, state, cell, reach, lit, onLight }: Props) {
+  return (
+    <div
+      aria-label="Origin"
+      role="region"
+      className="max-h-40 shrink-0 overflow-auto border-t border-twine bg-cotton px-3 py-1.5 text-bench"
+    >
+      <p className="flex flex-wrap items-baseline gap-x-2">
+        <span>
+          <b className="font-semibold">
+            {name}, {state}:
+          </b>{' '}
+          {cell.value}
+        </span>
+        <span className="min-w-0">
+          <Place said={cell} />
+        </span>
+        {!cell.certain && (
+          <span className="text-brick" title="Something only the browser knows decides whether this applies">
+            not certain
+          </span>
+        )}
+        {reach && (
+          <Button pressed={lit} className="!h-6 !text-small" onClick={onLight}>
+            {reach.length === 1 ? 'styles this alone' : `styles ${reach.length} elements`}
+          </Button>
+        )}
+      </p>
+      {cell.overridden.length > 0 && (
+        <ol aria-label="Overridden" className="mt-1 grid gap-0.5 text-ink-soft">
+          {cell.overridden.map((other) => (
+            <li key={`${other.file}:${other.line}:${other.column}:${other.value}`}>
+              <s className="mr-2">{other.value}</s>
+              <Place said={other} />
+            </li>
+          ))}
+        </ol>
+      )}
+    </div>
+  );
+}

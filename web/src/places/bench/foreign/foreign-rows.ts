@@ -1,0 +1,84 @@
+import type { ElementLook } from '../../../workers/foreign-page.ts';
+
+/** What is said of a property in one state. */
+export type SaidCell = ElementLook['states'][number][number];
+
+/** A property of an element of a foreign page, with what is said of it in each state. */
+export interface ForeignRow {
+  readonly name: string;
+  /** In the order of the states; null where nothing is said. */
+  readonly cells: readonly (SaidCell | null)[];
+}
+
+/** Properties in the order they are told: what they begin with. */
+const GROUPS: readonly (readonly [title: string, names: RegExp])[] = [
+  ['text', /^(?:color|font|line-height|letter|word|text|white-space|-webkit-text|-webkit-font)/],
+  ['fill', /^(?:background|opacity|backdrop|filter|mix)/],
+  ['edge', /^(?:border|outline|box-shadow)/],
+  ['space', /^(?:padding|margin|gap|row-gap|column-gap)/],
+  [
+    'box',
+    /^(?:display|position|top|right|bottom|left|inset|z-index|width|height|min-|max-|overflow|float|flex|grid|align|justify|order|place|visibility|box-sizing)/,
+  ],
+  ['motion', /^(?:transition|animation|transform|translate|rotate|scale|will-change)/],
+  ['other', /./],
+];
+
+/** Longhands that are told as one where all of them are said alike: by the name they go by. */
+const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+const TOGETHER: readonly (readonly [name: string, longhands: readonly string[]])[] = [
+  ['padding', SIDES.map((side) => `padding-${side}`)],
+  ['margin', SIDES.map((side) => `margin-${side}`)],
+  ['inset', SIDES],
+  ['border-width', SIDES.map((side) => `border-${side}-width`)],
+  ['border-style', SIDES.map((side) => `border-${side}-style`)],
+  ['border-color', SIDES.map((side) => `border-${side}-color`)],
+  [
+    'border-radius',
+    ['top-left', 'top-right', 'bottom-right', 'bottom-left'].map((corner) => `border-${corner}-radius`),
+  ],
+  ['overflow', ['overflow-x', 'overflow-y']],
+];
+
+/** Whether two properties are said alike in a state: the same value, in the same place. */
+const isAlike = (a: SaidCell | null, b: SaidCell | null): boolean =>
+  a === null || b === null
+    ? a === b
+    : a.value === b.value && a.file === b.file && a.line === b.line && a.column === b.column;
+
+/** The properties of an element by groups, with those said alike told as one. */
+export function foreignRows(
+  { states }: ElementLook,
+  filter: string,
+): readonly { readonly title: string; readonly rows: readonly ForeignRow[] }[] {
+  const byState = states.map((said) => new Map(said.map((cell) => [cell.name, cell])));
+  const cellsOf = (name: string) => byState.map((said) => said.get(name) ?? null);
+  const names = new Set(states.flatMap((said) => said.map(({ name }) => name)));
+  const rows: ForeignRow[] = [];
+  for (const [name, longhands] of TOGETHER) {
+    const [first = '', ...others] = longhands;
+    const cells = cellsOf(first);
+    const isOne = others.every((other) =>
+      cellsOf(other).every((cell, at) => isAlike(cell, cells[at] ?? null)),
+    );
+    if (!isOne || cells.every((cell) => cell === null)) continue;
+    for (const longhand of longhands) names.delete(longhand);
+    rows.push({ name, cells });
+  }
+  for (const name of names) rows.push({ name, cells: cellsOf(name) });
+  const wanted = filter.trim().toLowerCase();
+  const isWanted = ({ name, cells }: ForeignRow) =>
+    wanted === '' ||
+    name.includes(wanted) ||
+    cells.some((cell) => cell?.value.toLowerCase().includes(wanted));
+  const taken = new Set<ForeignRow>();
+  return GROUPS.map(([title, test]) => {
+    const own = rows.filter((row) => !taken.has(row) && isWanted(row) && test.test(row.name));
+    for (const row of own) taken.add(row);
+    return { title, rows: own.sort((a, b) => (a.name < b.name ? -1 : 1)) };
+  }).filter((group) => group.rows.length > 0);
+}
+
+/** Whether a state says something of its own, other than what is said at rest. */
+export const isOwn = (row: ForeignRow, at: number): boolean =>
+  at === 0 || !isAlike(row.cells[at] ?? null, row.cells[0] ?? null);

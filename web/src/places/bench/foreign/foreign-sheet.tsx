@@ -1,0 +1,221 @@
+import { FOREIGN_STATES, type ForeignState } from '@hamaca/core';
+import { Fragment, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import type { ReadPage } from '../../../stage/foreign-pages.ts';
+import type { ElementLook } from '../../../workers/foreign-page.ts';
+import { ForeignOrigin } from './foreign-origin.tsx';
+import { foreignRows, isOwn, type ForeignRow } from './foreign-rows.ts';
+
+const COLOUR =
+  /#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix)\((?:[^()]|\([^()]*\))*\)/i;
+
+/** The first colour of a value as a small square. */
+function Chip({ value }: { readonly value: string }) {
+  const colour = COLOUR.exec(value)?.[0] ?? (CSS.supports('color', value) ? value : null);
+  if (colour === null || /^(?:inherit|initial|unset|revert|revert-layer|currentcolor)$/i.test(colour))
+    return null;
+  return (
+    <span
+      aria-hidden="true"
+      className="size-3.5 shrink-0 rounded-[2px] border border-ink/25"
+      style={{ background: colour }}
+    />
+  );
+}
+
+interface CellProps {
+  readonly row: ForeignRow;
+  readonly at: number;
+  readonly focused: boolean;
+  readonly onFocus: () => void;
+}
+
+function Cell({ row, at, focused, onFocus }: CellProps) {
+  const cell = row.cells[at] ?? null;
+  const own = isOwn(row, at);
+  const state = FOREIGN_STATES[at] ?? 'rest';
+  const place = cell ? `${cell.selector ?? 'style attribute'} · ${cell.file}:${cell.line}` : '';
+  return (
+    <td
+      role="gridcell"
+      aria-selected={focused}
+      aria-label={`${row.name}, ${state}: ${cell ? cell.value : 'nothing said'}${cell && !own ? ', as at rest' : ''}`}
+      data-cell={`${row.name} ${state}`}
+      data-own={own && cell !== null}
+      tabIndex={focused ? 0 : -1}
+      title={place}
+      onClick={onFocus}
+      onFocus={onFocus}
+      className={`h-[27px] max-w-[260px] border-r border-b border-linen px-2 ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-twine group-focus-within/sheet:outline-ochre' : 'hover:bg-cotton'}`}
+    >
+      {cell && (
+        <span
+          className={`flex items-center gap-1.5 whitespace-nowrap ${own ? 'font-medium text-ink' : 'text-ink-faint'}`}
+        >
+          <Chip value={cell.value} />
+          <span className="truncate">{cell.value}</span>
+          {!own && (
+            <span aria-hidden="true" className="text-twine">
+              ·
+            </span>
+          )}
+          {!cell.certain && (
+            <span title="not certain" className="text-brick">
+              ?
+            </span>
+          )}
+        </span>
+      )}
+    </td>
+  );
+}
+
+interface Props {
+  readonly page: ReadPage;
+  readonly look: ElementLook;
+  readonly state: ForeignState;
+  readonly lit: readonly number[];
+  readonly onState: (state: ForeignState) => void;
+  readonly onLight: (elements: readonly number[]) => void;
+}
+
+/** What a foreign page says of one of its elements: properties down, states across, and below where each value comes from. */
+export function ForeignSheet({ page, look, state, lit, onState, onLight }: Props) {
+  const [filter, setFilter] = useState('');
+  const [wanted, setWanted] = useState('color');
+  const [reach, setReach] = useState<readonly number[] | null>(null);
+  const table = useRef<HTMLTableElement>(null);
+  const groups = useMemo(() => foreignRows(look, filter), [look, filter]);
+  const rows = groups.flatMap((group) => group.rows);
+  const row = rows.find(({ name }) => name === wanted) ?? rows[0];
+  const column = FOREIGN_STATES.indexOf(state);
+  const cell = row?.cells[column] ?? null;
+  useEffect(() => {
+    setReach(null);
+    if (!cell) return;
+    let isWanted = true;
+    const { file, line, column: at, selector } = cell;
+    void page.worker.ask({ kind: 'reach', value: { file, line, column: at, selector } }).then((found) => {
+      if (isWanted) setReach(found);
+    });
+    return () => {
+      isWanted = false;
+    };
+  }, [page, cell]);
+  const go = (to: ForeignRow | undefined, toState: ForeignState | undefined) => {
+    if (!to || !toState) return;
+    setWanted(to.name);
+    onState(toState);
+    table.current
+      ?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(`${to.name} ${toState}`)}"]`)
+      ?.focus();
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (!row || event.ctrlKey || event.metaKey || event.altKey) return;
+    const y = rows.indexOf(row);
+    if (event.key === 'ArrowDown') go(rows[y + 1], state);
+    else if (event.key === 'ArrowUp') go(rows[y - 1], state);
+    else if (event.key === 'ArrowRight') go(row, FOREIGN_STATES[column + 1]);
+    else if (event.key === 'ArrowLeft') go(row, FOREIGN_STATES[column - 1]);
+    else return;
+    event.preventDefault();
+  };
+  return (
+    <section aria-label="Look sheet" className="flex h-full min-h-0 flex-col">
+      <div className="flex h-9 shrink-0 items-center gap-3 border-b border-twine px-3 text-bench">
+        <b className="min-w-0 truncate font-mono text-[12px] font-semibold" title={look.selector}>
+          {look.selector}
+        </b>
+        <input
+          aria-label="Find a property"
+          placeholder="find a property or value"
+          value={filter}
+          onChange={(event) => {
+            setFilter(event.target.value);
+          }}
+          className="field ml-auto !h-6 w-52"
+        />
+      </div>
+      <div className="min-h-0 grow overflow-auto bg-white">
+        <table
+          ref={table}
+          role="grid"
+          aria-label={`Look of ${look.selector}`}
+          onKeyDown={onKeyDown}
+          className="group/sheet w-full border-separate border-spacing-0 text-bench tabular"
+        >
+          <thead>
+            <tr>
+              <td className="sticky top-0 left-0 z-20 w-[150px] border-r border-b border-twine bg-linen" />
+              {FOREIGN_STATES.map((name) => (
+                <th
+                  key={name}
+                  scope="col"
+                  className={`sticky top-0 z-10 h-[25px] min-w-[92px] border-r border-b border-twine px-2 text-left font-normal ${name === state ? 'bg-ochre-wash font-semibold' : 'bg-linen'}`}
+                >
+                  {name}
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {groups.map((group) => (
+              <Fragment key={group.title}>
+                <tr>
+                  <th
+                    scope="rowgroup"
+                    colSpan={FOREIGN_STATES.length + 1}
+                    className="border-b border-twine bg-cotton px-2 text-left text-small font-normal text-ink-soft"
+                  >
+                    {group.title}
+                  </th>
+                </tr>
+                {group.rows.map((entry) => (
+                  <tr key={entry.name}>
+                    <th
+                      scope="row"
+                      className="sticky left-0 z-10 border-r border-b border-twine bg-linen px-2 text-left font-normal whitespace-nowrap"
+                    >
+                      {entry.name}
+                    </th>
+                    {FOREIGN_STATES.map((name, at) => (
+                      <Cell
+                        key={name}
+                        row={entry}
+                        at={at}
+                        focused={entry === row && name === state}
+                        onFocus={() => {
+                          setWanted(entry.name);
+                          onState(name);
+                        }}
+                      />
+                    ))}
+                  </tr>
+                ))}
+              </Fragment>
+            ))}
+          </tbody>
+        </table>
+        {rows.length === 0 && (
+          <p className="p-4 text-bench text-ink-soft">
+            {filter === ''
+              ? 'No rule of the page says anything of this element; it looks as the browser draws it, and as what it inherits.'
+              : 'Nothing that is said of this element is called that.'}
+          </p>
+        )}
+      </div>
+      {row && cell && (
+        <ForeignOrigin
+          page={page}
+          name={row.name}
+          state={state}
+          cell={cell}
+          reach={reach}
+          lit={lit.length > 0}
+          onLight={() => {
+            onLight(lit.length > 0 ? [] : (reach ?? []));
+          }}
+        />
+      )}
+    </section>
+  );
+}

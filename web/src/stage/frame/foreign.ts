@@ -1,0 +1,137 @@
+import type { StagedNames } from '@hamaca/core';
+import type { ForeignContent, ForeignPinMessage } from './protocol.ts';
+
+/*
+ * A page that exists already, on the stage: its own elements in the body, its own stylesheets in the head. What it shows was
+ * brought along and is handed over as blobs; nothing of it runs.
+ */
+
+/** Longest wait for a stylesheet, in ms: those that are blobs come at once, or never. */
+const LONGEST = 3000;
+
+/** Puts the addresses of blobs in for those that begin in a way, and end with a number and a dot. */
+const fillIn = (text: string, beginning: string, known: readonly string[]): string =>
+  text
+    .split(beginning)
+    .map((part, index) =>
+      index === 0 ? part : part.replace(/^(\d+)\./, (_, at: string) => known[Number(at)] ?? 'data:,'),
+    )
+    .join('');
+
+function setAttributes(
+  element: Element,
+  now: Readonly<Record<string, string>>,
+  before: readonly string[],
+): string[] {
+  for (const name of before) element.removeAttribute(name);
+  for (const [name, value] of Object.entries(now)) {
+    try {
+      element.setAttribute(name, value);
+    } catch {
+      // Readers of markup take names that cannot be set.
+    }
+  }
+  return Object.keys(now);
+}
+
+function fragmentOf(markup: string): DocumentFragment {
+  const template = document.createElement('template');
+  template.innerHTML = markup;
+  return template.content;
+}
+
+const loaded = (link: Element) =>
+  new Promise<void>((resolve) => {
+    for (const type of ['load', 'error'])
+      link.addEventListener(type, () => {
+        resolve();
+      });
+    setTimeout(resolve, LONGEST);
+  });
+
+/** The page that is shown; its nodes stand in the body after `before` and ahead of whatever follows that. */
+export function createForeign(before: Element): {
+  readonly isShown: () => boolean;
+  readonly show: (page: ForeignContent | null) => Promise<void>;
+  readonly pin: (message: ForeignPinMessage) => void;
+  /** Which of the page's elements something is, or lies in; null where it is none of them. */
+  readonly placeOf: (target: Element) => number | null;
+} {
+  let nodes: ChildNode[] = [];
+  let head: ChildNode[] = [];
+  let blobs: string[] = [];
+  let attributes: { root: string[]; body: string[] } = { root: [], body: [] };
+  let pinned: ForeignPinMessage | null = null;
+  let names: StagedNames | null = null;
+
+  const blobOf = (content: BlobPart, type: string) => {
+    const address = URL.createObjectURL(new Blob([content], { type }));
+    blobs.push(address);
+    return address;
+  };
+  const elementAt = (at: number | null) =>
+    at === null || !names ? null : document.querySelector(`[${names.at}="${at}"]`);
+  const mark = (name: string, elements: readonly Element[]) => {
+    for (const other of document.querySelectorAll(`[${name}]`))
+      if (!elements.includes(other)) other.removeAttribute(name);
+    for (const element of elements) if (!element.hasAttribute(name)) element.setAttribute(name, '');
+  };
+  const pin = (message: ForeignPinMessage) => {
+    pinned = message;
+    if (!names) return;
+    const chosen = elementAt(message.chosen);
+    const around: Element[] = [];
+    for (let at = chosen; at; at = at.parentElement) around.push(at);
+    const { state } = message;
+    mark(names.hover, state === 'hover' || state === 'pressed' ? around : []);
+    mark(names.active, state === 'pressed' ? around : []);
+    mark(names.focus, state === 'focus' && chosen ? [chosen] : []);
+    mark(names.within, state === 'focus' ? around : []);
+    mark('data-hamaca-chosen', chosen ? [chosen] : []);
+    mark(
+      'data-hamaca-lit',
+      message.lit.map(elementAt).filter((element) => element !== null),
+    );
+    if (message.reveal) chosen?.scrollIntoView({ block: 'nearest', inline: 'nearest', behavior: 'instant' });
+  };
+  const clear = () => {
+    for (const node of [...nodes, ...head]) node.remove();
+    for (const address of blobs) URL.revokeObjectURL(address);
+    [nodes, head, blobs] = [[], [], []];
+  };
+  return {
+    isShown: () => nodes.length > 0 || head.length > 0,
+    show: async (page) => {
+      clear();
+      const { documentElement: root, body } = document;
+      attributes = {
+        root: setAttributes(root, page?.page.rootAttributes ?? {}, attributes.root),
+        body: setAttributes(body, page?.page.bodyAttributes ?? {}, attributes.body),
+      };
+      if (!page) return;
+      names = page.names;
+      const { file, sheet } = page.names;
+      const files = page.files.map(({ bytes, type }) => blobOf(bytes, type));
+      const sheets: string[] = [];
+      // Those that others import come first.
+      const filled = (text: string) => fillIn(fillIn(text, file, files), sheet, sheets);
+      for (const text of page.page.sheets) sheets.push(blobOf(filled(text), 'text/css'));
+      const styles = fragmentOf(filled(page.page.head));
+      const content = fragmentOf(filled(page.page.body));
+      const links = [...styles.querySelectorAll('link'), ...content.querySelectorAll('link')];
+      const waited = links.map(loaded);
+      head = [...styles.childNodes];
+      nodes = [...content.childNodes];
+      // The output comes after the page's own.
+      document.head.prepend(styles);
+      before.after(content);
+      if (pinned) pin(pinned);
+      await Promise.all(waited);
+    },
+    pin,
+    placeOf: (target) => {
+      const at = names && target.closest(`[${names.at}]`)?.getAttribute(names.at);
+      return at === null || at === undefined ? null : Number(at);
+    },
+  };
+}
