@@ -1,4 +1,5 @@
 import { join } from 'node:path';
+import { strToU8, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
 import { copyDemo, expect, ROOT, saved, stageFrame, test } from './support/app.ts';
 
@@ -20,27 +21,178 @@ a { color: var(--blue) }
 `;
 
 /** Brings the page along from its files, in a copy of the demo. */
-async function bringAlong(page: Page): Promise<string> {
+async function bringAlong(
+  page: Page,
+  markup = PAGE.replace('css/site.css', 'none.css'),
+  css = CSS,
+): Promise<string> {
   const id = await copyDemo(page);
   await page.goto(`/sites/${id}/bench`);
   await page.getByRole('button', { name: 'Add a piece' }).click();
   await page.getByRole('menuitem', { name: 'A page that exists already…' }).click();
   const dialog = page.getByRole('dialog', { name: 'Bring a page along that exists already' });
-  await dialog.getByLabel('Markup of the page').fill(PAGE.replace('css/site.css', 'none.css'));
-  await dialog.getByLabel('Stylesheet of the page').fill(CSS);
+  await dialog.getByLabel('Markup of the page').fill(markup);
+  await dialog.getByLabel('Stylesheet of the page').fill(css);
   await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
-  await expect(dialog.getByRole('region', { name: 'What was read' })).toContainText('Old boats');
+  await expect(dialog.getByRole('region', { name: 'What was read' })).toBeVisible();
   await dialog.getByRole('button', { name: 'Bring it along' }).click();
   await expect(page).toHaveURL(/bench\/page/);
   await saved(page);
   return id;
 }
 
+const sheet = (page: Page) => page.getByRole('grid');
+const cell = (page: Page, name: string) => sheet(page).locator(`[data-cell="${name}"]`);
+
 test('a page that exists is brought along, its elements are chosen, and each value says where it comes from', async ({
   page,
 }) => {
   await bringAlong(page);
   const stage = await stageFrame(page);
-  await expect(stage.getByRole('link', { name: 'Hire' })).toBeVisible();
+  await stage.getByRole('link', { name: 'Hire' }).click();
+  await expect(sheet(page)).toHaveAccessibleName(
+    'Look of html > body > header > nav > ul > li:nth-child(1) > a',
+  );
+  await expect(cell(page, 'color rest')).toHaveText('#333');
+  await expect(cell(page, 'color hover')).toHaveText('blue');
+  await cell(page, 'color hover').click();
+  const origin = page.getByRole('region', { name: 'Origin' });
+  await expect(origin).toContainText('.menu a:hover · pasted.css:5');
+  await expect(origin.getByRole('list', { name: 'Overridden' })).toHaveText(
+    /#333.*\.menu a · pasted\.css:4.*#0000ff.*a · pasted\.css:3/,
+  );
+  // The state is frozen on the stage, where it shows.
+  const hire = stage.getByRole('link', { name: 'Hire' });
+  const colour = () => hire.evaluate((link) => getComputedStyle(link).color);
+  await expect.poll(colour).toBe('rgb(0, 0, 255)');
+  await cell(page, 'color rest').click();
+  await expect.poll(colour).toBe('rgb(51, 51, 51)');
+  // What its rule styles besides is lit up.
+  await origin.getByRole('button', { name: 'styles 3 elements' }).click();
+  await expect(stage.locator('[data-hamaca-lit]')).toHaveCount(3);
+  // Narrower, another rule wins.
+  await page.getByRole('button', { name: '390', exact: true }).click();
+  await expect(cell(page, 'padding rest')).toHaveText('16px');
+  await cell(page, 'padding rest').click();
+  await expect(origin).toContainText('in @media (max-width: 600px)');
+  await page.getByRole('button', { name: '1280', exact: true }).click();
+  await expect(cell(page, 'padding rest')).toHaveText('8px');
+  // The arrow keys walk through the page.
+  await page.getByRole('treegrid').getByRole('button', { name: 'Hire' }).focus();
+  await page.keyboard.press('ArrowUp');
+  await page.keyboard.press('ArrowUp');
+  await expect(sheet(page)).toHaveAccessibleName('Look of .menu');
   await page.screenshot({ path: join(ROOT, 'test-results/foreign.png') });
+});
+
+test('nothing of a page that was brought along runs, leads elsewhere or asks for anything', async ({
+  page,
+}) => {
+  const asked: string[] = [];
+  page.on('request', (request) => {
+    asked.push(new URL(request.url()).pathname);
+  });
+  const said: string[] = [];
+  page.on('dialog', (dialog) => {
+    said.push(dialog.message());
+    void dialog.dismiss();
+  });
+  const HOSTILE = `<html onload=alert(1)><head><base href="https://elsewhere.example/"><meta http-equiv=refresh content="0;url=https://elsewhere.example/">
+    <link rel=prefetch href=https://elsewhere.example/p><link rel=stylesheet href=https://elsewhere.example/s.css><script>alert(2)</script>
+    <style>@import "https://elsewhere.example/i.css"; body{background:url(https://elsewhere.example/b.png)} nav{background:url(//elsewhere.example/n.png)} a::before{content:"</style><img src=x onerror=alert(3)>"}</style></head>
+    <body onload=alert(4)><nav><a href="javascript:alert(5)" ping="https://elsewhere.example/ping" onclick="alert(6)">Home</a></nav>
+    <img src="https://elsewhere.example/t.gif" onerror="alert(7)" srcset="https://elsewhere.example/2x.gif 2x"><svg onload="alert(8)"><style>@import url(https://elsewhere.example/svg.css);</style><a xlink:href="javascript:alert(9)"><text>x</text></a><image href="https://elsewhere.example/i.svg"/><script>alert(10)</script></svg>
+    <iframe src="https://elsewhere.example/f" srcdoc="<script>alert(11)</script>"></iframe><object data="https://elsewhere.example/o"></object><embed src="https://elsewhere.example/e">
+    <form name="querySelector" action="https://elsewhere.example/send"><input name="body" autofocus onfocus="alert(12)"><button formaction="https://elsewhere.example/b">Send</button></form><img name="createElement">
+    <video src="https://elsewhere.example/v.mp4" autoplay poster="https://elsewhere.example/p.jpg"></video><template><script>alert(13)</script></template><noscript><img src="https://elsewhere.example/ns.gif"></noscript>
+    <math><mtext><table><mglyph><style><img src=x onerror=alert(14)></style></mglyph></table></mtext></math></body></html>`;
+  await bringAlong(page, HOSTILE, 'nav a { color: red }');
+  const stage = await stageFrame(page);
+  await stage.getByText('Home').click();
+  await expect(cell(page, 'color rest')).toHaveText('red');
+  await stage.getByRole('button', { name: 'Send' }).click();
+  await page.waitForTimeout(500);
+  expect(said).toEqual([]);
+  expect(asked.filter((path) => !/^\/(?:api|assets|fonts|sites|frame|icon)/.test(path))).toEqual([]);
+  expect(page.frames().filter((frame) => frame.url().includes('elsewhere'))).toEqual([]);
+  await expect(stage.getByText('Home')).toBeVisible();
+});
+
+test('an own header stands on a page that exists, among its own stylesheets', async ({ page }) => {
+  const id = await bringAlong(page);
+  await page.getByRole('navigation', { name: 'Pieces' }).getByRole('button', { name: 'Header' }).click();
+  await page.getByRole('combobox', { name: 'Scene' }).click();
+  await page.getByRole('option', { name: 'on the page: Old boats' }).click();
+  const stage = await stageFrame(page);
+  await expect(stage.getByRole('heading', { name: 'Old boats' })).toBeVisible();
+  const ground = stage.locator('body');
+  await expect
+    .poll(() => ground.evaluate((body) => getComputedStyle(body).backgroundColor))
+    .toBe('rgb(250, 240, 230)');
+  // Both stand there, and neither takes on the other's looks.
+  const own = stage.locator('.hm-header a').first();
+  await expect(own).toBeVisible();
+  const look = () => own.evaluate((link) => getComputedStyle(link).color);
+  const withPage = await look();
+  await page.screenshot({ path: join(ROOT, 'test-results/foreign-scene.png') });
+  await page.getByRole('combobox', { name: 'Scene' }).click();
+  await page.getByRole('option', { name: 'over: blank page' }).click();
+  await expect(stage.getByRole('heading', { name: 'Old boats' })).toBeHidden();
+  expect(await look()).toBe(withPage);
+  expect(await ground.evaluate((body) => getComputedStyle(body).backgroundColor)).toBe('rgb(255, 255, 255)');
+  // It is kept: reloaded, it is there; removed, undo brings it back.
+  await page.goto(`/sites/${id}/bench/page`);
+  await stageFrame(page);
+  await page.getByRole('button', { name: 'More about this page' }).click();
+  await page.getByRole('menuitem', { name: 'Remove from this site' }).click();
+  await expect(page.getByRole('navigation', { name: 'Pieces' }).getByText('Old boats')).toBeHidden();
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('navigation', { name: 'Pieces' }).getByText('Old boats')).toBeVisible();
+});
+
+test('a page comes along from files, a zip and its address', async ({ page }) => {
+  const id = await copyDemo(page);
+  const open = async () => {
+    await page.goto(`/sites/${id}/bench`);
+    await page.getByRole('button', { name: 'Add a piece' }).click();
+    await page.getByRole('menuitem', { name: 'A page that exists already…' }).click();
+    return page.getByRole('dialog');
+  };
+  const read = page.getByRole('region', { name: 'What was read' });
+  const buffer = (text: string) => Buffer.from(text);
+  const zip = Buffer.from(
+    zipSync({
+      'old/index.html': strToU8(PAGE),
+      'old/css/site.css': strToU8(CSS),
+      'old/unused.txt': strToU8('x'),
+    }),
+  );
+  const dialog = await open();
+  await dialog.getByLabel('Files of the page').setInputFiles([
+    { name: 'index.html', mimeType: 'text/html', buffer: buffer(PAGE.replace('css/site.css', 'site.css')) },
+    { name: 'site.css', mimeType: 'text/css', buffer: buffer(CSS) },
+  ]);
+  await expect(read).toContainText('index.html with 1 more files');
+  await dialog
+    .getByLabel('Files of the page')
+    .setInputFiles([{ name: 'old.zip', mimeType: 'application/zip', buffer: zip }]);
+  await expect(read).toContainText('old/index.html with 1 more files');
+  await dialog.getByLabel('Name').fill('From a zip');
+  await dialog.getByRole('button', { name: 'Bring it along' }).click();
+  await expect(page).toHaveURL(/bench\/page/);
+  await expect((await stageFrame(page)).getByRole('link', { name: 'About' })).toBeVisible();
+  await saved(page);
+  const again = await open();
+  await again
+    .getByLabel('Files of the page')
+    .setInputFiles([{ name: 'notes.txt', mimeType: 'text/plain', buffer: buffer('x') }]);
+  await expect(again.getByRole('alert')).toContainText('No page was found');
+  await again.getByLabel('Address of the page').fill('http://127.0.0.1/');
+  await again.getByRole('button', { name: 'Fetch' }).click();
+  await expect(again.getByRole('alert')).toContainText('private address');
+  await again.getByLabel('Address of the page').fill('https://marisma.example/visit/getting-here/');
+  await again.getByRole('button', { name: 'Fetch' }).click();
+  await expect(read).toContainText('visit/getting-here/index.html');
+  await again.getByRole('button', { name: 'Bring it along' }).click();
+  await expect(page.getByText('https://marisma.example/visit/getting-here/index.html')).toBeVisible();
 });

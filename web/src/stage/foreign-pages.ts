@@ -11,6 +11,8 @@ export interface ReadPage {
   readonly opened: OpenedPage;
   readonly content: ForeignContent;
   readonly worker: ForeignWorker;
+  /** The files it came with; of an archive, those in it that belong to the page. */
+  readonly files: readonly LoadedFile[];
 }
 
 const TYPES: Readonly<Record<string, string>> = {
@@ -28,7 +30,7 @@ const typeOf = (path: string) =>
   TYPES[/\.(\w+)(?:\?.*)?$/.exec(path)?.[1]?.toLowerCase() ?? ''] ?? 'application/octet-stream';
 
 /** What the stage shows of a page that was opened, with the files it draws. */
-export function contentOf({ staged }: OpenedPage, files: readonly LoadedFile[]): ForeignContent {
+function contentOf({ staged }: OpenedPage, files: readonly LoadedFile[]): ForeignContent {
   const bytesOf = new Map(files.map(({ path, bytes }) => [path, bytes]));
   return {
     page: staged,
@@ -50,7 +52,8 @@ export async function openForeignPage(
   const worker = startForeignWorker();
   try {
     const opened = await worker.ask({ kind: 'open', files, path, origin: origin === '' ? null : origin });
-    return { id, opened, content: contentOf(opened, files), worker };
+    const own = (opened.unpacked as readonly LoadedFile[] | null) ?? files;
+    return { id, opened, content: contentOf(opened, own), worker, files: own };
   } catch (error) {
     worker.end();
     throw error;

@@ -53,6 +53,8 @@ export interface OpenedPage {
   readonly lines: readonly NavigationLine[];
   /** Paths of the files that belong to it, the page first. */
   readonly used: readonly string[];
+  /** The files that belong to it, where they came in an archive; null where they came by themselves. */
+  readonly unpacked: readonly PathBytes[] | null;
   /** What could not be read or is not there, in words. */
   readonly notes: readonly string[];
 }
@@ -89,7 +91,8 @@ function unpacked(files: readonly PathBytes[]): readonly PathBytes[] {
 }
 
 function open({ files: given, path: wanted, origin }: Extract<ForeignRequest, { kind: 'open' }>): OpenedPage {
-  const files = new Map(unpacked(given).map((file) => [file.path, file.bytes]));
+  const all = unpacked(given);
+  const files = new Map(all.map((file) => [file.path, file.bytes]));
   const path = wanted ?? firstPage([...files.keys()]);
   const bytes = path === null ? undefined : files.get(path);
   if (path === null || !bytes)
@@ -113,14 +116,19 @@ function open({ files: given, path: wanted, origin }: Extract<ForeignRequest, { 
   const fits = (at: string) => (files.get(at)?.byteLength ?? Infinity) <= LIMITS.pageFile;
   const named = usedFiles(page);
   const isScript = (at: string) => /\.m?js(?:$|\?)/i.test(at);
-  const used = named.filter((at) => fits(at) && !isScript(at));
+  const used = named.filter((at) => fits(at) && !isScript(at) && at !== path);
+  const own = [path, ...used].slice(0, LIMITS.pageFiles);
+  const came = new Set(given);
   return {
     path,
     title: titleOf(page),
     ground: groundOf(page),
     staged: stagedPage(source, path, html, fits),
     lines: navigationOf(page),
-    used: [path, ...used.filter((at) => at !== path)].slice(0, LIMITS.pageFiles),
+    used: own,
+    unpacked: all.every((file) => came.has(file))
+      ? null
+      : own.map((at) => ({ path: at, bytes: files.get(at) ?? new Uint8Array() })),
     notes: [
       ...page.rules.notes.map(({ place, text: words }) =>
         place ? `${place.file}:${place.line}: ${words}` : words,

@@ -34,9 +34,14 @@ function setAttributes(
   return Object.keys(now);
 }
 
-function fragmentOf(markup: string): DocumentFragment {
+/**
+ * Markup as elements. Each of the page's own bears its number: what does not came of markup that is read in another way than it was
+ * written, and goes.
+ */
+function fragmentOf(markup: string, number: string): DocumentFragment {
   const template = document.createElement('template');
   template.innerHTML = markup;
+  for (const element of template.content.querySelectorAll(`:not([${number}])`)) element.remove();
   return template.content;
 }
 
@@ -116,8 +121,8 @@ export function createForeign(before: Element): {
       // Those that others import come first.
       const filled = (text: string) => fillIn(fillIn(text, file, files), sheet, sheets);
       for (const text of page.page.sheets) sheets.push(blobOf(filled(text), 'text/css'));
-      const styles = fragmentOf(filled(page.page.head));
-      const content = fragmentOf(filled(page.page.body));
+      const styles = fragmentOf(filled(page.page.head), names.at);
+      const content = fragmentOf(filled(page.page.body), names.at);
       const links = [...styles.querySelectorAll('link'), ...content.querySelectorAll('link')];
       const waited = links.map(loaded);
       head = [...styles.childNodes];

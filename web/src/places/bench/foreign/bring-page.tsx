@@ -11,7 +11,6 @@ import { droppedFiles, type NamedFile } from './dropped-files.ts';
 /** A page that was read and may be brought along. */
 interface Found {
   readonly read: ReadPage;
-  readonly files: readonly LoadedFile[];
   readonly origin: string;
   /** What could not be had, in words. */
   readonly missing: readonly string[];
@@ -20,9 +19,14 @@ interface Found {
 const PASTED = 'index.html';
 const PASTED_CSS = 'pasted.css';
 
-/** The pasted markup with the pasted stylesheet linked to, where it links to none itself. */
+/** The pasted markup, with the pasted stylesheet linked to at the end of its head. */
 function pastedFiles(markup: string, css: string): readonly LoadedFile[] {
   const encode = (text: string) => new TextEncoder().encode(text);
+  // Where a base says what addresses relate to, a link would lead there.
+  if (/<base\b/i.test(markup) && css.trim() !== '')
+    return [
+      { path: PASTED, bytes: encode(`${markup}<style>${css.replaceAll(/<(?=\/style)/gi, '\\3c ')}</style>`) },
+    ];
   const link = `<link rel="stylesheet" href="${PASTED_CSS}">`;
   const linked = /<\/head>/i.test(markup) ? markup.replace(/<\/head>/i, `${link}</head>`) : link + markup;
   return css.trim() === ''
@@ -111,7 +115,7 @@ export function BringPage({ site, onBrought, onClose }: Props) {
       });
     });
     const read = await Promise.race([reading, stopped]);
-    setFound({ read, files, origin, missing });
+    setFound({ read, origin, missing });
     const called = read.opened.title || (origin === '' ? read.opened.path : new URL(origin).host);
     setName(uniqueTitle(cutText(called, 60), new Set(site.foreignPages.map((page) => page.name))));
   };
@@ -139,7 +143,7 @@ export function BringPage({ site, onBrought, onClose }: Props) {
     work('keeping its files', async (signal, tell) => {
       const { opened } = now.read;
       const wanted = new Set(opened.used);
-      const used = now.files.filter(({ path }) => wanted.has(path));
+      const used = now.read.files.filter(({ path }) => wanted.has(path));
       const files = await keepPageFiles(used, signal, (kept) => {
         tell(`keeping its files, ${kept} of ${used.length}`);
       });
@@ -270,7 +274,7 @@ export function BringPage({ site, onBrought, onClose }: Props) {
               <span className="text-ink-soft">
                 {' '}
                 · {found.read.opened.path} with {found.read.opened.used.length - 1} more files ·{' '}
-                {sizeOf(found.files.filter(({ path }) => found.read.opened.used.includes(path)))} kB
+                {sizeOf(found.read.files.filter(({ path }) => found.read.opened.used.includes(path)))} kB
               </span>
             </p>
             {notes.length > 0 && (
