@@ -1,5 +1,6 @@
 import { join } from 'node:path';
-import { strToU8, zipSync } from 'fflate';
+import { readFileSync } from 'node:fs';
+import { strToU8, unzipSync, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
 import { copyDemo, expect, ROOT, saved, stageFrame, test } from './support/app.ts';
 
@@ -195,4 +196,129 @@ test('a page comes along from files, a zip and its address', async ({ page }) =>
   await expect(read).toContainText('visit/getting-here/index.html');
   await again.getByRole('button', { name: 'Bring it along' }).click();
   await expect(page.getByText('https://marisma.example/visit/getting-here/index.html')).toBeVisible();
+});
+
+/** A page whose dropdown says one blue in six ways, and whose header cannot stay as it is built. */
+const SHOP = `<!doctype html><html lang="en"><head><title>Reed shop</title><style>
+html, body { overflow-x: hidden; margin: 0 }
+:root { --brand: #00f }
+.top { background: #fff }
+.menu { display: flex; list-style: none; margin: 0; padding: 0 }
+.menu > li { position: relative; padding: 8px }
+.sub { position: absolute; top: 100%; display: none; background: linear-gradient(#fff, rgb(0 0 255)); border: 1px solid blue; box-shadow: 0 2px 4px hsl(240 100% 50%); margin: 0; padding: 0 }
+.menu li:hover .sub { display: block }
+.sub a { color: rgb(0, 0, 255) }
+.sub a:hover { background: var(--brand); color: #fff }
+main { height: 3000px }
+</style></head><body><div class="outer"><header class="top"><ul class="menu"><li><a href="/shop">Shop</a><ul class="sub"><li><a href="/shop/boats">Boats</a></li></ul></li></ul></header></div><main><h1>Reed shop</h1></main></body></html>`;
+
+test('a dropdown is recoloured everywhere in under 20 interactions, proven, and handed back', async ({
+  page,
+}) => {
+  await bringAlong(page, SHOP, '');
+  const stage = await stageFrame(page);
+  let interactions = 0;
+  const act = async (doing: () => Promise<unknown>) => {
+    interactions++;
+    await doing();
+  };
+  await act(() => page.getByRole('treegrid').getByRole('button', { name: 'Boats' }).click());
+  await act(() => cell(page, 'color rest').click());
+  await act(() => page.getByRole('button', { name: 'everything in rgb(0, 0, 255)…' }).click());
+  const places = page.getByRole('list', { name: 'Places' }).getByRole('listitem');
+  await expect(places).toHaveCount(5);
+  // What a place styles is lit up.
+  await places.filter({ hasText: 'border: 1px solid blue' }).hover();
+  await expect(stage.locator('[data-hamaca-lit]')).toHaveCount(1);
+  await act(() => page.getByLabel('New colour').fill('#006633'));
+  await act(() => page.getByRole('button', { name: 'Change all 5' }).click());
+  const changes = page.getByRole('region', { name: 'Changes' });
+  await expect(changes).toContainText('nothing else changes');
+  await expect(changes.getByLabel('Difference')).toContainText('#006633');
+  await page.screenshot({ path: join(ROOT, 'test-results/foreign-changes.png') });
+  await act(() => page.getByRole('combobox', { name: 'How it is handed back' }).click());
+  await act(() => page.getByRole('option', { name: 'in the page’s own stylesheets' }).click());
+  await expect(changes.getByLabel('Difference')).toContainText('+.sub a { color: #006633 }');
+  await expect(changes).toContainText('nothing else changes');
+  await expect
+    .poll(() => stage.locator('.sub a').evaluate((link) => getComputedStyle(link).color))
+    .toBe('rgb(0, 102, 51)');
+  const download = page.waitForEvent('download');
+  await act(() => changes.getByRole('button', { name: 'Download the page' }).click());
+  const zip = unzipSync(new Uint8Array(readFileSync(await (await download).path())));
+  expect(Object.keys(zip).sort()).toEqual(['index.html', 'report.json']);
+  const html = Buffer.from(zip['index.html'] ?? []).toString();
+  // Every byte but the colours is as it was.
+  expect(html).toBe(SHOP.replaceAll(/#00f\b|\bblue\b|hsl\(240 100% 50%\)|rgb\(0,? 0,? 255\)/g, '#006633'));
+  expect(interactions).toBeLessThan(20);
+});
+
+test('a value is typed into a cell, for all its rule styles or one alone, and taken back', async ({
+  page,
+}) => {
+  await bringAlong(page);
+  const stage = await stageFrame(page);
+  const colourOf = (name: string) =>
+    stage.getByRole('link', { name }).evaluate((link) => getComputedStyle(link).color);
+  await page.getByRole('treegrid').getByRole('button', { name: 'Hire' }).click();
+  await cell(page, 'color rest').click();
+  await page.keyboard.press('Enter');
+  await page.keyboard.type('nonsense');
+  await page.keyboard.press('Enter');
+  await expect(page.getByLabel('color, rest', { exact: true })).toHaveAttribute('aria-invalid', 'true');
+  await page.keyboard.press('Control+a');
+  await page.keyboard.type('rgb(1 2 3)');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => colourOf('Hire')).toBe('rgb(1, 2, 3)');
+  await expect.poll(() => colourOf('About')).toBe('rgb(1, 2, 3)');
+  await expect(cell(page, 'color rest')).toHaveText('rgb(1 2 3)');
+  await expect(page.getByRole('region', { name: 'Origin' })).toContainText('added.css:2');
+  await page.getByRole('combobox', { name: 'How far a change reaches' }).click();
+  await page.getByRole('option', { name: 'this element alone' }).click();
+  await cell(page, 'color rest').click();
+  await page.keyboard.type('rgb(4 5 6)');
+  await page.keyboard.press('Enter');
+  await expect.poll(() => colourOf('Hire')).toBe('rgb(4, 5, 6)');
+  expect(await colourOf('About')).toBe('rgb(1, 2, 3)');
+  await page.getByRole('button', { name: 'Changes 2' }).click();
+  const changes = page.getByRole('region', { name: 'Changes' });
+  await expect(changes.getByText('nothing else changes')).toHaveCount(2);
+  await changes.getByRole('button', { name: 'Take back' }).first().click();
+  await expect.poll(() => colourOf('About')).toBe('rgb(51, 51, 51)');
+  expect(await colourOf('Hire')).toBe('rgb(4, 5, 6)');
+  await page.keyboard.press('Control+z');
+  await expect.poll(() => colourOf('About')).toBe('rgb(1, 2, 3)');
+});
+
+test('a header is made to stay where boxes around it prevent that, and is tried by scrolling', async ({
+  page,
+}) => {
+  await bringAlong(page, SHOP, '');
+  const stage = await stageFrame(page);
+  await page.getByRole('treegrid').getByRole('button', { name: 'header.top' }).click();
+  await expect(sheet(page)).toHaveAccessibleName('Look of header');
+  await page.getByRole('button', { name: 'Make it stay…' }).click();
+  const form = page.getByRole('form', { name: 'Make it stay' });
+  await expect(form).toContainText('px high');
+  await form.getByLabel('once scrolled', { exact: true }).fill('background: rgb(1 2 3)');
+  await page.screenshot({ path: join(ROOT, 'test-results/foreign-stay.png') });
+  await form.getByRole('button', { name: 'Make it stay' }).click();
+  const changes = page.getByRole('region', { name: 'Changes' });
+  await expect(changes.getByRole('list', { name: 'What prevented it' })).toContainText(
+    '.outer is as tall as the header alone',
+  );
+  await expect(changes.getByRole('list', { name: 'What prevented it' })).toContainText(
+    'body cuts with overflow: clip',
+  );
+  await expect(changes).toContainText('nothing else changes');
+  const header = stage.locator('header');
+  const top = () => header.evaluate((element) => Math.round(element.getBoundingClientRect().top));
+  await stage.locator('html').evaluate((html) => {
+    html.ownerDocument.defaultView?.scrollTo(0, 800);
+  });
+  await expect.poll(top).toBe(0);
+  await expect
+    .poll(() => header.evaluate((element) => getComputedStyle(element).backgroundColor))
+    .toBe('rgb(1, 2, 3)');
+  await page.screenshot({ path: join(ROOT, 'test-results/foreign-stays.png') });
 });

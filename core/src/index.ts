@@ -48,6 +48,7 @@ export { LANDSCAPE } from './model/scene.ts';
 export { type Field, initialOf, type Shape } from './model/shape/field.ts';
 export type {
   BroughtPage,
+  ForeignChange,
   Icon,
   Menu,
   Page,
@@ -297,7 +298,7 @@ export {
   type ToldValue,
   tellStates,
 } from './foreign/told-rules.ts';
-export { ADDED } from './foreign/change/edited-page.ts';
+export { ADDED, ADDED_SCRIPT, ownElements } from './foreign/change/edited-page.ts';
 export { type ChangedValue } from './foreign/change/prove.ts';
 export { recolour, type RecolourOptions, type RecolourRefusal } from './foreign/change/recolour.ts';
 export { COMINGS, type Coming, type Sticking } from './foreign/stay/stay-rules.ts';
@@ -314,6 +315,13 @@ export { groundOf, titleOf } from './foreign/about-page.ts';
 export { firstPage, isHiddenPath } from './foreign/first-page.ts';
 export { navigationOf, type NavigationLine } from './foreign/navigation.ts';
 export { elementsOfRule } from './foreign/rule-reach.ts';
+export {
+  applyChanges,
+  type AppliedChange,
+  type ChangedPage,
+  type PageWish,
+} from './foreign/change/apply-changes.ts';
+export { colourPlaces, type ColourPlace } from './foreign/change/colour-places.ts';
 export { usedFiles } from './foreign/used-files.ts';
 export { addressOf, isElsewhere, pathOnDisk } from './foreign/paths.ts';
 export { bytesOfText, textOfBytes } from './foreign/text-bytes.ts';

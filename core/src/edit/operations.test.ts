@@ -61,7 +61,10 @@ const FOREIGN: BroughtPage = {
   path: 'index.html',
   files: [{ path: 'index.html', file: 'a1'.repeat(32) }],
   ground: '#ffffff',
+  changes: [],
+  inPlace: false,
 };
+const RECOLOUR = { id: 'change', from: 'blue', to: '#063', within: '', only: '' };
 const top = { menu: 'main', parent: null, index: 0 };
 
 /** For every operation an edit that works and one that must be refused: a new operation without samples fails here. */
@@ -137,9 +140,12 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
     works: { name: 'add-foreign-page', args: { page: { ...FOREIGN, id: 'page-other' } } },
     refused: { name: 'add-foreign-page', args: { page: { ...FOREIGN, id: 'page-visit' } } },
   },
-  'set-foreign-page-name': {
-    works: { name: 'set-foreign-page-name', args: { id: FOREIGN.id, name: 'Boats' } },
-    refused: { name: 'set-foreign-page-name', args: { id: 'gone', name: 'Boats' } },
+  'set-foreign-page': {
+    works: {
+      name: 'set-foreign-page',
+      args: { id: FOREIGN.id, fields: { inPlace: true, changes: [RECOLOUR] } },
+    },
+    refused: { name: 'set-foreign-page', args: { id: 'gone', fields: { name: 'Boats' } } },
   },
   'remove-foreign-page': {
     works: { name: 'remove-foreign-page', args: { id: FOREIGN.id } },

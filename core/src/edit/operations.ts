@@ -15,7 +15,7 @@ import {
 import { addMenu, duplicateMenu, removeMenu, setMenuDraft, setMenuName } from './operations/menus.ts';
 import { addPages, removePages, setPage } from './operations/pages.ts';
 import { addBand, removeBand, setBandName, setBandStart } from './operations/bands.ts';
-import { addForeignPage, removeForeignPage, setForeignPageName } from './operations/foreign-pages.ts';
+import { addForeignPage, removeForeignPage, setForeignPage } from './operations/foreign-pages.ts';
 import { addPart, duplicatePart, foldPart, movePart, removePart } from './operations/parts.ts';
 import {
   addPiece,
@@ -65,7 +65,7 @@ export const OPERATIONS = {
   'set-page': setPage,
   'remove-pages': removePages,
   'add-foreign-page': addForeignPage,
-  'set-foreign-page-name': setForeignPageName,
+  'set-foreign-page': setForeignPage,
   'remove-foreign-page': removeForeignPage,
   'set-swatch': setSwatch,
   'add-swatch': addSwatch,

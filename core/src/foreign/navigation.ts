@@ -1,4 +1,5 @@
 import { isText, type Element } from 'domhandler';
+import { ownElements } from './change/edited-page.ts';
 import type { ForeignPage } from './page.ts';
 import { isElement, lineage, parentOf } from './tree.ts';
 
@@ -55,7 +56,8 @@ function textOf(element: Element): string {
 const SPEAKS = /^(?:a|button|img|summary|label|input|h\d|p|dt|dd|td|th)$/;
 
 /** The outline of a page's navigation: headers, footers, menus and all that stands in them; without any, of the whole page. */
-export function navigationOf({ elements }: ForeignPage): readonly NavigationLine[] {
+export function navigationOf(page: ForeignPage): readonly NavigationLine[] {
+  const elements = ownElements(page);
   const places = new Map(elements.map((element, at) => [element, at]));
   const hasAny = elements.some(isNavigation);
   const isInside = (element: Element) =>

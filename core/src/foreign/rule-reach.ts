@@ -1,4 +1,5 @@
 import { AT_REST } from './selectors/pseudos.ts';
+import { ownElements } from './change/edited-page.ts';
 import type { ForeignPage } from './page.ts';
 import type { ToldValue } from './told-rules.ts';
 
@@ -13,13 +14,13 @@ export function elementsOfRule(
   const isIt = ({ place }: { readonly place: { file: string; line: number; column: number } }) =>
     place.file === file && place.line === line && place.column === column;
   if (selector === null)
-    return page.elements.flatMap((element, at) => (page.inline(element).some(isIt) ? [at] : []));
+    return ownElements(page).flatMap((element, at) => (page.inline(element).some(isIt) ? [at] : []));
   const rule = page.rules.styles.find(({ declarations }) => declarations.some(isIt));
   if (!rule) return [];
   const all = new Set(page.elements);
   page.matcher.setLive({ ...AT_REST, pointed: all, pressed: all, around: all, allFocused: true });
   const pseudos = [null, ...page.matcher.pseudoElements()];
-  const met = page.elements.flatMap((element, at) =>
+  const met = ownElements(page).flatMap((element, at) =>
     pseudos.some((pseudo) => page.matcher.matches(element, pseudo).some((match) => match.rule === rule))
       ? [at]
       : [],

@@ -23,6 +23,7 @@ import {
   reference,
   svg,
   text,
+  union,
   weights,
   whole,
 } from './shape/fields.ts';
@@ -100,6 +101,51 @@ const PAGE_FILE_SHAPE = {
 } as const;
 export type PageFile = Infer<typeof PAGE_FILE_SHAPE>;
 
+const CHANGE_SHAPES = {
+  restyle: {
+    id: id(),
+    at: text({ min: 1, max: 2000, hint: 'a selector' }),
+    state: choice({ rest: 'rest', hover: 'hover', focus: 'focus' }),
+    set: text({ min: 1, max: 4000, hint: 'declarations, as in a style attribute' }),
+  },
+  recolour: {
+    id: id(),
+    from: text({ min: 1, max: 200, hint: 'a CSS colour' }),
+    to: text({ min: 1, max: 200, hint: 'a CSS colour' }),
+    within: text({ max: 2000, hint: 'a selector; nothing for the whole page' }),
+    only: text({ max: 40_000, hint: 'places of declarations, one a line; nothing for all' }),
+  },
+  stay: {
+    id: id(),
+    at: text({ min: 1, max: 2000, hint: 'a selector' }),
+    sticking: choice({
+      'on top': 'on top',
+      hides: 'hides on the way down',
+      appears: 'appears after a distance',
+    }),
+    after: whole({ min: 1, max: 20_000, hint: 'px' }),
+    coming: choice({ slides: 'slides', fades: 'fades', 'at once': 'at once' }),
+    above: whole({ min: 0, max: 4000, hint: 'px; 0 for every width' }),
+    below: whole({ min: 0, max: 4000, hint: 'px; 0 for every width' }),
+    scrolled: text({ max: 4000, hint: 'declarations while the page is scrolled' }),
+    scrolledLogo: text({ max: 4000, hint: 'declarations for its logo meanwhile' }),
+    height: whole({ min: 0, max: 4000, hint: 'px it is high; 0 where that is not known' }),
+    hangs: flag({ hint: 'out of the page’s flow' }),
+  },
+} as const;
+
+/** What is changed of a foreign page: the look of elements, a colour, or that its header stays. */
+export type ForeignChange =
+  | Infer<typeof CHANGE_SHAPES.restyle>
+  | Infer<typeof CHANGE_SHAPES.recolour>
+  | Infer<typeof CHANGE_SHAPES.stay>;
+
+const CHANGE_UNION = union<ForeignChange>({
+  one: 'change',
+  of: CHANGE_SHAPES,
+  pick: (value) => ('set' in value ? 'restyle' : 'from' in value ? 'recolour' : 'stay'),
+});
+
 /** A page that exists already and was brought along; `ground` is what its body is filled with. */
 const FOREIGN_PAGE_SHAPE = {
   id: id(),
@@ -112,6 +158,8 @@ const FOREIGN_PAGE_SHAPE = {
   path: text({ min: 1, max: LIMITS.url, hint: 'which of its files is the page' }),
   files: list(PAGE_FILE_SHAPE, { one: 'file', min: 1, max: LIMITS.pageFiles }),
   ground: colour(),
+  changes: listOf(CHANGE_UNION, { one: 'change', max: 200 }),
+  inPlace: flag({ hint: 'its own stylesheets are edited, instead of one more that is added' }),
 } as const;
 export type BroughtPage = Infer<typeof FOREIGN_PAGE_SHAPE>;
 

@@ -1,7 +1,7 @@
-import { STAGED_NAMES, type BroughtPage, type Site } from '@hamaca/core';
+import { STAGED_NAMES, type BroughtPage, type Site, type StagedPage } from '@hamaca/core';
 import { useEffect, useState } from 'react';
 import { loadPageFiles, type LoadedFile } from '../store/page-files.ts';
-import type { OpenedPage } from '../workers/foreign-page.ts';
+import type { ChangedView, OpenedPage } from '../workers/foreign-page.ts';
 import { startForeignWorker, type ForeignWorker } from '../workers/run-foreign-page.ts';
 import type { ForeignContent } from './frame/protocol.ts';
 
@@ -9,7 +9,6 @@ import type { ForeignContent } from './frame/protocol.ts';
 export interface ReadPage {
   readonly id: string;
   readonly opened: OpenedPage;
-  readonly content: ForeignContent;
   readonly worker: ForeignWorker;
   /** The files it came with; of an archive, those in it that belong to the page. */
   readonly files: readonly LoadedFile[];
@@ -29,12 +28,22 @@ const TYPES: Readonly<Record<string, string>> = {
 const typeOf = (path: string) =>
   TYPES[/\.(\w+)(?:\?.*)?$/.exec(path)?.[1]?.toLowerCase() ?? ''] ?? 'application/octet-stream';
 
-/** What the stage shows of a page that was opened, with the files it draws. */
-function contentOf({ staged }: OpenedPage, files: readonly LoadedFile[]): ForeignContent {
+/** A foreign page as it is with its changes. */
+export interface ShownForeignPage {
+  readonly read: ReadPage;
+  readonly content: ForeignContent;
+  readonly lines: OpenedPage['lines'];
+  /** What its changes did; null where there are none. */
+  readonly changed: ChangedView | null;
+}
+
+/** What the stage shows of a page, with the files it draws. */
+function contentOf(staged: StagedPage, files: readonly LoadedFile[], script = ''): ForeignContent {
   const bytesOf = new Map(files.map(({ path, bytes }) => [path, bytes]));
   return {
     page: staged,
     names: STAGED_NAMES,
+    script,
     files: staged.files.map((path) => {
       const bytes = bytesOf.get(path);
       const copy = bytes ? bytes.slice().buffer : new ArrayBuffer(0);
@@ -53,7 +62,7 @@ export async function openForeignPage(
   try {
     const opened = await worker.ask({ kind: 'open', files, path, origin: origin === '' ? null : origin });
     const own = (opened.unpacked as readonly LoadedFile[] | null) ?? files;
-    return { id, opened, content: contentOf(opened, own), worker, files: own };
+    return { id, opened, worker, files: own };
   } catch (error) {
     worker.end();
     throw error;
@@ -86,32 +95,50 @@ function readOnce(page: BroughtPage): Promise<ReadPage> {
 export const foreignPageOf = (site: Site, id: string | null | undefined): BroughtPage | null =>
   site.foreignPages.find((page) => page.id === id) ?? null;
 
-/** A foreign page, read once; null while it is on its way, or where there is none. */
-export function useForeignPage(page: BroughtPage | null): {
-  readonly read: ReadPage | null;
+/** Makes the changes of a page that was read. */
+async function withChanges(read: ReadPage, { changes, inPlace }: BroughtPage): Promise<ShownForeignPage> {
+  const { opened, files, worker } = read;
+  // A worker that made changes before has another page until it is told that there are none.
+  const changed = await worker.ask({ kind: 'change', changes, inPlace });
+  return changes.length === 0
+    ? { read, content: contentOf(opened.staged, files), lines: opened.lines, changed: null }
+    : { read, content: contentOf(changed.staged, files, changed.script), lines: changed.lines, changed };
+}
+
+export interface UsedForeignPage {
+  /** Null while it is on its way, or where there is none. */
+  readonly shown: ShownForeignPage | null;
   readonly failure: string | null;
-} {
+  /** Whether its newest changes are still being made. */
+  readonly busy: boolean;
+}
+
+/** A foreign page, read once, with the changes of it. */
+export function useForeignPage(page: BroughtPage | null): UsedForeignPage {
   const [state, setState] = useState<{
-    page: BroughtPage;
-    read: ReadPage | null;
-    failure: string | null;
+    readonly page: BroughtPage;
+    readonly shown: ShownForeignPage | null;
+    readonly failure: string | null;
   } | null>(null);
-  const files = page?.files;
   useEffect(() => {
     if (!page) return;
     let isWanted = true;
-    readOnce(page).then(
-      (found) => {
-        if (isWanted) setState({ page, read: found, failure: null });
-      },
-      (error: unknown) => {
-        if (isWanted) setState({ page, read: null, failure: (error as Error).message });
-      },
-    );
+    readOnce(page)
+      .then(async (read) => withChanges(read, page))
+      .then(
+        (shown) => {
+          if (isWanted) setState({ page, shown, failure: null });
+        },
+        (error: unknown) => {
+          if (isWanted) setState({ page, shown: null, failure: (error as Error).message });
+        },
+      );
     return () => {
       isWanted = false;
     };
     // Its name alone makes no other page.
-  }, [files]);
-  return page && state && state.page.files === files ? state : { read: null, failure: null };
+  }, [page?.files, page?.changes, page?.inPlace]);
+  if (!page || state?.page.files !== page.files) return { shown: null, failure: null, busy: page !== null };
+  const { shown, failure } = state;
+  return { shown, failure, busy: state.page.changes !== page.changes || state.page.inPlace !== page.inPlace };
 }

@@ -91,6 +91,8 @@ interface Props {
   readonly foreignPin?: ForeignPinMessage | null;
   /** An element of it was clicked: its place among the page's. */
   readonly onForeignPick?: (at: number) => void;
+  /** How high what is chosen of it is, in px. */
+  readonly onForeignChosen?: (at: number, height: number) => void;
   /** Drawn over the page, in its px. */
   readonly children?: ReactNode;
 }
@@ -181,6 +183,7 @@ export function Stage({
   foreign = null,
   foreignPin = null,
   onForeignPick,
+  onForeignChosen,
   children,
 }: Props) {
   const frame = useRef<HTMLIFrameElement>(null);
@@ -212,6 +215,7 @@ export function Stage({
     foreign,
     foreignPin,
     onForeignPick,
+    onForeignChosen,
     width,
     height,
   });
@@ -232,6 +236,7 @@ export function Stage({
     foreign,
     foreignPin,
     onForeignPick,
+    onForeignChosen,
     width,
     height,
   };
@@ -312,6 +317,7 @@ export function Stage({
         askSurvey();
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'foreign-pick') latest.current.onForeignPick?.(data.at);
+      else if (data.type === 'foreign-chosen') latest.current.onForeignChosen?.(data.at, data.height);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
       else if (data.type === 'edge') latest.current.onEdge?.(data);
       else if (data.type === 'arc') latest.current.onArc?.(data);

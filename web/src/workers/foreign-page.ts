@@ -1,22 +1,35 @@
 import {
+  ADDED_SCRIPT,
+  applyChanges,
+  bytesOfText,
+  colourPlaces,
   elementsOfRule,
+  ownElements,
+  pathOnDisk,
   FOREIGN_STATES,
   createShortSelectors,
   firstPage,
   groundOf,
+  isElsewhere,
   isHiddenPath,
   isZip,
   LIMITS,
   navigationOf,
   readForeignPage,
   stagedPage,
+  streamZip,
   tellStates,
   textOfBytes,
   titleOf,
   unpackZip,
   usedFiles,
+  type AppliedChange,
+  type ChangedPage,
+  type ColourPlace,
   type ForeignPage,
   type NavigationLine,
+  type PageFiles,
+  type PageWish,
   type StagedPage,
   type ToldProperty,
   type ToldValue,
@@ -36,6 +49,12 @@ export type ForeignRequest =
       readonly path: string | null;
       readonly origin: string | null;
     }
+  /** Makes changes of the page, all of them anew. */
+  | { readonly kind: 'change'; readonly changes: readonly PageWish[]; readonly inPlace: boolean }
+  /** The whole page as it is with its changes, as a zip with the report. */
+  | { readonly kind: 'pack' }
+  /** Where the page says a colour. */
+  | { readonly kind: 'colour'; readonly colour: string }
   /** What is said of an element in every state, in a window so wide (px). */
   | { readonly kind: 'look'; readonly at: number; readonly width: number }
   /** The elements that the rule of a value styles. */
@@ -59,6 +78,24 @@ export interface OpenedPage {
   readonly notes: readonly string[];
 }
 
+/** A file that is another one than before. */
+export interface ChangedFile {
+  readonly path: string;
+  /** Null for a new one. */
+  readonly before: string | null;
+  readonly after: string;
+}
+
+/** A page with its changes. */
+export interface ChangedView {
+  readonly staged: StagedPage;
+  readonly lines: readonly NavigationLine[];
+  readonly applied: readonly AppliedChange[];
+  readonly files: readonly ChangedFile[];
+  /** The script that was added; nothing where there is none. */
+  readonly script: string;
+}
+
 /** What is said of an element, state by state in the order of `FOREIGN_STATES`. */
 export interface ElementLook {
   readonly at: number;
@@ -68,6 +105,9 @@ export interface ElementLook {
 
 export interface ForeignAnswers {
   readonly open: OpenedPage;
+  readonly change: ChangedView;
+  readonly pack: Uint8Array<ArrayBuffer>;
+  readonly colour: readonly ColourPlace[];
   readonly look: ElementLook;
   readonly reach: readonly number[];
 }
@@ -77,8 +117,25 @@ export type ForeignAnswer =
   | { readonly id: number; readonly value: ForeignAnswers[keyof ForeignAnswers] }
   | { readonly id: number; readonly failure: string };
 
+/** The page as it came. */
+let original: {
+  readonly files: PageFiles;
+  readonly path: string;
+  readonly html: string;
+  readonly bytes: ReadonlyMap<string, Uint8Array>;
+} | null = null;
+let changedPage: ChangedPage = { files: new Map(), applied: [] };
+/** Whether a file came along. */
+let has: (path: string) => boolean = () => false;
+/** The page as it is now. */
 let page: ForeignPage | null = null;
 let selectorOf: ReturnType<typeof createShortSelectors> | null = null;
+
+function setPage(now: ForeignPage): ForeignPage {
+  page = now;
+  selectorOf = createShortSelectors(ownElements(now));
+  return now;
+}
 
 /** Files as they are meant: archives as what is in them. */
 function unpacked(files: readonly PathBytes[]): readonly PathBytes[] {
@@ -111,9 +168,10 @@ function open({ files: given, path: wanted, origin }: Extract<ForeignRequest, { 
   };
   const source = { text, origin };
   const html = textOfBytes(bytes);
-  page = readForeignPage(source, path, html);
-  selectorOf = createShortSelectors(page.elements);
+  const page = setPage(readForeignPage(source, path, html));
+  original = { files: source, path, html, bytes: files };
   const fits = (at: string) => (files.get(at)?.byteLength ?? Infinity) <= LIMITS.pageFile;
+  has = fits;
   const named = usedFiles(page);
   const isScript = (at: string) => /\.m?js(?:$|\?)/i.test(at);
   const used = named.filter((at) => fits(at) && !isScript(at) && at !== path);
@@ -138,8 +196,57 @@ function open({ files: given, path: wanted, origin }: Extract<ForeignRequest, { 
   };
 }
 
+function change({ changes, inPlace }: Extract<ForeignRequest, { kind: 'change' }>): ChangedView {
+  if (!original) throw new Error('No page was read.');
+  const { files, path, html } = original;
+  changedPage = applyChanges(files, path, html, changes, inPlace);
+  const { files: changed, applied } = changedPage;
+  const now: PageFiles = { ...files, text: (at) => changed.get(at) ?? files.text(at) };
+  const text = changed.get(path) ?? html;
+  const made = setPage(readForeignPage(now, path, text));
+  return {
+    staged: stagedPage(now, path, text, (at) => changed.has(at) || has(at)),
+    lines: navigationOf(made),
+    applied,
+    files: [...changed].map(([at, after]) => ({
+      path: at,
+      before: at === path ? html : files.text(at),
+      after,
+    })),
+    script: changed.get(ADDED_SCRIPT) ?? '',
+  };
+}
+
+function pack(): Uint8Array<ArrayBuffer> {
+  if (!original) throw new Error('No page was read.');
+  const { bytes } = original;
+  const { files: changed, applied } = changedPage;
+  const packed = new Map<string, Uint8Array>();
+  // The page goes on naming those of other hosts by their addresses.
+  for (const [path, content] of bytes) if (!isElsewhere(path)) packed.set(pathOnDisk(path), content);
+  for (const [path, text] of changed)
+    packed.set(pathOnDisk(path), bytesOfText(text, bytes.get(path) ?? null));
+  const report = {
+    changed: applied.flatMap((change) => change.changed),
+    sideEffects: applied.flatMap((change) => change.sideEffects),
+    obstacles: applied.flatMap((change) => change.obstacles),
+  };
+  packed.set('report.json', new TextEncoder().encode(`${JSON.stringify(report, null, 2)}\n`));
+  const pieces: Uint8Array<ArrayBuffer>[] = [];
+  streamZip(packed, (piece) => {
+    pieces.push(new Uint8Array(piece));
+  });
+  const whole = new Uint8Array(pieces.reduce((sum, piece) => sum + piece.byteLength, 0));
+  let at = 0;
+  for (const piece of pieces) {
+    whole.set(piece, at);
+    at += piece.byteLength;
+  }
+  return whole;
+}
+
 function look({ at, width }: Extract<ForeignRequest, { kind: 'look' }>): ElementLook {
-  const element = page?.elements[at];
+  const element = page ? ownElements(page)[at] : undefined;
   if (!page || !element) throw new Error('The element is not there any more.');
   return {
     at,
@@ -152,6 +259,12 @@ function answer(request: ForeignRequest): ForeignAnswers[keyof ForeignAnswers] {
   switch (request.kind) {
     case 'open':
       return open(request);
+    case 'change':
+      return change(request);
+    case 'pack':
+      return pack();
+    case 'colour':
+      return page ? colourPlaces(page, request.colour) : [];
     case 'look':
       return look(request);
     case 'reach':

@@ -1,4 +1,5 @@
 import type { Element } from 'domhandler';
+import { memoise } from '../../base/memo.ts';
 import type { ForeignPage, PageFiles } from '../page.ts';
 import { readForeignPage } from '../page.ts';
 import type { Declaration } from '../sheet/rules.ts';
@@ -53,8 +54,13 @@ export const bringsAdded = ({ name, attribs }: Element): boolean =>
   (name === 'link' && /(?:^|\/)added\.css$/.test(attribs['href'] ?? '')) ||
   (name === 'script' && /(?:^|\/)added\.js$/.test(attribs['src'] ?? ''));
 
+/** The elements of a page without those that bring what was added, so that their places are the same before and after. */
+export const ownElements = memoise(({ elements }: ForeignPage): readonly Element[] =>
+  elements.filter((element) => !bringsAdded(element)),
+);
+
 /** The page with a link to the added stylesheet, and to a script where there is one, after everything that brings styles. */
-function withAdded(page: ForeignPage, hasScript: boolean): string {
+function withAdded(page: ForeignPage, hasSheet: boolean, hasScript: boolean): string {
   const { text, file } = page.source;
   let at = 0;
   let line = 0;
@@ -71,7 +77,7 @@ function withAdded(page: ForeignPage, hasScript: boolean): string {
   }
   const way = '../'.repeat(file.split('/').length - 1);
   const lines = [
-    `<link rel="stylesheet" href="${way}${ADDED}">`,
+    ...(hasSheet ? [`<link rel="stylesheet" href="${way}${ADDED}">`] : []),
     ...(hasScript ? [`<script src="${way}${ADDED_SCRIPT}" defer></script>`] : []),
   ];
   const indent = /\n([ \t]*)[^\n]*$/.exec(text.slice(0, line))?.[1] ?? '';
@@ -79,13 +85,26 @@ function withAdded(page: ForeignPage, hasScript: boolean): string {
   return text.slice(0, at) + lead + lines.join(`\n${indent}`) + text.slice(at);
 }
 
-/** What changes where a stylesheet, and a script, are added to a page: those, and the page that links to them. */
-export const addingSheet = (page: ForeignPage, css: string, script: string | null = null): ChangedFiles =>
-  new Map([
-    [page.source.file, withAdded(page, script !== null)],
-    [ADDED, css],
-    ...(script === null ? [] : ([[ADDED_SCRIPT, script]] as const)),
+/**
+ * What changes where a stylesheet, and a script, are added to a page: those, and the page that links to them. What was added before
+ * stays, and comes first.
+ */
+export function addingSheet(
+  page: ForeignPage,
+  css: string,
+  script: string | null = null,
+  scriptBefore: string | null = null,
+): ChangedFiles {
+  const before = page.sheets.find(({ file }) => file === ADDED)?.text ?? '';
+  const isLinked = page.elements.some((element) => element.name === 'link' && bringsAdded(element));
+  return new Map([
+    ...(isLinked && script === null
+      ? []
+      : ([[page.source.file, withAdded(page, !isLinked, script !== null)]] as const)),
+    [ADDED, before + css],
+    ...(script === null ? [] : ([[ADDED_SCRIPT, (scriptBefore ?? '') + script]] as const)),
   ]);
+}
 
 /** Reads a page anew with some of its files as they would be. */
 export function rereadPage(page: ForeignPage, files: PageFiles, changed: ChangedFiles): ForeignPage {

@@ -2,7 +2,7 @@ import type { Element } from 'domhandler';
 import { memoise } from '../../base/memo.ts';
 import { Cascade, type Value } from '../cascade/cascade.ts';
 import type { Viewport } from '../conditions/media.ts';
-import { bringsAdded } from './edited-page.ts';
+import { ownElements } from './edited-page.ts';
 import { createElementSelectors } from '../element-selector.ts';
 import type { ForeignPage } from '../page.ts';
 import { withRootAddresses } from '../values/addresses.ts';
@@ -90,13 +90,14 @@ export function prove(
   const sideEffects: ChangedValue[] = [];
   const spots: Spot[] = [];
   const selectorOf = createElementSelectors(before.elements);
-  const elementsNow = after.elements.filter((element) => !bringsAdded(element));
+  const elementsThen = ownElements(before);
+  const elementsNow = ownElements(after);
   const pseudos = [null, ...new Set([...before.matcher.pseudoElements(), ...after.matcher.pseudoElements()])];
   const later = cascadesOf(after);
   cascadesOf(before).forEach(({ state, viewport, cascade: was }, at) => {
     const is = later[at]?.cascade;
     if (!is) return;
-    before.elements.forEach((element, index) => {
+    elementsThen.forEach((element, index) => {
       const now = elementsNow[index];
       // What stands in the head is not drawn, and has one link more for a sibling.
       if (!now || isOfHead(element)) return;

@@ -24,7 +24,16 @@ export interface RecolourOptions {
   readonly within: string | null;
   /** Whether the page's own stylesheets are edited, instead of one more that is added. */
   readonly inPlace: boolean;
+  /** Only these declarations, by `placeKey`; every one where it is left out. */
+  readonly only?: ReadonlySet<string>;
 }
+
+/** A declaration's place as a text. */
+export const placeKey = ({
+  file,
+  line,
+  column,
+}: Pick<Declaration['place'], 'file' | 'line' | 'column'>): string => `${file}:${line}:${column}`;
 
 export type RecolourRefusal = NotFound | 'no colour' | 'not there';
 
@@ -146,7 +155,7 @@ const keptAt = ({ said, element }: Spot): Found[] =>
 export function recolour(
   page: ForeignPage,
   files: PageFiles,
-  { from, to, within, inPlace }: RecolourOptions,
+  { from, to, within, inPlace, only }: RecolourOptions,
 ): Result<PageChange, RecolourRefusal> {
   const colour = parseColour(from);
   const target = parseColour(to);
@@ -159,12 +168,16 @@ export function recolour(
     inside = (element) => [...lineage(element)].some((around) => roots.has(around));
   }
   // What no browser takes needs no other colour.
-  const recoloured = ({ property, value }: Declaration) =>
-    isTaken(property, value) === true ? recolourValue(property, value, colour, to) : value;
+  const recoloured = ({ property, value, place }: Declaration) =>
+    isTaken(property, value) === true && (only?.has(placeKey(place)) ?? true)
+      ? recolourValue(property, value, colour, to)
+      : value;
   const found = findAll(page, recoloured, inside, inPlace);
   if (found.length === 0) return fail('not there');
   const isAsked = (before: string | null, after: string | null, { element, property }: Spot): boolean => {
     if (before === null || after === null || !inside(element)) return before === after;
+    // Of some declarations alone others go on saying it.
+    if (only && before === after) return true;
     const asked = recolourValue(property, before, colour, to);
     if (asked === after) return true;
     const made = canonicalColours(property, after);

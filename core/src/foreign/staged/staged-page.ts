@@ -1,6 +1,7 @@
 import type { ChildNode, Document, Element, ParentNode } from 'domhandler';
 import { parse, serialize } from 'parse5';
 import { adapter } from 'parse5-htmlparser2-tree-adapter';
+import { bringsAdded } from '../change/edited-page.ts';
 import { baseOf, collectElements, isStylesheet, type PageFiles } from '../page.ts';
 import { pathFrom } from '../paths.ts';
 import { isElement } from '../tree.ts';
@@ -119,7 +120,7 @@ class Stager {
 }
 
 /** Takes out of a tree what is not shown, and makes the rest such that it does nothing. */
-function stage(element: Element, stager: Stager, at: number, path: string): void {
+function stage(element: Element, stager: Stager, at: string, path: string): void {
   const isSheet = element.name === 'link' && isStylesheet(element);
   if (LEFT_OUT.has(element.name) || (element.name === 'link' && !isSheet)) {
     remove(element);
@@ -130,7 +131,7 @@ function stage(element: Element, stager: Stager, at: number, path: string): void
   element.attribs = {
     ...attributes,
     ...(sheet === null ? {} : { href: sheet }),
-    [STAGED_NAMES.at]: String(at),
+    [STAGED_NAMES.at]: at,
   };
   if (element.name === 'style')
     for (const node of element.children)
@@ -167,7 +168,10 @@ export function stagedPage(
   const document: Document = parse(html, { treeAdapter: adapter, scriptingEnabled: false });
   const elements = collectElements(document.children);
   const stager = new Stager(files, path, baseOf(elements, path, files.origin ?? null), has);
-  for (const [at, element] of elements.entries()) stage(element, stager, at, path);
+  let own = 0;
+  // What was added stands there without being one of the page's own.
+  for (const element of elements)
+    stage(element, stager, bringsAdded(element) ? 'added' : String(own++), path);
   const named = (name: string) => elements.find((element) => element.name === name);
   return {
     rootAttributes: named('html')?.attribs ?? {},

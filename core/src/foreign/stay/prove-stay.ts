@@ -1,7 +1,7 @@
 import type { Element } from 'domhandler';
 import { Cascade } from '../cascade/cascade.ts';
 import { situationOf } from '../cascade/situation.ts';
-import { bringsAdded, rereadPage } from '../change/edited-page.ts';
+import { ownElements, rereadPage } from '../change/edited-page.ts';
 import {
   PROVED_WIDTHS,
   prove,
@@ -23,10 +23,13 @@ export interface StayProof {
   readonly losing: readonly number[];
 }
 
+/** The places of a page's own elements. */
+const placesOf = (page: ForeignPage) => new Map(ownElements(page).map((element, at) => [element, at]));
+
 /** A page with an attribute on one of its elements, as a script puts it there; a page of its own, so that nothing known is wrong. */
 function marked(page: ForeignPage, files: PageFiles, at: number, name: string): ForeignPage {
   const copy = rereadPage(page, files, new Map());
-  const element = copy.elements.filter((one) => !bringsAdded(one))[at];
+  const element = ownElements(copy)[at];
   if (element) element.attribs = { ...element.attribs, [name]: '' };
   return copy;
 }
@@ -57,7 +60,7 @@ export function proveStay(
   isInBand: (width: number) => boolean,
 ): StayProof {
   const wishes = wishesOf(before, rules);
-  const places = new Map(before.elements.map((element, at) => [element, at]));
+  const places = placesOf(before);
   const changed: ChangedValue[] = [];
   const sideEffects: ChangedValue[] = [];
   const losing = new Set<number>();
@@ -65,7 +68,7 @@ export function proveStay(
   const targetAt = places.get(target) ?? -1;
 
   const provePass = (state: ScrollState | null, old: ForeignPage, made: ForeignPage) => {
-    const placeIn = new Map(old.elements.map((element, at) => [element, at]));
+    const placeIn = placesOf(old);
     /** The last rule that says a value of a spot. */
     const ruleAt = ({ element, pseudo, state: pointed, viewport, property }: Spot): number => {
       if (pseudo !== null || !isInBand(viewport.width)) return -1;

@@ -1,7 +1,7 @@
 import type { Element } from 'domhandler';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { joinBehaviours, type BehaviourId } from '../../kinds/behaviours/behaviours.ts';
-import { addingSheet, rereadPage } from '../change/edited-page.ts';
+import { ADDED_SCRIPT, addingSheet, rereadPage } from '../change/edited-page.ts';
 import type { PageChange } from '../change/page-change.ts';
 import { PROVED_WIDTHS } from '../change/prove.ts';
 import { createShortSelectors } from '../element-selector.ts';
@@ -197,7 +197,7 @@ export function stay(
   const levels = rules.map(() => 0);
   for (let round = 0; ; round++) {
     const added = printStay(rules, levels, options.widths);
-    const changedFiles = addingSheet(page, added, script);
+    const changedFiles = addingSheet(page, added, script, files.text(ADDED_SCRIPT));
     const filesThen: PageFiles = { ...files, text: (path) => changedFiles.get(path) ?? files.text(path) };
     const proof = proveStay(
       page,

@@ -58,7 +58,8 @@ const loaded = (link: Element) =>
 export function createForeign(before: Element): {
   readonly isShown: () => boolean;
   readonly show: (page: ForeignContent | null) => Promise<void>;
-  readonly pin: (message: ForeignPinMessage) => void;
+  /** Freezes a state; answers how high what is chosen is at rest, in px. */
+  readonly pin: (message: ForeignPinMessage) => number | null;
   /** Which of the page's elements something is, or lies in; null where it is none of them. */
   readonly placeOf: (target: Element) => number | null;
 } {
@@ -83,7 +84,7 @@ export function createForeign(before: Element): {
   };
   const pin = (message: ForeignPinMessage) => {
     pinned = message;
-    if (!names) return;
+    if (!names) return null;
     const chosen = elementAt(message.chosen);
     const around: Element[] = [];
     for (let at = chosen; at; at = at.parentElement) around.push(at);
@@ -98,6 +99,7 @@ export function createForeign(before: Element): {
       message.lit.map(elementAt).filter((element) => element !== null),
     );
     if (message.reveal) chosen?.scrollIntoView({ block: 'nearest', inline: 'nearest', behavior: 'instant' });
+    return chosen?.getBoundingClientRect().height ?? null;
   };
   const clear = () => {
     for (const node of [...nodes, ...head]) node.remove();

@@ -5,6 +5,7 @@ import { listenToMeasures } from './measures.ts';
 import { createSheet } from './sheet.ts';
 import type {
   ForeignMessage,
+  ForeignPinMessage,
   FromFrame,
   LightMessage,
   PinMessage,
@@ -69,6 +70,7 @@ function runScript(code: string): (() => void) | null {
   if (code === '') return null;
   const script = document.createElement('script');
   script.nonce = WORD;
+  // Each ends a statement of its own, and the first one is an expression.
   script.textContent = `window.outputStop = ${code}`;
   document.body.append(script);
   script.remove();
@@ -178,14 +180,26 @@ function render({ changed, sheet: changes }: RenderMessage): void {
 
 /** Shows a foreign page instead of a scene; it brings its own ground along. */
 async function showForeign({ content }: ForeignMessage): Promise<void> {
+  const top = scrollY;
   groundStyle.disabled = content !== null;
   scene.hidden = content !== null;
   const shown = foreign.show(content);
   if (rendered) showColumns(rendered);
   else columns.hidden = content !== null;
   await shown;
-  scrollTo({ top: 0, behavior: 'instant' });
+  scrollTo({ top, behavior: 'instant' });
+  if (content && content.script !== '') runScript(content.script);
+  if (foreignPinned) pinForeign(foreignPinned);
   tellPainted();
+}
+
+let foreignPinned: ForeignPinMessage | null = null;
+
+function pinForeign(message: ForeignPinMessage): void {
+  foreignPinned = message;
+  const height = foreign.pin(message);
+  if (message.chosen !== null && height !== null)
+    tell({ type: 'foreign-chosen', at: message.chosen, height });
 }
 
 function findElement(wanted: StageElement | null): Element | null {
@@ -427,7 +441,7 @@ window.addEventListener('message', (event: MessageEvent<ToFrame>) => {
   if (event.data.type === 'render') render(event.data);
   else if (event.data.type === 'pin') pin(event.data);
   else if (event.data.type === 'foreign') void showForeign(event.data);
-  else if (event.data.type === 'foreign-pin') foreign.pin(event.data);
+  else if (event.data.type === 'foreign-pin') pinForeign(event.data);
   else if (event.data.type === 'play') play(event.data);
   else if (event.data.type === 'picture') tellPicture();
   else if (event.data.type === 'survey') void tellSurvey(event.data);

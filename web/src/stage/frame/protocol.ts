@@ -89,6 +89,8 @@ export interface LightMessage {
 export interface ForeignContent {
   readonly page: StagedPage;
   readonly names: StagedNames;
+  /** The script that was added to it; nothing where there is none. */
+  readonly script: string;
   readonly files: readonly { readonly bytes: ArrayBuffer; readonly type: string }[];
 }
 
@@ -222,5 +224,7 @@ export type FromFrame =
   | { readonly type: 'picture'; readonly body: string; readonly css: string }
   /** An element of a foreign page was clicked. */
   | { readonly type: 'foreign-pick'; readonly at: number }
+  /** How high what is chosen of it is, in px. */
+  | { readonly type: 'foreign-chosen'; readonly at: number; readonly height: number }
   /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */
   | { readonly type: 'painted'; readonly at: number };

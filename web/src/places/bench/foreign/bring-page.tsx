@@ -155,6 +155,8 @@ export function BringPage({ site, onBrought, onClose }: Props) {
         path: opened.path,
         files,
         ground: opened.ground,
+        changes: [],
+        inPlace: false,
       };
       if (edit({ name: 'add-foreign-page', args: { page } }, `Bring along: ${page.name}`)) onBrought(id);
     });

@@ -1,13 +1,19 @@
 import type { BroughtPage, ForeignState, Site } from '@hamaca/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
-import { useForeignPage, type ReadPage } from '../../../stage/foreign-pages.ts';
+import { useForeignPage, type ShownForeignPage } from '../../../stage/foreign-pages.ts';
 import type { ForeignPinMessage } from '../../../stage/frame/protocol.ts';
 import { Stage } from '../../../stage/stage.tsx';
+import { useEdit } from '../../../store/open-site.tsx';
+import { Button } from '../../../ui/button.tsx';
 import { TALL_BELOW, useBench } from '../../../store/bench-store.ts';
 import { useRoom } from '../../../ui/use-room.ts';
 import type { ElementLook } from '../../../workers/foreign-page.ts';
+import { ForeignChanges } from './foreign-changes.tsx';
+import { ForeignColours } from './foreign-colours.tsx';
+import { addChange, type NewChange } from './foreign-edits.ts';
 import { ForeignOutline } from './foreign-outline.tsx';
 import { ForeignSheet } from './foreign-sheet.tsx';
+import { ForeignStay } from './foreign-stay.tsx';
 import { PageWidth } from './page-width.tsx';
 
 /** What is chosen on a foreign page, and what of it is lit up. */
@@ -21,34 +27,45 @@ interface Chosen {
 
 const NOTHING: Chosen = { at: null, state: 'rest', lit: [], reveal: false };
 
-/** What is said of the chosen element, asked for anew with it and with the width. */
-function useLook(read: ReadPage | null, at: number | null, width: number): ElementLook | null {
-  const [look, setLook] = useState<{ page: ReadPage; look: ElementLook } | null>(null);
+/** What is said of the chosen element, asked for anew with it, with the width and with every change. */
+function useLook(shown: ShownForeignPage | null, at: number | null, width: number): ElementLook | null {
+  const [look, setLook] = useState<ElementLook | null>(null);
   useEffect(() => {
-    if (!read || at === null) return;
+    if (!shown || at === null) return;
     let isWanted = true;
-    void read.worker.ask({ kind: 'look', at, width }).then((found) => {
-      if (isWanted) setLook({ page: read, look: found });
+    void shown.read.worker.ask({ kind: 'look', at, width }).then((found) => {
+      if (isWanted) setLook(found);
     });
     return () => {
       isWanted = false;
     };
-  }, [read, at, width]);
-  return look && look.page === read && look.look.at === at ? look.look : null;
+  }, [shown, at, width]);
+  return look && look.at === at ? look : null;
 }
+
+/** What stands beside the outline: the sheet, or what was opened from it. */
+type Pane =
+  | { readonly kind: 'sheet' }
+  | { readonly kind: 'colour'; readonly colour: string }
+  | { readonly kind: 'changes' }
+  | { readonly kind: 'stay' };
+
+const SHEET: Pane = { kind: 'sheet' };
 
 function PageStage({
   site,
   page,
-  read,
+  shown,
   chosen,
   onChoose,
+  onHeight,
 }: {
   readonly site: Site;
   readonly page: BroughtPage;
-  readonly read: ReadPage;
+  readonly shown: ShownForeignPage;
   readonly chosen: Chosen;
   readonly onChoose: (at: number) => void;
+  readonly onHeight: (at: number, height: number) => void;
 }) {
   const { ref, room } = useRoom();
   const width = useBench((state) => state.width);
@@ -80,10 +97,11 @@ function PageStage({
         height={Math.max(120, Math.floor(room.height / scale))}
         scale={scale}
         label="Stage"
-        foreign={read.content}
+        foreign={shown.content}
         foreignPin={pin}
         onPick={() => undefined}
         onForeignPick={onChoose}
+        onForeignChosen={onHeight}
       />
       {scale < 1 && (
         <span className="absolute right-2 bottom-1 rounded-[2px] bg-ink px-1.5 text-small text-white tabular">
@@ -104,21 +122,90 @@ interface Props {
 
 /** A page that exists already, on the bench: on the stage, as an outline of its navigation, and as the sheet of what its rules say. */
 export function ForeignBench({ site, page, bar, seam }: Props) {
-  const { read, failure } = useForeignPage(page);
+  const { shown, failure, busy } = useForeignPage(page);
+  const edit = useEdit();
   const [chosen, setChosen] = useState(NOTHING);
+  const [pane, setPane] = useState(SHEET);
+  const [height, setHeight] = useState<{ readonly at: number; readonly height: number } | null>(null);
   const width = useBench((state) => state.width);
   const stageHeight = useBench((state) => state.stageHeight);
   const arrangement = useBench((state) => state.arrangement);
   const tall = arrangement === 'tall' || (arrangement === 'auto' && width < TALL_BELOW);
-  const first = read?.opened.lines.find(({ name }) => /^a\b/.test(name)) ?? read?.opened.lines[0];
+  const lines = shown?.lines ?? [];
+  const first = lines.find(({ name }) => /^a(?![\w-])/.test(name)) ?? lines[0];
+  const isRead = shown !== null;
   useEffect(() => {
     setChosen(first ? { ...NOTHING, at: first.at } : NOTHING);
-  }, [read]);
-  const look = useLook(read, chosen.at, width);
+  }, [isRead]);
+  const look = useLook(shown, chosen.at, width);
   const choose = (at: number, reveal: boolean) => {
     setChosen((before) => (before.at === at ? before : { ...NOTHING, state: before.state, at, reveal }));
+    setPane((before) => (before.kind === 'stay' ? before : SHEET));
   };
-  const notes = read?.opened.notes ?? [];
+  const light = (lit: readonly number[]) => {
+    setChosen((before) => ({ ...before, lit }));
+  };
+  const back = () => {
+    setPane(SHEET);
+    light([]);
+  };
+  const change = (made: NewChange, label: string) => edit(addChange(site, page, made), label);
+  const notes = shown?.read.opened.notes ?? [];
+  const side = (now: ShownForeignPage) => {
+    switch (pane.kind) {
+      case 'changes':
+        return <ForeignChanges page={page} shown={now} busy={busy} onBack={back} />;
+      case 'colour':
+        return (
+          <ForeignColours
+            key={pane.colour}
+            shown={now}
+            colour={pane.colour}
+            onLight={light}
+            onBack={back}
+            onChange={(to, only) => {
+              const made = { from: pane.colour, to, within: '', only: only.join('\n') };
+              if (change(made, `${pane.colour} becomes ${to}`)) setPane({ kind: 'changes' });
+            }}
+          />
+        );
+      case 'stay':
+        return (
+          look && (
+            <ForeignStay
+              at={look.selector}
+              height={height?.at === chosen.at ? height.height : null}
+              onBack={back}
+              onMake={(made) => {
+                if (change(made, `${look.selector} stays`)) setPane({ kind: 'changes' });
+              }}
+            />
+          )
+        );
+      case 'sheet':
+        return look ? (
+          <ForeignSheet
+            shown={now}
+            look={look}
+            state={chosen.state}
+            lit={chosen.lit}
+            onState={(state) => {
+              setChosen((before) => (before.state === state ? before : { ...before, state, lit: [] }));
+            }}
+            onLight={light}
+            onColour={(colour) => {
+              light([]);
+              setPane({ kind: 'colour', colour });
+            }}
+            onSet={(made) => change(made, made.set)}
+          />
+        ) : (
+          <p className="p-4 text-bench text-ink-soft">
+            Click something on the stage or in the outline to see whose rules it has.
+          </p>
+        );
+    }
+  };
   return (
     <main data-arrangement={tall ? 'tall' : 'wide'} className="flex h-full min-h-0 flex-col">
       <h1 className="sr-only">
@@ -131,6 +218,26 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
           {page.files.length === 1 ? 'file' : 'files'}
           {notes.length > 0 && ` · ${notes.length} ${notes.length === 1 ? 'note' : 'notes'}`}
         </span>
+        <span className="flex shrink-0 gap-2">
+          <Button
+            pressed={pane.kind === 'stay'}
+            disabled={chosen.at === null}
+            title="Make what is chosen stay in the window while the page scrolls"
+            onClick={() => {
+              setPane(pane.kind === 'stay' ? SHEET : { kind: 'stay' });
+            }}
+          >
+            Make it stay…
+          </Button>
+          <Button
+            pressed={pane.kind === 'changes'}
+            onClick={() => {
+              setPane(pane.kind === 'changes' ? SHEET : { kind: 'changes' });
+            }}
+          >
+            Changes {page.changes.length > 0 ? page.changes.length : ''}
+          </Button>
+        </span>
       </div>
       <PageWidth />
       {failure !== null && (
@@ -138,12 +245,12 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
           {failure}
         </p>
       )}
-      {!read && failure === null && (
+      {!shown && failure === null && (
         <p role="status" className="m-8 text-ink-soft">
           Reading the page…
         </p>
       )}
-      {read && (
+      {shown && (
         <div
           className={`grid min-h-0 grow ${tall ? 'grid-cols-[minmax(340px,35%)_minmax(0,1fr)] grid-rows-1' : 'grid-cols-[minmax(0,1fr)]'}`}
           style={tall ? {} : { gridTemplateRows: `${stageHeight}px minmax(0,1fr)` }}
@@ -151,8 +258,11 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
           <PageStage
             site={site}
             page={page}
-            read={read}
+            shown={shown}
             chosen={chosen}
+            onHeight={(at, now) => {
+              setHeight({ at, height: now });
+            }}
             onChoose={(at) => {
               choose(at, false);
             }}
@@ -162,35 +272,14 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
             <div className="grid min-h-0 grow grid-cols-[212px_minmax(0,1fr)]">
               <div className="isolate min-h-0 border-r border-twine">
                 <ForeignOutline
-                  lines={read.opened.lines}
+                  lines={shown.lines}
                   chosen={chosen.at}
                   onChoose={(at) => {
                     choose(at, true);
                   }}
                 />
               </div>
-              <div className="isolate min-h-0 min-w-0">
-                {look ? (
-                  <ForeignSheet
-                    page={read}
-                    look={look}
-                    state={chosen.state}
-                    lit={chosen.lit}
-                    onState={(state) => {
-                      setChosen((before) =>
-                        before.state === state ? before : { ...before, state, lit: [] },
-                      );
-                    }}
-                    onLight={(lit) => {
-                      setChosen((before) => ({ ...before, lit }));
-                    }}
-                  />
-                ) : (
-                  <p className="p-4 text-bench text-ink-soft">
-                    Click something on the stage or in the outline to see whose rules it has.
-                  </p>
-                )}
-              </div>
+              <div className="isolate min-h-0 min-w-0">{side(shown)}</div>
             </div>
           </div>
         </div>

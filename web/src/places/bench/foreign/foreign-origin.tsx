@@ -1,5 +1,4 @@
 import type { ToldValue } from '@hamaca/core';
-import type { ReadPage } from '../../../stage/foreign-pages.ts';
 import { Button } from '../../../ui/button.tsx';
 import type { SaidCell } from './foreign-rows.ts';
 
@@ -20,7 +19,6 @@ function Place({ said }: { readonly said: ToldValue }) {
 }
 
 interface Props {
-  readonly page: ReadPage;
   readonly name: string;
   readonly state: string;
   readonly cell: SaidCell;
@@ -28,10 +26,13 @@ interface Props {
   readonly reach: readonly number[] | null;
   readonly lit: boolean;
   readonly onLight: () => void;
+  /** The colour that the value says; null where it says none. */
+  readonly colour: string | null;
+  readonly onColour: (colour: string) => void;
 }
 
 /** Below the sheet: where the value of a cell is said, and what it overrides, next best first. */
-export function ForeignOrigin({ name, state, cell, reach, lit, onLight }: Props) {
+export function ForeignOrigin({ name, state, cell, reach, lit, onLight, colour, onColour }: Props) {
   return (
     <div
       aria-label="Origin"
@@ -56,6 +57,17 @@ export function ForeignOrigin({ name, state, cell, reach, lit, onLight }: Props)
         {reach && (
           <Button pressed={lit} className="!h-6 !text-small" onClick={onLight}>
             {reach.length === 1 ? 'styles this alone' : `styles ${reach.length} elements`}
+          </Button>
+        )}
+        {colour !== null && (
+          <Button
+            className="!h-6 !text-small"
+            title="Find this colour wherever the page says it, in any notation"
+            onClick={() => {
+              onColour(colour);
+            }}
+          >
+            everything in {colour}…
           </Button>
         )}
       </p>

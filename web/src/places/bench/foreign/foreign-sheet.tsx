@@ -1,18 +1,28 @@
 import { FOREIGN_STATES, type ForeignState } from '@hamaca/core';
 import { Fragment, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import type { ReadPage } from '../../../stage/foreign-pages.ts';
+import type { ShownForeignPage } from '../../../stage/foreign-pages.ts';
+import { Choice } from '../../../ui/choice.tsx';
 import type { ElementLook } from '../../../workers/foreign-page.ts';
+import { atRest, type NewChange } from './foreign-edits.ts';
 import { ForeignOrigin } from './foreign-origin.tsx';
 import { foreignRows, isOwn, type ForeignRow } from './foreign-rows.ts';
 
 const COLOUR =
   /#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix)\((?:[^()]|\([^()]*\))*\)/i;
 
+/** The first colour that a value says; null where it says none. */
+function colourIn(value: string): string | null {
+  const colour = COLOUR.exec(value)?.[0] ?? (CSS.supports('color', value) ? value : null);
+  const isNone =
+    colour === null ||
+    /^(?:inherit|initial|unset|revert|revert-layer|currentcolor|transparent)$/i.test(colour);
+  return isNone ? null : colour;
+}
+
 /** The first colour of a value as a small square. */
 function Chip({ value }: { readonly value: string }) {
-  const colour = COLOUR.exec(value)?.[0] ?? (CSS.supports('color', value) ? value : null);
-  if (colour === null || /^(?:inherit|initial|unset|revert|revert-layer|currentcolor)$/i.test(colour))
-    return null;
+  const colour = colourIn(value);
+  if (colour === null) return null;
   return (
     <span
       aria-hidden="true"
@@ -26,10 +36,67 @@ interface CellProps {
   readonly row: ForeignRow;
   readonly at: number;
   readonly focused: boolean;
+  /** What the typing begins with; null where nothing is typed. */
+  readonly typing: string | null;
   readonly onFocus: () => void;
+  readonly onType: (start: string) => void;
+  /** Answers what is wrong with a value, or null where it was taken. */
+  readonly onSet: (value: string) => string | null;
+  readonly onDone: () => void;
 }
 
-function Cell({ row, at, focused, onFocus }: CellProps) {
+/** The value of a cell as it is typed; one that no browser takes stays until it is mended or given up. */
+function CellField({
+  start,
+  before,
+  label,
+  onSet,
+  onDone,
+}: {
+  readonly start: string;
+  readonly before: string;
+  readonly label: string;
+  readonly onSet: (value: string) => string | null;
+  readonly onDone: () => void;
+}) {
+  const [value, setValue] = useState(start === '' ? before : start);
+  const [wrong, setWrong] = useState<string | null>(null);
+  const commit = (): boolean => {
+    const text = value.trim();
+    const failed = text === before || text === '' ? null : onSet(text);
+    setWrong(failed);
+    return failed === null;
+  };
+  return (
+    <input
+      autoFocus
+      aria-label={label}
+      aria-invalid={wrong !== null}
+      title={wrong ?? undefined}
+      value={value}
+      spellCheck={false}
+      onFocus={(event) => {
+        if (start === '') event.target.select();
+      }}
+      onChange={(event) => {
+        setValue(event.target.value);
+        setWrong(null);
+      }}
+      onKeyDown={(event) => {
+        event.stopPropagation();
+        if (event.key === 'Escape') onDone();
+        if (event.key === 'Enter' && commit()) onDone();
+      }}
+      onBlur={() => {
+        commit();
+        onDone();
+      }}
+      className={`h-[26px] w-full bg-white px-2 outline-none ${wrong === null ? '' : 'text-brick'}`}
+    />
+  );
+}
+
+function Cell({ row, at, focused, typing, onFocus, onType, onSet, onDone }: CellProps) {
   const cell = row.cells[at] ?? null;
   const own = isOwn(row, at);
   const state = FOREIGN_STATES[at] ?? 'rest';
@@ -44,10 +111,24 @@ function Cell({ row, at, focused, onFocus }: CellProps) {
       tabIndex={focused ? 0 : -1}
       title={place}
       onClick={onFocus}
-      onFocus={onFocus}
-      className={`h-[27px] max-w-[260px] border-r border-b border-linen px-2 ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-twine group-focus-within/sheet:outline-ochre' : 'hover:bg-cotton'}`}
+      onDoubleClick={() => {
+        onType('');
+      }}
+      onFocus={(event) => {
+        if (event.target === event.currentTarget) onFocus();
+      }}
+      className={`h-[27px] max-w-[260px] border-r border-b border-linen ${typing === null ? 'px-2' : 'p-0'} ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-twine group-focus-within/sheet:outline-ochre' : 'hover:bg-cotton'}`}
     >
-      {cell && (
+      {typing !== null && (
+        <CellField
+          start={typing}
+          before={cell?.value ?? ''}
+          label={`${row.name}, ${state}`}
+          onSet={onSet}
+          onDone={onDone}
+        />
+      )}
+      {typing === null && cell && (
         <span
           className={`flex items-center gap-1.5 whitespace-nowrap ${own ? 'font-medium text-ink' : 'text-ink-faint'}`}
         >
@@ -69,20 +150,33 @@ function Cell({ row, at, focused, onFocus }: CellProps) {
   );
 }
 
+/** A change of one value, of all that its rule styles or of one element alone. */
+type Restyle = Extract<NewChange, { readonly set: string }>;
+
+const REACHES = [
+  { value: 'rule', label: 'all that the rule styles' },
+  { value: 'alone', label: 'this element alone' },
+];
+
 interface Props {
-  readonly page: ReadPage;
+  readonly shown: ShownForeignPage;
   readonly look: ElementLook;
   readonly state: ForeignState;
   readonly lit: readonly number[];
   readonly onState: (state: ForeignState) => void;
   readonly onLight: (elements: readonly number[]) => void;
+  readonly onColour: (colour: string) => void;
+  /** Answers whether the change was taken. */
+  readonly onSet: (change: Restyle) => boolean;
 }
 
 /** What a foreign page says of one of its elements: properties down, states across, and below where each value comes from. */
-export function ForeignSheet({ page, look, state, lit, onState, onLight }: Props) {
+export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColour, onSet }: Props) {
   const [filter, setFilter] = useState('');
   const [wanted, setWanted] = useState('color');
   const [reach, setReach] = useState<readonly number[] | null>(null);
+  const [extent, setExtent] = useState('rule');
+  const [typing, setTyping] = useState<string | null>(null);
   const table = useRef<HTMLTableElement>(null);
   const groups = useMemo(() => foreignRows(look, filter), [look, filter]);
   const rows = groups.flatMap((group) => group.rows);
@@ -94,13 +188,15 @@ export function ForeignSheet({ page, look, state, lit, onState, onLight }: Props
     if (!cell) return;
     let isWanted = true;
     const { file, line, column: at, selector } = cell;
-    void page.worker.ask({ kind: 'reach', value: { file, line, column: at, selector } }).then((found) => {
-      if (isWanted) setReach(found);
-    });
+    void shown.read.worker
+      .ask({ kind: 'reach', value: { file, line, column: at, selector } })
+      .then((found) => {
+        if (isWanted) setReach(found);
+      });
     return () => {
       isWanted = false;
     };
-  }, [page, cell]);
+  }, [shown, cell]);
   const go = (to: ForeignRow | undefined, toState: ForeignState | undefined) => {
     if (!to || !toState) return;
     setWanted(to.name);
@@ -109,13 +205,29 @@ export function ForeignSheet({ page, look, state, lit, onState, onLight }: Props
       ?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(`${to.name} ${toState}`)}"]`)
       ?.focus();
   };
+  /** The selector that a change of a cell is for: of its rule, or where none says it that of the value at rest. */
+  const meant = (entry: ForeignRow, at: number): string => {
+    const selector = entry.cells[at]?.selector ?? entry.cells[0]?.selector ?? null;
+    return extent === 'alone' || selector === null ? look.selector : atRest(selector);
+  };
+  const set = (entry: ForeignRow, at: number, value: string): string | null => {
+    if (!CSS.supports(entry.name, value)) return `No browser takes ${value} for ${entry.name}.`;
+    const name = FOREIGN_STATES[at];
+    if (name !== 'rest' && name !== 'hover' && name !== 'focus')
+      return 'Values are set at rest, pointed at and in focus; this state shows what they come to.';
+    return onSet({ at: meant(entry, at), state: name, set: `${entry.name}: ${value}` })
+      ? null
+      : 'It could not be kept.';
+  };
   const onKeyDown = (event: KeyboardEvent) => {
-    if (!row || event.ctrlKey || event.metaKey || event.altKey) return;
+    if (typing !== null || !row || event.ctrlKey || event.metaKey || event.altKey) return;
     const y = rows.indexOf(row);
     if (event.key === 'ArrowDown') go(rows[y + 1], state);
     else if (event.key === 'ArrowUp') go(rows[y - 1], state);
     else if (event.key === 'ArrowRight') go(row, FOREIGN_STATES[column + 1]);
     else if (event.key === 'ArrowLeft') go(row, FOREIGN_STATES[column - 1]);
+    else if (event.key === 'Enter' || event.key === 'F2') setTyping('');
+    else if (event.key.length === 1 && event.key !== ' ') setTyping(event.key);
     else return;
     event.preventDefault();
   };
@@ -134,6 +246,8 @@ export function ForeignSheet({ page, look, state, lit, onState, onLight }: Props
           }}
           className="field ml-auto !h-6 w-52"
         />
+        <span className="text-ink-faint">changes reach</span>
+        <Choice label="How far a change reaches" value={extent} options={REACHES} onChange={setExtent} />
       </div>
       <div className="min-h-0 grow overflow-auto bg-white">
         <table
@@ -183,6 +297,13 @@ export function ForeignSheet({ page, look, state, lit, onState, onLight }: Props
                         row={entry}
                         at={at}
                         focused={entry === row && name === state}
+                        typing={entry === row && name === state ? typing : null}
+                        onType={setTyping}
+                        onSet={(value) => set(entry, at, value)}
+                        onDone={() => {
+                          setTyping(null);
+                          go(entry, name);
+                        }}
                         onFocus={() => {
                           setWanted(entry.name);
                           onState(name);
@@ -205,12 +326,13 @@ export function ForeignSheet({ page, look, state, lit, onState, onLight }: Props
       </div>
       {row && cell && (
         <ForeignOrigin
-          page={page}
           name={row.name}
           state={state}
           cell={cell}
           reach={reach}
           lit={lit.length > 0}
+          colour={colourIn(cell.value)}
+          onColour={onColour}
           onLight={() => {
             onLight(lit.length > 0 ? [] : (reach ?? []));
           }}

@@ -171,7 +171,7 @@ export const StageArea = memo(function StageArea({ site, piece, fonts, scene, ta
   const faint = useBench((state) => state.faint);
   const id = useSiteState((state) => state.id);
   const navigate = useNavigate();
-  const foreign = useForeignPage(foreignPageOf(site, scene?.id)).read?.content ?? null;
+  const foreign = useForeignPage(foreignPageOf(site, scene?.id)).shown?.content ?? null;
   const host = hostOf(site, piece);
   const lit = useBench((state) => state.lit);
   const measuring = useBench((state) => state.measuring);
