@@ -3,6 +3,7 @@ export { countingIds, slugify, uniqueName, uniqueTitle } from './base/ids.ts';
 export { isRecord, own, sameJson } from './base/json.ts';
 export { fail, type Problem, type Result, succeed } from './base/result.ts';
 export { formatColour, parseColour, type Rgba } from './colour/colour.ts';
+export { contrastOver, requiredRatio } from './colour/contrast.ts';
 export { dominantColours } from './colour/dominant.ts';
 export { formatOklch, isInSrgb, type Oklch, oklchOf } from './colour/mix.ts';
 export type { FontMetrics } from './text/font-table.ts';
@@ -322,6 +323,8 @@ export {
   type PageWish,
 } from './foreign/change/apply-changes.ts';
 export { colourPlaces, type ColourPlace } from './foreign/change/colour-places.ts';
+export { inheritedProperties } from './foreign/inherited.ts';
+export { valueTrail, type TrailStep } from './foreign/value-trail.ts';
 export { usedFiles } from './foreign/used-files.ts';
 export { addressOf, isElsewhere, pathOnDisk } from './foreign/paths.ts';
 export { bytesOfText, textOfBytes } from './foreign/text-bytes.ts';

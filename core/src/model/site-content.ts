@@ -131,6 +131,7 @@ const CHANGE_SHAPES = {
     scrolledLogo: text({ max: 4000, hint: 'declarations for its logo meanwhile' }),
     height: whole({ min: 0, max: 4000, hint: 'px it is high; 0 where that is not known' }),
     hangs: flag({ hint: 'out of the page’s flow' }),
+    ways: text({ max: 400, hint: 'ways out that are not the best, as obstacle: way, one a line' }),
   },
 } as const;
 

@@ -26,6 +26,8 @@ import { statementChanges } from './statement-changes.ts';
 export type Carried = Extract<FromFrame, { type: 'carry' }>;
 /** A ring whose link is dragged. */
 export type DraggedArc = Extract<FromFrame, { type: 'arc' }>;
+/** What was measured of an element of a foreign page. */
+export type MeasuredElement = Extract<FromFrame, { type: 'foreign-chosen' }>;
 /** What may be wrong with a page at a width. */
 export type SurveyedPage = Extract<FromFrame, { type: 'surveyed' }>;
 /** An edge of a panel that is dragged. */
@@ -91,8 +93,8 @@ interface Props {
   readonly foreignPin?: ForeignPinMessage | null;
   /** An element of it was clicked: its place among the page's. */
   readonly onForeignPick?: (at: number) => void;
-  /** How high what is chosen of it is, in px. */
-  readonly onForeignChosen?: (at: number, height: number) => void;
+  /** What was measured of what is chosen of it. */
+  readonly onForeignChosen?: (measured: MeasuredElement) => void;
   /** Drawn over the page, in its px. */
   readonly children?: ReactNode;
 }
@@ -317,7 +319,7 @@ export function Stage({
         askSurvey();
       } else if (data.type === 'pick') latest.current.onPick?.(data);
       else if (data.type === 'foreign-pick') latest.current.onForeignPick?.(data.at);
-      else if (data.type === 'foreign-chosen') latest.current.onForeignChosen?.(data.at, data.height);
+      else if (data.type === 'foreign-chosen') latest.current.onForeignChosen?.(data);
       else if (data.type === 'carry') latest.current.onCarry?.(data);
       else if (data.type === 'edge') latest.current.onEdge?.(data);
       else if (data.type === 'arc') latest.current.onArc?.(data);

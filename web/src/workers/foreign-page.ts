@@ -10,6 +10,7 @@ import {
   createShortSelectors,
   firstPage,
   groundOf,
+  inheritedProperties,
   isElsewhere,
   isHiddenPath,
   isZip,
@@ -23,17 +24,22 @@ import {
   titleOf,
   unpackZip,
   usedFiles,
+  valueTrail,
   type AppliedChange,
   type ChangedPage,
   type ColourPlace,
   type ForeignPage,
+  type ForeignState,
   type NavigationLine,
   type PageFiles,
   type PageWish,
   type StagedPage,
   type ToldProperty,
   type ToldValue,
+  type TrailStep,
 } from '@hamaca/core';
+
+type PageElement = ForeignPage['elements'][number];
 
 /** A file by its path. */
 export interface PathBytes {
@@ -57,6 +63,14 @@ export type ForeignRequest =
   | { readonly kind: 'colour'; readonly colour: string }
   /** What is said of an element in every state, in a window so wide (px). */
   | { readonly kind: 'look'; readonly at: number; readonly width: number }
+  /** The custom properties that a value names, each with where it is written. */
+  | {
+      readonly kind: 'trail';
+      readonly at: number;
+      readonly width: number;
+      readonly state: ForeignState;
+      readonly longhand: string;
+    }
   /** The elements that the rule of a value styles. */
   | {
       readonly kind: 'reach';
@@ -96,11 +110,19 @@ export interface ChangedView {
   readonly script: string;
 }
 
-/** What is said of an element, state by state in the order of `FOREIGN_STATES`. */
+/** What applies to an element: said of it, or of one around it, from where it is inherited. */
+export interface AppliedProperty extends ToldProperty {
+  /** A selector of the element it is inherited from; null where it is said of this one. */
+  readonly from: string | null;
+}
+
+/** What applies to an element, state by state in the order of `FOREIGN_STATES`. */
 export interface ElementLook {
   readonly at: number;
   readonly selector: string;
-  readonly states: readonly (readonly ToldProperty[])[];
+  readonly states: readonly (readonly AppliedProperty[])[];
+  /** What the page says by attributes of the element that browsers draw by, such as `width` and `bgcolor`. */
+  readonly attributes: readonly string[];
 }
 
 export interface ForeignAnswers {
@@ -109,6 +131,7 @@ export interface ForeignAnswers {
   readonly pack: Uint8Array<ArrayBuffer>;
   readonly colour: readonly ColourPlace[];
   readonly look: ElementLook;
+  readonly trail: readonly TrailStep[];
   readonly reach: readonly number[];
 }
 
@@ -245,14 +268,45 @@ function pack(): Uint8Array<ArrayBuffer> {
   return whole;
 }
 
-function look({ at, width }: Extract<ForeignRequest, { kind: 'look' }>): ElementLook {
+/** Attributes by which elements are drawn (HTML, section 15). */
+const PRESENTATIONAL =
+  /^(?:align|valign|bgcolor|background|border|cellpadding|cellspacing|width|height|color|face|size|hspace|vspace|nowrap|text|link|vlink|alink|fill|stroke|stroke-width|hidden|dir)$/;
+
+function elementAt(at: number): { readonly page: ForeignPage; readonly element: PageElement } {
   const element = page ? ownElements(page)[at] : undefined;
   if (!page || !element) throw new Error('The element is not there any more.');
+  return { page, element };
+}
+
+function look({ at, width }: Extract<ForeignRequest, { kind: 'look' }>): ElementLook {
+  const { page, element } = elementAt(at);
+  const viewport = { width, height: null };
+  const selector = (one: PageElement) => selectorOf?.(one) ?? one.name;
+  const own = tellStates(page, element, null, FOREIGN_STATES, viewport);
   return {
     at,
-    selector: selectorOf?.(element) ?? element.name,
-    states: tellStates(page, element, null, FOREIGN_STATES, { width, height: null }),
+    selector: selector(element),
+    states: FOREIGN_STATES.map((state, index) => [
+      ...(own[index] ?? []).map((told) => ({ ...told, from: null })),
+      ...inheritedProperties(page, element, state, viewport).map(({ from, ...told }) => ({
+        ...told,
+        from: selector(from),
+      })),
+    ]),
+    attributes: Object.entries(element.attribs)
+      .filter(([name]) => PRESENTATIONAL.test(name))
+      .map(([name, value]) => `${name}="${value}"`),
   };
+}
+
+function trail({
+  at,
+  width,
+  state,
+  longhand,
+}: Extract<ForeignRequest, { kind: 'trail' }>): readonly TrailStep[] {
+  const { page, element } = elementAt(at);
+  return valueTrail(page, element, longhand, state, { width, height: null });
 }
 
 function answer(request: ForeignRequest): ForeignAnswers[keyof ForeignAnswers] {
@@ -267,6 +321,8 @@ function answer(request: ForeignRequest): ForeignAnswers[keyof ForeignAnswers] {
       return page ? colourPlaces(page, request.colour) : [];
     case 'look':
       return look(request);
+    case 'trail':
+      return trail(request);
     case 'reach':
       return page ? elementsOfRule(page, request.value) : [];
   }

@@ -1,5 +1,6 @@
 import type { Result } from '../../base/result.ts';
 import { readForeignPage, type ForeignPage, type PageFiles } from '../page.ts';
+import { OBSTACLE_KINDS, type ObstacleKind } from '../stay/obstacle.ts';
 import { stay, type ToldObstacle } from '../stay/stay.ts';
 import type { Coming, Sticking } from '../stay/stay-rules.ts';
 import type { ChangedFiles } from './edited-page.ts';
@@ -34,6 +35,8 @@ export type PageWish =
       /** Px; 0 where it is not known. */
       readonly height: number;
       readonly hangs: boolean;
+      /** Ways out that are not the best, as `obstacle: way`, one a line. */
+      readonly ways: string;
     };
 
 /** What a change did, or why it could not be made. */
@@ -53,6 +56,13 @@ export interface ChangedPage {
 }
 
 const orNull = <Value>(value: Value, nothing: Value): Value | null => (value === nothing ? null : value);
+
+/** A way out by its obstacle; nothing where a line says none. */
+function readWay(line: string): readonly (readonly [ObstacleKind, string])[] {
+  const [name = '', way = ''] = line.split(': ');
+  const kind = OBSTACLE_KINDS.find((one) => one === name);
+  return kind === undefined ? [] : [[kind, way]];
+}
 
 function make(
   page: ForeignPage,
@@ -82,7 +92,7 @@ function make(
     scrolledLogo: orNull(wish.scrolledLogo, ''),
     height: orNull(wish.height, 0),
     hangs: wish.hangs,
-    ways: {},
+    ways: Object.fromEntries(wish.ways.split('\n').flatMap((line) => readWay(line))),
   });
 }
 

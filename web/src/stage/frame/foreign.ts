@@ -1,10 +1,14 @@
-import type { StagedNames } from '@hamaca/core';
-import type { ForeignContent, ForeignPinMessage } from './protocol.ts';
+import type { ForeignState, StagedNames } from '@hamaca/core';
+import type { ForeignContent, ForeignPinMessage, TextPaint } from './protocol.ts';
+import { textPaint } from './text-paint.ts';
 
 /*
  * A page that exists already, on the stage: its own elements in the body, its own stylesheets in the head. What it shows was
  * brought along and is handed over as blobs; nothing of it runs.
  */
+
+/** States that a page can be put in here; who is current only its markup says. */
+const MEASURED = ['rest', 'hover', 'focus', 'pressed'] as const;
 
 /** Longest wait for a stylesheet, in ms: those that are blobs come at once, or never. */
 const LONGEST = 3000;
@@ -58,8 +62,8 @@ const loaded = (link: Element) =>
 export function createForeign(before: Element): {
   readonly isShown: () => boolean;
   readonly show: (page: ForeignContent | null) => Promise<void>;
-  /** Freezes a state; answers how high what is chosen is at rest, in px. */
-  readonly pin: (message: ForeignPinMessage) => number | null;
+  /** Freezes a state; answers how high what is chosen is, in px, and how its text is painted in every state. */
+  readonly pin: (message: ForeignPinMessage) => { height: number; paints: readonly TextPaint[] } | null;
   /** Which of the page's elements something is, or lies in; null where it is none of them. */
   readonly placeOf: (target: Element) => number | null;
 } {
@@ -82,24 +86,39 @@ export function createForeign(before: Element): {
       if (!elements.includes(other)) other.removeAttribute(name);
     for (const element of elements) if (!element.hasAttribute(name)) element.setAttribute(name, '');
   };
+  const freeze = (known: StagedNames, chosen: Element | null, state: ForeignState) => {
+    const around: Element[] = [];
+    for (let at = chosen; at; at = at.parentElement) around.push(at);
+    mark(known.hover, state === 'hover' || state === 'pressed' ? around : []);
+    mark(known.active, state === 'pressed' ? around : []);
+    mark(known.focus, state === 'focus' && chosen ? [chosen] : []);
+    mark(known.within, state === 'focus' ? around : []);
+  };
+  /** What it comes to in each state, without what is on its way to it. */
+  const paintsOf = (known: StagedNames, chosen: Element): readonly TextPaint[] => {
+    const still = document.createElement('style');
+    still.textContent = '*,*::before,*::after{transition:none!important;animation-duration:0s!important}';
+    document.head.append(still);
+    const paints = MEASURED.map((state) => {
+      freeze(known, chosen, state);
+      return { state, ...textPaint(chosen) };
+    });
+    still.remove();
+    return paints;
+  };
   const pin = (message: ForeignPinMessage) => {
     pinned = message;
     if (!names) return null;
     const chosen = elementAt(message.chosen);
-    const around: Element[] = [];
-    for (let at = chosen; at; at = at.parentElement) around.push(at);
-    const { state } = message;
-    mark(names.hover, state === 'hover' || state === 'pressed' ? around : []);
-    mark(names.active, state === 'pressed' ? around : []);
-    mark(names.focus, state === 'focus' && chosen ? [chosen] : []);
-    mark(names.within, state === 'focus' ? around : []);
+    const paints = chosen ? paintsOf(names, chosen) : [];
+    freeze(names, chosen, message.state);
     mark('data-hamaca-chosen', chosen ? [chosen] : []);
     mark(
       'data-hamaca-lit',
       message.lit.map(elementAt).filter((element) => element !== null),
     );
     if (message.reveal) chosen?.scrollIntoView({ block: 'nearest', inline: 'nearest', behavior: 'instant' });
-    return chosen?.getBoundingClientRect().height ?? null;
+    return chosen && { height: chosen.getBoundingClientRect().height, paints };
   };
   const clear = () => {
     for (const node of [...nodes, ...head]) node.remove();

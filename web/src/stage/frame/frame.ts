@@ -25,7 +25,7 @@ import type {
  */
 
 const ownStyle = document.createElement('style');
-ownStyle.textContent = `[data-hamaca-chosen]{outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-hamaca-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-faint]{opacity:.3!important}`;
+ownStyle.textContent = `[data-hamaca-chosen]{outline:2px dashed #b9780f!important;outline-offset:-2px!important}[data-hamaca-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-chosen]:not([data-pin~=focus]){outline:2px dashed #b9780f!important;outline-offset:1px!important}[data-lit]{box-shadow:0 0 0 2px #fff,0 0 0 5px #b9780f!important}[data-faint]{opacity:.3!important}`;
 const groundStyle = document.createElement('style');
 groundStyle.textContent = 'body{margin:0;background:#fff}';
 const faceStyle = document.createElement('style');
@@ -197,9 +197,8 @@ let foreignPinned: ForeignPinMessage | null = null;
 
 function pinForeign(message: ForeignPinMessage): void {
   foreignPinned = message;
-  const height = foreign.pin(message);
-  if (message.chosen !== null && height !== null)
-    tell({ type: 'foreign-chosen', at: message.chosen, height });
+  const measured = foreign.pin(message);
+  if (message.chosen !== null && measured) tell({ type: 'foreign-chosen', at: message.chosen, ...measured });
 }
 
 function findElement(wanted: StageElement | null): Element | null {

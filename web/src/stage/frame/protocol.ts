@@ -94,6 +94,19 @@ export interface ForeignContent {
   readonly files: readonly { readonly bytes: ArrayBuffer; readonly type: string }[];
 }
 
+/** How the text of an element is painted in a state, and what lies behind it. */
+export interface TextPaint {
+  readonly state: ForeignState;
+  readonly ink: string;
+  /** Colours behind it, the topmost first; the last covers what is beneath. */
+  readonly behind: readonly string[];
+  /** Whether a picture lies behind, whose colours are not known. */
+  readonly overPicture: boolean;
+  /** Px, and the weight as a number. */
+  readonly size: number;
+  readonly weight: number;
+}
+
 /** A foreign page is to stand on the stage, instead of a scene; null takes it away. */
 export interface ForeignMessage {
   readonly type: 'foreign';
@@ -224,7 +237,12 @@ export type FromFrame =
   | { readonly type: 'picture'; readonly body: string; readonly css: string }
   /** An element of a foreign page was clicked. */
   | { readonly type: 'foreign-pick'; readonly at: number }
-  /** How high what is chosen of it is, in px. */
-  | { readonly type: 'foreign-chosen'; readonly at: number; readonly height: number }
+  /** How high what is chosen of it is, in px, and how its text is painted in each state that can be frozen. */
+  | {
+      readonly type: 'foreign-chosen';
+      readonly at: number;
+      readonly height: number;
+      readonly paints: readonly TextPaint[];
+    }
   /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */
   | { readonly type: 'painted'; readonly at: number };

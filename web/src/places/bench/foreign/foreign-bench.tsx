@@ -2,7 +2,7 @@ import type { BroughtPage, ForeignState, Site } from '@hamaca/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useForeignPage, type ShownForeignPage } from '../../../stage/foreign-pages.ts';
 import type { ForeignPinMessage } from '../../../stage/frame/protocol.ts';
-import { Stage } from '../../../stage/stage.tsx';
+import { Stage, type MeasuredElement } from '../../../stage/stage.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { TALL_BELOW, useBench } from '../../../store/bench-store.ts';
@@ -58,14 +58,14 @@ function PageStage({
   shown,
   chosen,
   onChoose,
-  onHeight,
+  onMeasured,
 }: {
   readonly site: Site;
   readonly page: BroughtPage;
   readonly shown: ShownForeignPage;
   readonly chosen: Chosen;
   readonly onChoose: (at: number) => void;
-  readonly onHeight: (at: number, height: number) => void;
+  readonly onMeasured: (measured: MeasuredElement) => void;
 }) {
   const { ref, room } = useRoom();
   const width = useBench((state) => state.width);
@@ -101,7 +101,7 @@ function PageStage({
         foreignPin={pin}
         onPick={() => undefined}
         onForeignPick={onChoose}
-        onForeignChosen={onHeight}
+        onForeignChosen={onMeasured}
       />
       {scale < 1 && (
         <span className="absolute right-2 bottom-1 rounded-[2px] bg-ink px-1.5 text-small text-white tabular">
@@ -126,7 +126,7 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
   const edit = useEdit();
   const [chosen, setChosen] = useState(NOTHING);
   const [pane, setPane] = useState(SHEET);
-  const [height, setHeight] = useState<{ readonly at: number; readonly height: number } | null>(null);
+  const [measured, setMeasured] = useState<MeasuredElement | null>(null);
   const width = useBench((state) => state.width);
   const stageHeight = useBench((state) => state.stageHeight);
   const arrangement = useBench((state) => state.arrangement);
@@ -174,7 +174,7 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
           look && (
             <ForeignStay
               at={look.selector}
-              height={height?.at === chosen.at ? height.height : null}
+              height={measured?.at === chosen.at ? measured.height : null}
               onBack={back}
               onMake={(made) => {
                 if (change(made, `${look.selector} stays`)) setPane({ kind: 'changes' });
@@ -187,6 +187,8 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
           <ForeignSheet
             shown={now}
             look={look}
+            paints={measured?.at === chosen.at ? measured.paints : []}
+            width={width}
             state={chosen.state}
             lit={chosen.lit}
             onState={(state) => {
@@ -260,9 +262,7 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
             page={page}
             shown={shown}
             chosen={chosen}
-            onHeight={(at, now) => {
-              setHeight({ at, height: now });
-            }}
+            onMeasured={setMeasured}
             onChoose={(at) => {
               choose(at, false);
             }}

@@ -6,7 +6,7 @@ import type { ShownForeignPage } from '../../../stage/foreign-pages.ts';
 import { useEdit } from '../../../store/open-site.tsx';
 import { Button } from '../../../ui/button.tsx';
 import { Choice } from '../../../ui/choice.tsx';
-import { changeInWords, removeChange } from './foreign-edits.ts';
+import { changeInWords, chooseWay, removeChange } from './foreign-edits.ts';
 
 const REFUSALS: Readonly<Record<string, string>> = {
   'no element': 'nothing on the page is found by its selector any more',
@@ -22,7 +22,14 @@ const effect = ({ element, state, width, property, before, after }: ChangedValue
   `${element} (${state}, ${width} px) ${property}: ${before ?? 'nothing'} becomes ${after ?? 'nothing'}`;
 
 /** What a change did: how much changes, what else does, and what stood in its way. */
-function Outcome({ applied }: { readonly applied: AppliedChange | undefined }) {
+function Outcome({
+  applied,
+  onWay,
+}: {
+  readonly applied: AppliedChange | undefined;
+  /** Another way out of something was chosen. */
+  readonly onWay: (kind: string, way: string) => void;
+}) {
   if (!applied) return <span className="text-ink-faint">being made…</span>;
   if (applied.refusal !== null)
     return <span className="text-brick">left out: {REFUSALS[applied.refusal] ?? applied.refusal}</span>;
@@ -42,9 +49,22 @@ function Outcome({ applied }: { readonly applied: AppliedChange | undefined }) {
           {applied.obstacles.map((obstacle) => (
             <li key={`${obstacle.kind} ${obstacle.element}`}>
               {obstacle.text}
-              <span className={obstacle.ways.length === 0 ? 'block text-brick' : 'block text-ink-soft'}>
-                {obstacle.ways.find(({ taken }) => taken)?.text ?? 'No way out was found.'}
-              </span>
+              {obstacle.ways.length > 1 ? (
+                <span className="mt-0.5 block">
+                  <Choice
+                    label={`Way out: ${obstacle.kind}`}
+                    value={obstacle.ways.find(({ taken }) => taken)?.id ?? ''}
+                    options={obstacle.ways.map(({ id, text }) => ({ value: id, label: text }))}
+                    onChange={(way) => {
+                      onWay(obstacle.kind, way);
+                    }}
+                  />
+                </span>
+              ) : (
+                <span className={obstacle.ways.length === 0 ? 'block text-brick' : 'block text-ink-soft'}>
+                  {obstacle.ways[0]?.text ?? 'No way out was found.'}
+                </span>
+              )}
             </li>
           ))}
         </ul>
@@ -134,7 +154,12 @@ export function ForeignChanges({ page, shown, busy, onBack }: Props) {
               >
                 Take back
               </Button>
-              <Outcome applied={changed?.applied.find(({ id }) => id === change.id)} />
+              <Outcome
+                applied={changed?.applied.find(({ id }) => id === change.id)}
+                onWay={(kind, way) => {
+                  edit(chooseWay(page, change.id, kind, way), 'Another way out');
+                }}
+              />
             </li>
           ))}
           {page.changes.length === 0 && (
@@ -152,7 +177,7 @@ export function ForeignChanges({ page, shown, busy, onBack }: Props) {
           {difference.split('\n').map((line, at) => (
             <span
               key={at}
-              className={`block ${line.startsWith('+') && !line.startsWith('+++') ? 'bg-reed-wash' : line.startsWith('-') && !line.startsWith('---') ? 'bg-brick-wash' : line.startsWith('===') ? 'hidden' : ''}`}
+              className={`block ${line.startsWith('+') && !line.startsWith('+++') ? 'bg-reed-wash' : line.startsWith('-') && !line.startsWith('---') ? 'bg-brick-wash' : /^(?:===|Index:)/.test(line) ? 'hidden' : ''}`}
             >
               {line || ' '}
             </span>

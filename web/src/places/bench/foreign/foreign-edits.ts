@@ -31,6 +31,17 @@ export const removeChange = (page: BroughtPage, id: string): Edit =>
     page.changes.filter((change) => change.id !== id),
   );
 
+/** Takes another way out of what prevents a header from staying. */
+export const chooseWay = (page: BroughtPage, id: string, kind: string, way: string): Edit =>
+  setChanges(
+    page,
+    page.changes.map((change) => {
+      if (change.id !== id || !('sticking' in change)) return change;
+      const others = change.ways.split('\n').filter((line) => line !== '' && !line.startsWith(`${kind}: `));
+      return { ...change, ways: [...others, `${kind}: ${way}`].join('\n') };
+    }),
+  );
+
 /** What a change is, in words. */
 export function changeInWords(change: ForeignChange): string {
   if ('set' in change)

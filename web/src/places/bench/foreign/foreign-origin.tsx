@@ -1,10 +1,14 @@
-import type { ToldValue } from '@hamaca/core';
+import type { ToldValue, TrailStep } from '@hamaca/core';
 import { Button } from '../../../ui/button.tsx';
 import type { SaidCell } from './foreign-rows.ts';
 
+type Said = Pick<ToldValue, 'selector' | 'conditions' | 'file' | 'line'> &
+  Partial<Pick<ToldValue, 'layer' | 'important'>>;
+
 /** Where a value stands: file and line, selector, and what surrounds its rule. */
-function Place({ said }: { readonly said: ToldValue }) {
-  const around = [...said.conditions, ...(said.layer === null ? [] : [`@layer ${said.layer}`])];
+function Place({ said }: { readonly said: Said }) {
+  const layer = said.layer ?? null;
+  const around = [...said.conditions, ...(layer === null ? [] : [`@layer ${layer}`])];
   return (
     <>
       <span className="font-mono text-[12px]">{said.selector ?? 'style attribute'}</span>
@@ -13,7 +17,7 @@ function Place({ said }: { readonly said: ToldValue }) {
         {' '}
         · {said.file}:{said.line}
       </span>
-      {said.important && <span className="text-ink-soft"> · !important</span>}
+      {said.important === true && <span className="text-ink-soft"> · !important</span>}
     </>
   );
 }
@@ -22,6 +26,8 @@ interface Props {
   readonly name: string;
   readonly state: string;
   readonly cell: SaidCell;
+  /** The custom properties that the value names. */
+  readonly trail: readonly TrailStep[];
   /** How many elements its rule styles; null until that is known. */
   readonly reach: readonly number[] | null;
   readonly lit: boolean;
@@ -32,7 +38,7 @@ interface Props {
 }
 
 /** Below the sheet: where the value of a cell is said, and what it overrides, next best first. */
-export function ForeignOrigin({ name, state, cell, reach, lit, onLight, colour, onColour }: Props) {
+export function ForeignOrigin({ name, state, cell, trail, reach, lit, onLight, colour, onColour }: Props) {
   return (
     <div
       aria-label="Origin"
@@ -49,6 +55,7 @@ export function ForeignOrigin({ name, state, cell, reach, lit, onLight, colour, 
         <span className="min-w-0">
           <Place said={cell} />
         </span>
+        {cell.from !== null && <span className="text-ink-soft">inherited from {cell.from}</span>}
         {!cell.certain && (
           <span className="text-brick" title="Something only the browser knows decides whether this applies">
             not certain
@@ -71,6 +78,15 @@ export function ForeignOrigin({ name, state, cell, reach, lit, onLight, colour, 
           </Button>
         )}
       </p>
+      {trail.length > 0 && (
+        <ol aria-label="Where it is written" className="mt-1 grid gap-0.5 text-ink-soft">
+          {trail.map((step) => (
+            <li key={step.name}>
+              {step.name}: {step.value} <Place said={step} />
+            </li>
+          ))}
+        </ol>
+      )}
       {cell.overridden.length > 0 && (
         <ol aria-label="Overridden" className="mt-1 grid gap-0.5 text-ink-soft">
           {cell.overridden.map((other) => (

@@ -6,6 +6,8 @@ export type SaidCell = ElementLook['states'][number][number];
 /** A property of an element of a foreign page, with what is said of it in each state. */
 export interface ForeignRow {
   readonly name: string;
+  /** A longhand that stands for it. */
+  readonly longhand: string;
   /** In the order of the states; null where nothing is said. */
   readonly cells: readonly (SaidCell | null)[];
 }
@@ -63,9 +65,9 @@ export function foreignRows(
     );
     if (!isOne || cells.every((cell) => cell === null)) continue;
     for (const longhand of longhands) names.delete(longhand);
-    rows.push({ name, cells });
+    rows.push({ name, longhand: first, cells });
   }
-  for (const name of names) rows.push({ name, cells: cellsOf(name) });
+  for (const name of names) rows.push({ name, longhand: name, cells: cellsOf(name) });
   const wanted = filter.trim().toLowerCase();
   const isWanted = ({ name, cells }: ForeignRow) =>
     wanted === '' ||

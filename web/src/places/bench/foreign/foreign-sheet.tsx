@@ -1,8 +1,10 @@
-import { FOREIGN_STATES, type ForeignState } from '@hamaca/core';
+import { FOREIGN_STATES, type ForeignState, type TrailStep } from '@hamaca/core';
 import { Fragment, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import type { ShownForeignPage } from '../../../stage/foreign-pages.ts';
+import type { TextPaint } from '../../../stage/frame/protocol.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import type { ElementLook } from '../../../workers/foreign-page.ts';
+import { contrastOf } from './foreign-contrast.ts';
 import { atRest, type NewChange } from './foreign-edits.ts';
 import { ForeignOrigin } from './foreign-origin.tsx';
 import { foreignRows, isOwn, type ForeignRow } from './foreign-rows.ts';
@@ -105,9 +107,9 @@ function Cell({ row, at, focused, typing, onFocus, onType, onSet, onDone }: Cell
     <td
       role="gridcell"
       aria-selected={focused}
-      aria-label={`${row.name}, ${state}: ${cell ? cell.value : 'nothing said'}${cell && !own ? ', as at rest' : ''}`}
+      aria-label={`${row.name}, ${state}: ${cell ? cell.value : 'nothing said'}${cell && cell.from !== null ? `, from ${cell.from}` : cell && !own ? ', as at rest' : ''}`}
       data-cell={`${row.name} ${state}`}
-      data-own={own && cell !== null}
+      data-own={own && cell !== null && cell.from === null}
       tabIndex={focused ? 0 : -1}
       title={place}
       onClick={onFocus}
@@ -130,11 +132,11 @@ function Cell({ row, at, focused, typing, onFocus, onType, onSet, onDone }: Cell
       )}
       {typing === null && cell && (
         <span
-          className={`flex items-center gap-1.5 whitespace-nowrap ${own ? 'font-medium text-ink' : 'text-ink-faint'}`}
+          className={`flex items-center gap-1.5 whitespace-nowrap ${own && cell.from === null ? 'font-medium text-ink' : 'text-ink-faint'}`}
         >
           <Chip value={cell.value} />
           <span className="truncate">{cell.value}</span>
-          {!own && (
+          {(!own || cell.from !== null) && (
             <span aria-hidden="true" className="text-twine">
               ·
             </span>
@@ -150,6 +152,51 @@ function Cell({ row, at, focused, typing, onFocus, onType, onSet, onDone }: Cell
   );
 }
 
+/** The contrast of the text with what is really behind it, in each state that can be frozen. */
+function ContrastRow({ paints }: { readonly paints: readonly TextPaint[] }) {
+  return (
+    <tr>
+      <th
+        scope="row"
+        title="Contrast with what is really behind, by WCAG 2.2"
+        className="sticky left-0 z-10 border-r border-b border-twine bg-linen px-2 text-left font-normal"
+      >
+        contrast
+      </th>
+      {FOREIGN_STATES.map((state) => {
+        const report = contrastOf(paints.find((paint) => paint.state === state));
+        const tone =
+          !report || !report.certain
+            ? 'text-ink-soft'
+            : report.passes
+              ? 'text-reed'
+              : 'bg-brick-wash font-semibold text-brick';
+        return (
+          <td
+            key={state}
+            role="gridcell"
+            data-contrast={state}
+            title={
+              report && !report.certain
+                ? 'A picture lies behind whose colours are not known; this is the ratio without it'
+                : undefined
+            }
+            className={`h-[27px] border-r border-b border-linen px-2 whitespace-nowrap ${tone}`}
+          >
+            {report && (
+              <>
+                <span aria-hidden="true">{report.certain ? (report.passes ? '✓' : '✗') : '?'}</span>{' '}
+                {report.ratio}
+                <span className="text-small text-ink-faint"> of {report.required}</span>
+              </>
+            )}
+          </td>
+        );
+      })}
+    </tr>
+  );
+}
+
 /** A change of one value, of all that its rule styles or of one element alone. */
 type Restyle = Extract<NewChange, { readonly set: string }>;
 
@@ -161,6 +208,10 @@ const REACHES = [
 interface Props {
   readonly shown: ShownForeignPage;
   readonly look: ElementLook;
+  /** How its text is painted, by state, as the stage measured it. */
+  readonly paints: readonly TextPaint[];
+  /** Of the page's window, in px. */
+  readonly width: number;
   readonly state: ForeignState;
   readonly lit: readonly number[];
   readonly onState: (state: ForeignState) => void;
@@ -171,10 +222,22 @@ interface Props {
 }
 
 /** What a foreign page says of one of its elements: properties down, states across, and below where each value comes from. */
-export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColour, onSet }: Props) {
+export function ForeignSheet({
+  shown,
+  look,
+  paints,
+  width,
+  state,
+  lit,
+  onState,
+  onLight,
+  onColour,
+  onSet,
+}: Props) {
   const [filter, setFilter] = useState('');
   const [wanted, setWanted] = useState('color');
   const [reach, setReach] = useState<readonly number[] | null>(null);
+  const [trail, setTrail] = useState<readonly TrailStep[]>([]);
   const [extent, setExtent] = useState('rule');
   const [typing, setTyping] = useState<string | null>(null);
   const table = useRef<HTMLTableElement>(null);
@@ -197,6 +260,18 @@ export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColo
       isWanted = false;
     };
   }, [shown, cell]);
+  const longhand = row?.longhand;
+  useEffect(() => {
+    setTrail([]);
+    if (longhand === undefined) return;
+    let isWanted = true;
+    void shown.read.worker.ask({ kind: 'trail', at: look.at, width, state, longhand }).then((found) => {
+      if (isWanted) setTrail(found);
+    });
+    return () => {
+      isWanted = false;
+    };
+  }, [shown, look, width, state, longhand]);
   const go = (to: ForeignRow | undefined, toState: ForeignState | undefined) => {
     if (!to || !toState) return;
     setWanted(to.name);
@@ -207,7 +282,9 @@ export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColo
   };
   /** The selector that a change of a cell is for: of its rule, or where none says it that of the value at rest. */
   const meant = (entry: ForeignRow, at: number): string => {
-    const selector = entry.cells[at]?.selector ?? entry.cells[0]?.selector ?? null;
+    // What is inherited is said of others; it is said here of this one.
+    const said = [entry.cells[at], entry.cells[0]].find((one) => one?.from === null);
+    const selector = said?.selector ?? null;
     return extent === 'alone' || selector === null ? look.selector : atRest(selector);
   };
   const set = (entry: ForeignRow, at: number, value: string): string | null => {
@@ -237,6 +314,14 @@ export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColo
         <b className="min-w-0 truncate font-mono text-[12px] font-semibold" title={look.selector}>
           {look.selector}
         </b>
+        {look.attributes.length > 0 && (
+          <span
+            className="min-w-0 truncate text-ink-faint"
+            title="Attributes by which browsers draw it, beneath every rule"
+          >
+            {look.attributes.join(' ')}
+          </span>
+        )}
         <input
           aria-label="Find a property"
           placeholder="find a property or value"
@@ -283,6 +368,7 @@ export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColo
                     {group.title}
                   </th>
                 </tr>
+                {group.title === 'text' && paints.length > 0 && <ContrastRow paints={paints} />}
                 {group.rows.map((entry) => (
                   <tr key={entry.name}>
                     <th
@@ -319,7 +405,7 @@ export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColo
         {rows.length === 0 && (
           <p className="p-4 text-bench text-ink-soft">
             {filter === ''
-              ? 'No rule of the page says anything of this element; it looks as the browser draws it, and as what it inherits.'
+              ? 'No rule of the page says anything of this element; it looks as the browser draws it.'
               : 'Nothing that is said of this element is called that.'}
           </p>
         )}
@@ -329,6 +415,7 @@ export function ForeignSheet({ shown, look, state, lit, onState, onLight, onColo
           name={row.name}
           state={state}
           cell={cell}
+          trail={trail}
           reach={reach}
           lit={lit.length > 0}
           colour={colourIn(cell.value)}

@@ -80,6 +80,7 @@ export function ForeignStay({ at, height, onMake, onBack }: Props) {
           scrolledLogo,
           height: Math.round(height ?? 0),
           hangs,
+          ways: '',
         });
       }}
     >
