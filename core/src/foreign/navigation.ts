@@ -44,6 +44,7 @@ function textOf(element: Element): string {
   const waiting = [...element.children].reverse();
   for (let node = waiting.pop(); node; node = waiting.pop()) {
     if (isText(node)) parts.push(node.data);
+    else if (isElement(node) && node.name === 'img') parts.push(node.attribs['alt'] ?? '');
     else if (isElement(node)) waiting.push(...[...node.children].reverse());
   }
   const text = (

@@ -126,7 +126,9 @@ function stage(element: Element, stager: Stager, at: string, path: string): void
     remove(element);
     return;
   }
-  const sheet = isSheet ? stager.stylesheet(element.attribs['href'] ?? '', path) : null;
+  const { href = '', ...others } = element.attribs;
+  const sheet = isSheet ? stager.stylesheet(href, path) : null;
+  if (isSheet) element.attribs = others;
   const attributes = stager.attributes(element);
   element.attribs = {
     ...attributes,

@@ -45,7 +45,7 @@ export function findStaying(
         text: isAlone
           ? `${selectorOf(box)} is as tall as the header alone, and a header stays only as far as the box it is in`
           : `${selectorOf(box)} ends long before the page does, and a header stays only as far as the box it is in`,
-        ways: way ? [way, ...ways.filter((other) => other !== way)] : [],
+        ways,
       });
       if (way?.id === 'hang') return { target, within: box, isFixed: true, obstacles };
       if (way?.id !== 'no box') target = box;
