@@ -1,8 +1,7 @@
-import { join } from 'node:path';
 import { readFileSync } from 'node:fs';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
-import { copyDemo, expect, ROOT, saved, stageFrame, test } from './support/app.ts';
+import { copyDemo, expect, saved, stageFrame, test } from './support/app.ts';
 
 /** A page that is none of the demo's, with its stylesheet. */
 const PAGE = `<!doctype html><html lang="en"><head><title>Old boats</title>
@@ -71,6 +70,13 @@ test('a page that exists is brought along, its elements are chosen, and each val
   // What its rule styles besides is lit up.
   await origin.getByRole('button', { name: 'styles 3 elements' }).click();
   await expect(stage.locator('[data-hamaca-lit]')).toHaveCount(3);
+  // Custom properties are followed to where they are written; contrast is that of what is painted.
+  await page.getByRole('treegrid').getByRole('button', { name: 'Boats' }).click();
+  await expect(origin.getByRole('list', { name: 'Where it is written' })).toHaveText(
+    '--blue: #0000ff :root · pasted.css:1',
+  );
+  await expect(sheet(page).locator('[data-contrast="rest"]')).toHaveText('✓ 7.6 of 4.5');
+  await page.getByRole('treegrid').getByRole('button', { name: 'Hire' }).click();
   // Narrower, another rule wins.
   await page.getByRole('button', { name: '390', exact: true }).click();
   await expect(cell(page, 'padding rest')).toHaveText('16px');
@@ -83,7 +89,6 @@ test('a page that exists is brought along, its elements are chosen, and each val
   await page.keyboard.press('ArrowUp');
   await page.keyboard.press('ArrowUp');
   await expect(sheet(page)).toHaveAccessibleName('Look of .menu');
-  await page.screenshot({ path: join(ROOT, 'test-results/foreign.png') });
 });
 
 test('nothing of a page that was brought along runs, leads elsewhere or asks for anything', async ({
@@ -135,7 +140,6 @@ test('an own header stands on a page that exists, among its own stylesheets', as
   await expect(own).toBeVisible();
   const look = () => own.evaluate((link) => getComputedStyle(link).color);
   const withPage = await look();
-  await page.screenshot({ path: join(ROOT, 'test-results/foreign-scene.png') });
   await page.getByRole('combobox', { name: 'Scene' }).click();
   await page.getByRole('option', { name: 'over: blank page' }).click();
   await expect(stage.getByRole('heading', { name: 'Old boats' })).toBeHidden();
@@ -235,7 +239,6 @@ test('a dropdown is recoloured everywhere in under 20 interactions, proven, and 
   const changes = page.getByRole('region', { name: 'Changes' });
   await expect(changes).toContainText('nothing else changes');
   await expect(changes.getByLabel('Difference')).toContainText('#006633');
-  await page.screenshot({ path: join(ROOT, 'test-results/foreign-changes.png') });
   await act(() => page.getByRole('combobox', { name: 'How it is handed back' }).click());
   await act(() => page.getByRole('option', { name: 'in the page’s own stylesheets' }).click());
   await expect(changes.getByLabel('Difference')).toContainText('+.sub a { color: #006633 }');
@@ -301,7 +304,6 @@ test('a header is made to stay where boxes around it prevent that, and is tried 
   const form = page.getByRole('form', { name: 'Make it stay' });
   await expect(form).toContainText('px high');
   await form.getByLabel('once scrolled', { exact: true }).fill('background: rgb(1 2 3)');
-  await page.screenshot({ path: join(ROOT, 'test-results/foreign-stay.png') });
   await form.getByRole('button', { name: 'Make it stay' }).click();
   const changes = page.getByRole('region', { name: 'Changes' });
   await expect(changes.getByRole('list', { name: 'What prevented it' })).toContainText(
@@ -320,5 +322,4 @@ test('a header is made to stay where boxes around it prevent that, and is tried 
   await expect
     .poll(() => header.evaluate((element) => getComputedStyle(element).backgroundColor))
     .toBe('rgb(1, 2, 3)');
-  await page.screenshot({ path: join(ROOT, 'test-results/foreign-stays.png') });
 });

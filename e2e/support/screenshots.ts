@@ -13,6 +13,27 @@ Birds /birds/
 --------
 Contact javascript:contact()`;
 
+const OLD_PAGE = `<!doctype html><html lang="en"><head><title>Orilla, the old page</title></head><body><header class="top">
+<a class="home" href="/">Orilla boats</a><nav><ul class="menu"><li class="is-open"><a href="/hire">Hire</a><ul class="sub"><li><a href="/hire/day">Day hire</a></li><li><a href="/hire/week">By the week</a></li><li><a href="/hire/guide">With a guide</a></li></ul></li>
+<li class="is-active"><a href="/boats">Boats</a></li><li><a href="/moorings">Moorings</a></li><li><a href="/contact">Contact</a></li></ul></nav></header>
+<main><h1>Boats for the lagoon</h1><p>Flat ones for the reed beds, and one with a sail.</p></main></body></html>`;
+
+const OLD_STYLES = `:root { --lake: #1f5f8b; --foam: #eef6fa }
+body { margin: 0; font: 16px/1.5 Georgia, serif; background: #fff; color: #223 }
+.top { display: flex; align-items: center; gap: 32px; padding: 12px 32px; background: var(--foam); border-bottom: 3px solid var(--lake) }
+.home { font-size: 22px; font-weight: bold; color: #1f5f8b; text-decoration: none }
+.menu, .sub { list-style: none; margin: 0; padding: 0 }
+.menu { display: flex; gap: 8px }
+.menu li { position: relative }
+.menu a { display: block; padding: 8px 14px; color: #223; text-decoration: none }
+.menu a:hover { background: rgb(31 95 139); color: #fff }
+.menu .is-active > a { border-bottom: 2px solid hsl(204 64% 33%) }
+.sub { position: absolute; top: 100%; display: none; background: #fff; box-shadow: 0 4px 12px #0003; white-space: nowrap }
+.is-open .sub { display: block }
+.sub a:hover { background: var(--lake) }
+main { padding: 24px 32px 24px 340px }
+`;
+
 const narrow = async (page: Page) => {
   await page.getByRole('slider', { name: 'Width of the stage' }).focus();
   await page.keyboard.press('Home');
@@ -83,16 +104,6 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
         .last()
         .click();
       await page.locator('[data-cell="opens rest"]').click();
-    },
-  },
-  'icon-picker': {
-    path: '/sites/marisma/links',
-    prepare: async (page) => {
-      await page.getByRole('button', { name: 'Details of Opening hours' }).click();
-      await page.getByRole('group', { name: 'icon' }).getByRole('button').first().click();
-      await page.getByLabel('Find an icon').fill('bird');
-      await page.getByRole('button', { name: 'feather', exact: true }).waitFor();
-      await page.getByLabel('Find an icon').fill('');
     },
   },
   'links-icons': {
@@ -187,7 +198,22 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
       await page.frameLocator('iframe[title="Page"]').getByRole('heading', { level: 1 }).waitFor();
     },
   },
-  // Last, as it changes the demo.
+  // Last, as they change the demo.
+  'existing-page': {
+    path: '/sites/orilla/bench',
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Add a piece' }).click();
+      await page.getByRole('menuitem', { name: 'A page that exists already…' }).click();
+      await page.getByLabel('Markup of the page').fill(OLD_PAGE);
+      await page.getByLabel('Stylesheet of the page').fill(OLD_STYLES);
+      await page.getByRole('button', { name: 'Read what is pasted' }).click();
+      await page.getByRole('button', { name: 'Bring it along' }).click();
+      const lines = page.getByRole('treegrid', { name: 'Navigation of the page' });
+      await lines.getByRole('button', { name: 'Day hire' }).click();
+      await page.locator('[data-cell="background-color hover"]').click();
+      await page.getByRole('button', { name: /^styles \d/ }).click();
+    },
+  },
   'bench-panel': {
     path: '/sites/marisma/bench/panel',
     prepare: async (page) => {
@@ -206,7 +232,10 @@ const VIEWS: Readonly<Record<string, { path: string; prepare?: (page: Page) => P
 
 const app = await launchApp();
 const browser = await chromium.launch(config.use?.launchOptions);
+/** Names of the views that are wanted; without any, all are. */
+const wanted = process.argv.slice(2);
 for (const [name, view] of Object.entries(VIEWS)) {
+  if (wanted.length > 0 && !wanted.includes(name)) continue;
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
   await page.goto(app.url + view.path);
   await page.waitForTimeout(1200);

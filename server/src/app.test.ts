@@ -238,7 +238,7 @@ describe('the rest', () => {
   test('health tells the database and the schema', async () => {
     expect(await ask('/api/health')).toMatchObject({
       status: 200,
-      body: { status: 'ready', schemaVersion: 7 },
+      body: { status: 'ready', schemaVersion: 8 },
     });
   });
   test('the zip’s names begin with what it is told, or it is refused', async () => {
@@ -294,7 +294,7 @@ describe('the rest', () => {
     expect(seen).toContain('event: revision');
   });
   test('migrating again changes nothing', async () => {
-    expect(await migrateDatabase(world.own.url)).toBe(7);
+    expect(await migrateDatabase(world.own.url)).toBe(8);
   });
   test('errors that mean the database is away are told from others', () => {
     expect(

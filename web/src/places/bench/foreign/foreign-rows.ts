@@ -42,6 +42,42 @@ const TOGETHER: readonly (readonly [name: string, longhands: readonly string[]])
   ['overflow', ['overflow-x', 'overflow-y']],
 ];
 
+/** What shorthands set along with what they are written for: told only where it is another value, or looked for. */
+const SET_ALONG: Readonly<Record<string, string>> = {
+  'background-attachment': 'scroll',
+  'background-clip': 'border-box',
+  'background-image': 'none',
+  'background-origin': 'padding-box',
+  'background-position': '0% 0%',
+  'background-repeat': 'repeat',
+  'background-size': 'auto',
+  'text-decoration-color': 'currentcolor',
+  'text-decoration-style': 'solid',
+  'text-decoration-thickness': 'auto',
+  'white-space-collapse': 'collapse',
+  'list-style-image': 'none',
+  'list-style-position': 'outside',
+  'transition-behavior': 'normal',
+  'transition-delay': '0s',
+  'transition-timing-function': 'ease',
+  'border-image-outset': '0',
+  'border-image-repeat': 'stretch',
+  'border-image-slice': '100%',
+  'border-image-source': 'none',
+  'border-image-width': '1',
+  'font-kerning': 'auto',
+  'font-stretch': 'normal',
+  'font-optical-sizing': 'auto',
+  'font-size-adjust': 'none',
+  'font-feature-settings': 'normal',
+  'font-variation-settings': 'normal',
+};
+
+/** Whether a property is set along with others alone, to what it would be anyhow. */
+const isSetAlong = ({ name, cells }: ForeignRow): boolean =>
+  (Object.hasOwn(SET_ALONG, name) || name.startsWith('font-variant-')) &&
+  cells.every((cell) => cell === null || cell.value.toLowerCase() === (SET_ALONG[name] ?? 'normal'));
+
 /** Whether two properties are said alike in a state: the same value, in the same place. */
 const isAlike = (a: SaidCell | null, b: SaidCell | null): boolean =>
   a === null || b === null
@@ -69,10 +105,9 @@ export function foreignRows(
   }
   for (const name of names) rows.push({ name, longhand: name, cells: cellsOf(name) });
   const wanted = filter.trim().toLowerCase();
-  const isWanted = ({ name, cells }: ForeignRow) =>
-    wanted === '' ||
-    name.includes(wanted) ||
-    cells.some((cell) => cell?.value.toLowerCase().includes(wanted));
+  const isWanted = (row: ForeignRow) => (wanted === '' ? !isSetAlong(row) : isFound(row));
+  const isFound = ({ name, cells }: ForeignRow) =>
+    name.includes(wanted) || cells.some((cell) => cell?.value.toLowerCase().includes(wanted));
   const taken = new Set<ForeignRow>();
   return GROUPS.map(([title, test]) => {
     const own = rows.filter((row) => !taken.has(row) && isWanted(row) && test.test(row.name));
