@@ -140,6 +140,9 @@ test('an own header stands on a page that exists, among its own stylesheets', as
   await expect(own).toBeVisible();
   const look = () => own.evaluate((link) => getComputedStyle(link).color);
   const withPage = await look();
+  // What is clicked of the header is chosen as ever; the page around it is only shown.
+  await stage.locator('.hm-header').getByRole('link', { name: 'News' }).click();
+  await expect(page.getByRole('grid', { name: /^Look of Link/ })).toBeVisible();
   await page.getByRole('combobox', { name: 'Scene' }).click();
   await page.getByRole('option', { name: 'over: blank page' }).click();
   await expect(stage.getByRole('heading', { name: 'Old boats' })).toBeHidden();

@@ -7,6 +7,7 @@ import type { BoxReader } from './box-reader.ts';
 /** What can keep a header from staying in the window. */
 export const OBSTACLE_KINDS = [
   'short box',
+  'stays already',
   'clipped box',
   'scrolling box',
   'limited height',
@@ -58,6 +59,8 @@ export interface StayView {
   readonly wasOver: boolean;
   /** Whether a script has to hear how far the page is scrolled. */
   readonly needsScroll: boolean;
+  /** Whether it scrolls away with the page and comes back after a distance. */
+  readonly comesLater: boolean;
   /** Whether it has a fill of its own once the page is scrolled. */
   readonly fillsItself: boolean;
   /** Px; null where only layout could tell. */

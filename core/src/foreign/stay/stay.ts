@@ -128,6 +128,7 @@ function viewOf(
     wasOver,
     needsScroll:
       options.sticking.kind !== 'on top' || options.scrolled !== null || options.scrolledLogo !== null,
+    comesLater: options.sticking.kind === 'appears',
     fillsItself: declarationsOf(page, options.scrolled).some(({ property }) => FILLS.test(property)),
     height: options.height ?? reader.heightOf(staying.target),
     reader,

@@ -407,9 +407,12 @@ document.addEventListener(
   (event) => {
     if (!(event.target instanceof Element)) return;
     if (event.target.closest('a[href]')) event.preventDefault();
-    const at = foreign.placeOf(event.target);
+    const { target } = event;
+    // The output stands within the body of such a page.
+    const isOwn = Object.values(places).some((place) => place.contains(target));
+    const at = isOwn ? null : foreign.placeOf(target);
     if (at !== null) tell({ type: 'foreign-pick', at });
-    else if (holder.contains(event.target)) pick(event.target);
+    else if (holder.contains(target)) pick(target);
   },
   true,
 );

@@ -7,9 +7,11 @@ import { scrollingBox } from './scrolling-box.ts';
 import { seeThrough } from './see-through.ts';
 import { slipsBeneath } from './slips-beneath.ts';
 import { stacking } from './stacking.ts';
+import { staysAlready } from './stays-already.ts';
 
 /** Everything that is looked for once it is known what stays, in the order it is told. */
 export const OBSTACLES: readonly FindObstacles[] = [
+  staysAlready,
   clippedBox,
   scrollingBox,
   limitedHeight,
