@@ -371,11 +371,14 @@ function NoPiece({ site, wanted }: { readonly site: Site; readonly wanted: strin
 }
 
 /** The dialog that brings a page along, while it is asked for. */
-function Bringing({ site }: { readonly site: Site }) {
-  const bringing = useBench((state) => state.bringing);
+const Bringing = memo(function Bringing() {
+  return useBench((state) => state.bringing) ? <BringInto /> : null;
+});
+
+function BringInto() {
+  const site = useSite();
   const { id = '' } = useParams();
   const navigate = useNavigate();
-  if (!bringing) return null;
   const close = () => {
     benchStore.setState({ bringing: false });
   };
@@ -422,7 +425,7 @@ export function BenchPlace() {
           bar={<PieceTabs site={site} current={foreign.id} />}
           seam={<Seam />}
         />
-        <Bringing site={site} />
+        <Bringing />
       </>
     );
   if (!piece) return <NoPiece site={site} wanted={wanted} />;
@@ -445,7 +448,7 @@ export function BenchPlace() {
         {piece.name} of {site.name} on the bench
       </h1>
       <PieceBar site={site} piece={piece} />
-      <Bringing site={site} />
+      <Bringing />
       <WidthLine site={site} piece={piece} fonts={fonts} />
       {/* One grid in both arrangements, so that the stage keeps its frame when the bench turns. */}
       <div
