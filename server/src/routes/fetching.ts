@@ -1,4 +1,4 @@
-import { Hono } from 'hono';
+import { Hono, type Context } from 'hono';
 import { stream } from 'hono/streaming';
 import { array, object, string, ValidationError } from 'yup';
 import { readJson } from '../body.ts';
@@ -19,6 +19,24 @@ function validate<Body>(schema: { validateSync: (value: unknown) => Body }, valu
     if (!(error instanceof ValidationError)) throw error;
     throw PROBLEMS.badRequest(error.message);
   }
+}
+
+/** Answers with a JSON value a line, each as it is told, until the asker goes away. */
+function answerLines(
+  context: Context,
+  work: (tell: (line: object) => Promise<void>, signal: AbortSignal) => Promise<void>,
+): Response {
+  context.header('content-type', 'application/x-ndjson');
+  context.header('cache-control', 'no-store');
+  return stream(context, async (output) => {
+    const stop = new AbortController();
+    output.onAbort(() => {
+      stop.abort();
+    });
+    await work(async (line) => {
+      await output.write(`${JSON.stringify(line)}\n`);
+    }, stop.signal);
+  });
 }
 
 /** Fetching from the web for imports and link checks: asked for, bounded, and never from private addresses. */
@@ -47,20 +65,11 @@ export function fetchingRoutes(deps: Deps): Hono {
   // A page with its files: a line for each that came, and one at the end with where they are kept, or why there are none.
   routes.post('/whole-page', async (context) => {
     const { url } = validate(pageBody, await readJson(context));
-    context.header('content-type', 'application/x-ndjson');
-    context.header('cache-control', 'no-store');
-    return stream(context, async (output) => {
-      const stop = new AbortController();
-      output.onAbort(() => {
-        stop.abort();
-      });
-      const tell = async (line: object) => {
-        await output.write(`${JSON.stringify(line)}\n`);
-      };
+    return answerLines(context, async (tell, signal) => {
       try {
         const { origin, path, files, missing } = await fetchWithFiles(url, deps.fetching, {
           what: 'all',
-          signal: stop.signal,
+          signal,
           tell: (count) => void tell({ kind: 'progress', files: count }),
         });
         const kept = [];
@@ -68,7 +77,7 @@ export function fetchingRoutes(deps: Deps): Hono {
           kept.push({ path: at, file: await insertPageFile(deps.database, bytes, deps.now()) });
         await tell({ kind: 'done', origin, path, files: kept, missing });
       } catch (error) {
-        if (stop.signal.aborted) return;
+        if (signal.aborted) return;
         if (!(error instanceof FetchRefused)) throw error;
         await tell({ kind: 'refused', reason: error.message });
       }
@@ -77,16 +86,8 @@ export function fetchingRoutes(deps: Deps): Hono {
 
   routes.post('/links', async (context) => {
     const { urls } = validate(checkBody, await readJson(context));
-    context.header('content-type', 'application/x-ndjson');
-    context.header('cache-control', 'no-store');
-    return stream(context, async (output) => {
-      const stop = new AbortController();
-      output.onAbort(() => {
-        stop.abort();
-      });
-      await checkAddresses(urls, deps.fetching, stop.signal, async (found) => {
-        await output.write(`${JSON.stringify(found)}\n`);
-      });
+    return answerLines(context, async (tell, signal) => {
+      await checkAddresses(urls, deps.fetching, signal, tell);
     });
   });
 

@@ -7,7 +7,6 @@ import type { ForeignContent } from './frame/protocol.ts';
 
 /** A foreign page that was read: what the stage shows of it, and who answers about it. */
 export interface ReadPage {
-  readonly id: string;
   readonly opened: OpenedPage;
   readonly worker: ForeignWorker;
   /** The files it came with; of an archive, those in it that belong to the page. */
@@ -54,7 +53,6 @@ function contentOf(staged: StagedPage, files: readonly LoadedFile[], script = ''
 
 /** Reads a page in a worker of its own. */
 export async function openForeignPage(
-  id: string,
   { path, origin }: Pick<BroughtPage, 'path' | 'origin'> | { readonly path: null; readonly origin: string },
   files: readonly LoadedFile[],
 ): Promise<ReadPage> {
@@ -62,7 +60,7 @@ export async function openForeignPage(
   try {
     const opened = await worker.ask({ kind: 'open', files, path, origin: origin === '' ? null : origin });
     const own = (opened.unpacked as readonly LoadedFile[] | null) ?? files;
-    return { id, opened, worker, files: own };
+    return { opened, worker, files: own };
   } catch (error) {
     worker.end();
     throw error;
@@ -78,7 +76,7 @@ function readOnce(page: BroughtPage): Promise<ReadPage> {
   const known = read.get(key);
   if (known) return known;
   const made = loadPageFiles(page.files, AbortSignal.timeout(120_000)).then(async (files) =>
-    openForeignPage(page.id, page, files),
+    openForeignPage(page, files),
   );
   read.set(key, made);
   made.catch(() => read.delete(key));

@@ -124,7 +124,7 @@ function viewOf(
     header,
     target: staying.target,
     within: staying.within,
-    isFixed: staying.isFixed || options.hangs || wasOver,
+    isFixed: staying.isFixed || wasOver,
     wasOver,
     needsScroll:
       options.sticking.kind !== 'on top' || options.scrolled !== null || options.scrolledLogo !== null,
@@ -179,11 +179,11 @@ export function stay(
   const whileScrolled = scrolledOf(page, header, options);
   if (!whileScrolled.ok) return whileScrolled;
 
-  const mayStay = options.hangs
-    ? { target: header, within: null, isFixed: true, obstacles: [] }
-    : findStaying(header, reader, selectorOf, options.ways['short box'] ?? null);
   const isOver = /^(?:absolute|fixed)$/.test(reader.value(header, 'position'));
-  const staying = isOver ? { target: header, within: null, isFixed: true, obstacles: [] } : mayStay;
+  const staying: Staying =
+    options.hangs || isOver
+      ? { target: header, within: null, isFixed: true, obstacles: [] }
+      : findStaying(header, reader, selectorOf, options.ways['short box'] ?? null);
   const view = viewOf(page, header, { staying, options, reader, selectorOf });
   const obstacles = [...staying.obstacles, ...OBSTACLES.flatMap((find) => find(view))];
   const wayOf = ({ kind, ways }: Obstacle) =>

@@ -48,7 +48,7 @@ export type BehaviourId = (typeof BEHAVIOURS)[number]['id'];
 export const JOIN = { script: BUILT.join, stoppable: STOPPABLE.join } as const;
 
 /** The behaviours that are needed, in the order they are started. */
-export const orderedBehaviours = (needed: ReadonlySet<BehaviourId>) =>
+const orderedBehaviours = (needed: ReadonlySet<BehaviourId>) =>
   BEHAVIOURS.filter((behaviour) => needed.has(behaviour.id));
 
 /**

@@ -45,14 +45,17 @@ function highestIn(box: Element, but: Element, reader: BoxReader): number | null
   return highest;
 }
 
-/** The level something needs to lie above all others in the box it is stacked in. */
-export function levelAbove(target: Element, reader: BoxReader): number {
-  const around = parentOf(target);
+/** The highest level beside something, in the box it is stacked in; null where nothing is stacked there. */
+function highestBeside(element: Element, reader: BoxReader): number | null {
+  const around = parentOf(element);
   const boxes = around ? [...lineage(around)] : [];
   const box = boxes.find((one) => stacksAlone(one, reader) || one.name === 'html');
-  const highest = box ? highestIn(box, target, reader) : null;
-  return Math.min(Math.max(levelOf(target, reader) ?? 1, (highest ?? 0) + 1, 1), HIGHEST);
+  return box ? highestIn(box, element, reader) : null;
 }
+
+/** The level something needs to lie above all others in the box it is stacked in. */
+export const levelAbove = (target: Element, reader: BoxReader): number =>
+  Math.min(Math.max(levelOf(target, reader) ?? 1, (highestBeside(target, reader) ?? 0) + 1, 1), HIGHEST);
 
 /** Boxes around the header that are stacked as one, beneath others that would scroll over them. */
 export const stacking: FindObstacles = ({ target, reader, selectorOf }) => {
@@ -64,7 +67,7 @@ export const stacking: FindObstacles = ({ target, reader, selectorOf }) => {
     const level = levelOf(element, reader);
     if (level !== null && level >= needed) continue;
     // Nothing else is stacked beside it.
-    if (level === null && needed === 1 && !hasRivals(element, reader)) continue;
+    if (level === null && needed === 1 && highestBeside(element, reader) === null) continue;
     const rules: WayRule[] = [
       {
         element,
@@ -84,12 +87,3 @@ export const stacking: FindObstacles = ({ target, reader, selectorOf }) => {
   }
   return found;
 };
-
-/** Whether anything is positioned beside an element, in the box it is stacked in. */
-function hasRivals(element: Element, reader: BoxReader): boolean {
-  const around = parentOf(element);
-  const box = around
-    ? [...lineage(around)].find((one) => stacksAlone(one, reader) || one.name === 'html')
-    : null;
-  return box !== null && box !== undefined && highestIn(box, element, reader) !== null;
-}

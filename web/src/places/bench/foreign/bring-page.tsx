@@ -105,7 +105,7 @@ export function BringPage({ site, onBrought, onClose }: Props) {
     { path, origin, missing }: { path: string | null; origin: string; missing: readonly string[] },
     signal: AbortSignal,
   ) => {
-    const reading = openForeignPage('new', path === null ? { path: null, origin } : { path, origin }, files);
+    const reading = openForeignPage(path === null ? { path: null, origin } : { path, origin }, files);
     const stopped = new Promise<never>((_, reject) => {
       signal.addEventListener('abort', () => {
         reject(new DOMException('Stopped', 'AbortError'));

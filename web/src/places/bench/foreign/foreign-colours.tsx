@@ -1,22 +1,7 @@
-import type { ColourPlace } from '@hamaca/core';
-import { useEffect, useState } from 'react';
-import type { ReadPage, ShownForeignPage } from '../../../stage/foreign-pages.ts';
+import { useState } from 'react';
+import type { ShownForeignPage } from '../../../stage/foreign-pages.ts';
+import { useAnswer } from '../../../stage/use-answer.ts';
 import { Button } from '../../../ui/button.tsx';
-
-/** The places that say a colour, asked for anew whenever the page changes. */
-function usePlaces(read: ReadPage, shown: ShownForeignPage, colour: string): readonly ColourPlace[] | null {
-  const [places, setPlaces] = useState<readonly ColourPlace[] | null>(null);
-  useEffect(() => {
-    let isWanted = true;
-    void read.worker.ask({ kind: 'colour', colour }).then((found) => {
-      if (isWanted) setPlaces(found);
-    });
-    return () => {
-      isWanted = false;
-    };
-  }, [read, shown, colour]);
-  return places;
-}
 
 interface Props {
   readonly shown: ShownForeignPage;
@@ -29,7 +14,7 @@ interface Props {
 
 /** Everything a page says in one colour, whatever its notation: change it once, in all places or in those ticked. */
 export function ForeignColours({ shown, colour, onLight, onChange, onBack }: Props) {
-  const places = usePlaces(shown.read, shown, colour);
+  const places = useAnswer(shown, { kind: 'colour', colour }, [colour]);
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [to, setTo] = useState('');
   const isColour = to.trim() !== '' && CSS.supports('color', to.trim());

@@ -1,5 +1,6 @@
 import { FOREIGN_STATES, type ForeignState, type TrailStep } from '@hamaca/core';
-import { Fragment, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { Fragment, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { useAnswer } from '../../../stage/use-answer.ts';
 import type { ShownForeignPage } from '../../../stage/foreign-pages.ts';
 import type { TextPaint } from '../../../stage/frame/protocol.ts';
 import { Choice } from '../../../ui/choice.tsx';
@@ -200,6 +201,8 @@ function ContrastRow({ paints }: { readonly paints: readonly TextPaint[] }) {
 /** A change of one value, of all that its rule styles or of one element alone. */
 type Restyle = Extract<NewChange, { readonly set: string }>;
 
+const NO_STEPS: readonly TrailStep[] = [];
+
 const REACHES = [
   { value: 'rule', label: 'all that the rule styles' },
   { value: 'alone', label: 'this element alone' },
@@ -236,8 +239,6 @@ export function ForeignSheet({
 }: Props) {
   const [filter, setFilter] = useState('');
   const [wanted, setWanted] = useState('color');
-  const [reach, setReach] = useState<readonly number[] | null>(null);
-  const [trail, setTrail] = useState<readonly TrailStep[]>([]);
   const [extent, setExtent] = useState('rule');
   const [typing, setTyping] = useState<string | null>(null);
   const table = useRef<HTMLTableElement>(null);
@@ -246,32 +247,20 @@ export function ForeignSheet({
   const row = rows.find(({ name }) => name === wanted) ?? rows[0];
   const column = FOREIGN_STATES.indexOf(state);
   const cell = row?.cells[column] ?? null;
-  useEffect(() => {
-    setReach(null);
-    if (!cell) return;
-    let isWanted = true;
-    const { file, line, column: at, selector } = cell;
-    void shown.read.worker
-      .ask({ kind: 'reach', value: { file, line, column: at, selector } })
-      .then((found) => {
-        if (isWanted) setReach(found);
-      });
-    return () => {
-      isWanted = false;
-    };
-  }, [shown, cell]);
+  const reach = useAnswer(
+    shown,
+    cell && {
+      kind: 'reach',
+      value: { file: cell.file, line: cell.line, column: cell.column, selector: cell.selector },
+    },
+    [cell],
+  );
   const longhand = row?.longhand;
-  useEffect(() => {
-    setTrail([]);
-    if (longhand === undefined) return;
-    let isWanted = true;
-    void shown.read.worker.ask({ kind: 'trail', at: look.at, width, state, longhand }).then((found) => {
-      if (isWanted) setTrail(found);
-    });
-    return () => {
-      isWanted = false;
-    };
-  }, [shown, look, width, state, longhand]);
+  const trail = useAnswer(
+    shown,
+    longhand === undefined ? null : { kind: 'trail', at: look.at, width, state, longhand },
+    [look, width, state, longhand],
+  );
   const go = (to: ForeignRow | undefined, toState: ForeignState | undefined) => {
     if (!to || !toState) return;
     setWanted(to.name);
@@ -415,7 +404,7 @@ export function ForeignSheet({
           name={row.name}
           state={state}
           cell={cell}
-          trail={trail}
+          trail={trail ?? NO_STEPS}
           reach={reach}
           lit={lit.length > 0}
           colour={colourIn(cell.value)}
