@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { Cascade, readForeignPage, situationOf, toldProperties } from '@hamaca/core';
+import { atRestIn, Cascade, readForeignPage, situationOf, toldProperties } from '@hamaca/core';
 import { FOREIGN_PAGES, fileOfPackage } from '../e2e/support/foreign-pages.ts';
 import { compareRules, NAVIGATION } from '../e2e/support/rules-truth.ts';
 
@@ -34,9 +34,9 @@ export function navigationOf({ html, css }: ReturnType<typeof largePage>): () =>
   return () => {
     let values = 0;
     for (const state of ['rest', 'hover', 'focus'] as const) {
-      const atRest = new Cascade(page, situationOf(null, 'rest', WINDOW));
+      const atRest = new Cascade(page, atRestIn(WINDOW));
       for (const element of elements) {
-        const cascade = state === 'rest' ? atRest : new Cascade(page, situationOf(element, state, WINDOW));
+        const cascade = state === 'rest' ? atRest : new Cascade(page, situationOf(page, element, state, WINDOW));
         values += toldProperties(page, cascade, element, null).length;
       }
     }

@@ -503,7 +503,7 @@ describe('hamaca restyle', () => {
       'no declaration that a browser takes',
     );
     expect(
-      (await run('restyle', page, '--at', 'a', '--set', 'color: red', '--state', 'current', '--out', out))
+      (await run('restyle', page, '--at', 'a', '--set', 'color: red', '--state', 'visited', '--out', out))
         .code,
     ).toBe(2);
     expect((await run('restyle', page, '--at', 'a', '--out', out)).code).toBe(2);

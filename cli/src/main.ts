@@ -7,13 +7,12 @@ import {
   PICTURES_AT_ALLOWED,
   PREFIX,
   PREFIX_ALLOWED,
-  PROVED_STATES,
   siteJsonSchema,
   type LinkFormatName,
 } from '@hamaca/core';
 import { isForeignState, runRules } from './foreign/rules.ts';
 import { runRecolour } from './foreign/recolour.ts';
-import { isProvedState, runRestyle } from './foreign/restyle.ts';
+import { runRestyle } from './foreign/restyle.ts';
 import { isComing, runStay } from './foreign/stay.ts';
 import { READABLE, runLinks } from './links.ts';
 import { terminalOutput, type Output } from './output.ts';
@@ -32,6 +31,7 @@ const OPTIONS = {
   width: { type: 'string' },
   to: { type: 'string' },
   within: { type: 'string' },
+  media: { type: 'string' },
   set: { type: 'string' },
   'in-place': { type: 'boolean' },
   hides: { type: 'boolean' },
@@ -111,9 +111,10 @@ export async function main(args: readonly string[], output: Output = terminalOut
     const { at, state = 'rest', set, out } = values;
     if (file === undefined || at === undefined || set === undefined || out === undefined)
       return misuse('restyle needs a page, --at SELECTOR, --set DECLARATIONS and --out DIR');
-    if (!isProvedState(state)) return misuse(`--state is one of ${PROVED_STATES.join(', ')}`);
+    if (!isForeignState(state)) return misuse(`--state is one of ${FOREIGN_STATES.join(', ')}`);
     const inPlace = values['in-place'] === true;
-    return runRestyle(file, { at, state, set, inPlace }, { out, json: values.json === true }, output);
+    const media = values.media === undefined ? [] : [values.media];
+    return runRestyle(file, { at, state, set, media, inPlace }, { out, json: values.json === true }, output);
   }
   if (command === 'recolour') {
     const { from, to, within = null, out } = values;

@@ -26,7 +26,7 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       row never stands on one line, "certain" is false where something could only be estimated.
       Exit code 1 where a row breaks at a width of 320 px or more in its band.
 
-  hamaca rules PAGE --at SELECTOR [--state hover|focus|current|pressed] [--width 1280] [--json]
+  hamaca rules PAGE --at SELECTOR [--state hover|focus|pressed|current|open] [--width 1280] [--json]
       Says which rules decide how the elements look that SELECTOR finds: every property that
       author rules or a style attribute set, with the value that wins, where it stands, and
       what it overrides. PAGE is an HTML file, a folder with an index, a zip, or an address. Of
@@ -38,10 +38,13 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       style attribute; "overridden" has the same form, next best first; "certain" is false
       where it cannot be known.
 
-  hamaca restyle PAGE --at SELECTOR [--state hover|focus] --set 'background: #063' [--in-place] --out DIR [--json]
+  hamaca restyle PAGE --at SELECTOR [--state hover|focus|pressed|current|open] --set 'background: #063'
+              [--media '(min-width: 60em)'] [--in-place] --out DIR [--json]
       Makes the elements that SELECTOR finds look as the declarations say, at rest or in a state,
       and writes the page as it would be into DIR: with the weakest rule that wins in added.css,
-      or, with --in-place, in the rule it belongs to. The report is as with recolour.
+      or, with --in-place, in the rule it belongs to. "current" and "open" are meant as the page
+      itself marks them. With --media it holds within that media query alone. The report is as
+      with recolour.
 
   hamaca recolour PAGE --from COLOUR --to COLOUR [--within SELECTOR] [--in-place] --out DIR [--json]
       Puts another colour in for one wherever the page's rules say it, in any notation, in
@@ -101,6 +104,9 @@ export const ERRORS = {
   colourNotThere: (colour: string, file: string) =>
     `hamaca: no rule that reaches anything in ${file} says ${colour}. Nothing was written.\n`,
   noDeclaration: (text: string) => `hamaca: "${text}" has no declaration that a browser takes.\n`,
+  noMark: (selector: string, file: string) =>
+    `hamaca: nothing in ${file} marks "${selector}" as open; it opens by pointing alone, so set its hover.\n`,
+  noWindow: (query: string) => `hamaca: no window is as "${query}" says.\n`,
   noLogo: (selector: string) => `hamaca: "${selector}" has no picture that could be its logo.\n`,
   noWidth: 'hamaca: --above is a smaller width than --below.\n',
   noSelector: (selector: string) => `hamaca: "${selector}" is no selector.\n`,

@@ -288,7 +288,7 @@ export { languageOf } from './text/languages/words.ts';
 export { designWithRoom, siteWithRoom } from './advice/room.ts';
 export { whatIfs, type WhatIf } from './advice/what-ifs.ts';
 export { Cascade } from './foreign/cascade/cascade.ts';
-export { FOREIGN_STATES, type ForeignState, situationOf } from './foreign/cascade/situation.ts';
+export { atRestIn, FOREIGN_STATES, type ForeignState, situationOf } from './foreign/cascade/situation.ts';
 export { createElementSelectors, createShortSelectors } from './foreign/element-selector.ts';
 export { type ForeignPage, type PageFiles, readForeignPage, upwards } from './foreign/page.ts';
 export {
@@ -331,4 +331,3 @@ export { bytesOfText, textOfBytes } from './foreign/text-bytes.ts';
 export { canonicalColours } from './foreign/change/recolour-value.ts';
 export type { PageChange } from './foreign/change/page-change.ts';
 export { restyle, type RestyleOptions, type RestyleRefusal } from './foreign/change/restyle.ts';
-export { PROVED_STATES, type ProvedState } from './foreign/change/prove.ts';

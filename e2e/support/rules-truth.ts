@@ -3,6 +3,7 @@ import {
   Cascade,
   createElementSelectors,
   readForeignPage,
+  atRestIn,
   situationOf,
   toldProperties,
   type ForeignPage,
@@ -164,11 +165,11 @@ export async function compareRules(
     const { root } = await session.send('DOM.getDocument', { depth: 0 });
     const viewport = { width, height: HEIGHT };
     for (const state of states) {
-      const atRest = new Cascade(foreign, situationOf(null, 'rest', viewport));
+      const atRest = new Cascade(foreign, atRestIn(viewport));
       for (const element of elements) {
         if (state !== 'rest' && !/^(?:a|button|li|summary|input)$/.test(element.name)) continue;
         const cascade =
-          state === 'rest' ? atRest : new Cascade(foreign, situationOf(element, state, viewport));
+          state === 'rest' ? atRest : new Cascade(foreign, situationOf(foreign, element, state, viewport));
         const told = toldProperties(foreign, cascade, element, null);
         const selector = selectorOf(element);
         const { nodeId } = await session.send('DOM.querySelector', { nodeId: root.nodeId, selector });

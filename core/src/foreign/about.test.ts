@@ -7,6 +7,7 @@ import { readForeignPage } from './page.ts';
 import { pathFrom, pathOnDisk } from './paths.ts';
 import { elementsOfRule } from './rule-reach.ts';
 import { bytesOfText, textOfBytes } from './text-bytes.ts';
+import { usedFiles } from './used-files.ts';
 import { tellRules } from './told-rules.ts';
 import { valueTrail } from './value-trail.ts';
 
@@ -139,4 +140,14 @@ describe('where a value comes from', () => {
     expect(inherited('button')).toEqual([]);
     expect(inherited('nav')).toEqual([]);
   });
+});
+
+test('the files of a page are named by its base, those of its stylesheets by the stylesheet', () => {
+  const files = { text: (path: string) => (path === 'x/a.css' ? 'a { background: url(b.png) }' : null) };
+  const html =
+    '<base href="x/"><link rel=stylesheet href=a.css><style>p { background: url(p.png) }</style><img src=i.png><img srcset="s.png 2x, /t.png">';
+  const page = readForeignPage(files, 'index.html', html);
+  expect([...usedFiles(page)].sort()).toEqual(
+    ['index.html', 't.png', 'x/a.css', 'x/b.png', 'x/i.png', 'x/p.png', 'x/s.png'].sort(),
+  );
 });

@@ -1,6 +1,5 @@
 import type { Element } from 'domhandler';
 import { Cascade } from './cascade/cascade.ts';
-import { asCurrent } from './cascade/current-page.ts';
 import { situationOf, type ForeignState } from './cascade/situation.ts';
 import type { Viewport } from './conditions/media.ts';
 import type { ForeignPage } from './page.ts';
@@ -10,6 +9,9 @@ import { parentOf } from './tree.ts';
 /** Properties that elements inherit (the properties' own definitions). */
 const INHERITED =
   /^(?:color|cursor|direction|line-height|letter-spacing|visibility|white-space.*|word-(?:spacing|break)|overflow-wrap|font-(?:family|size|style|weight|stretch|variant-caps|kerning)|text-(?:align|transform|indent|shadow)|list-style-(?:type|position|image))$/;
+
+/** Whether elements have a property from the one around them where nothing is said of them. */
+export const isInherited = (property: string): boolean => INHERITED.test(property);
 
 const CONTROL =
   /^(?:color|line-height|letter-spacing|word-spacing|font-.*|text-(?:align|transform|indent|shadow)|cursor)$/;
@@ -46,24 +48,20 @@ export function inheritedProperties(
   state: ForeignState,
   viewport: Viewport,
 ): readonly InheritedProperty[] {
-  const ask = () => {
-    const cascade = new Cascade(page, situationOf(element, state, viewport));
-    const known = new Set(toldProperties(page, cascade, element, null).map(({ name }) => name));
-    const found: InheritedProperty[] = [];
-    let inner = element;
-    for (let around = parentOf(element); around; around = parentOf(around)) {
-      const from = around;
-      const through = inner;
-      for (const told of toldProperties(page, cascade, from, null)) {
-        if (known.has(told.name) || !INHERITED.test(told.name)) continue;
-        known.add(told.name);
-        // Where the browser says it of something between, that is what is inherited.
-        if (!isByBrowser(element, told.name) && !isByBrowser(through, told.name))
-          found.push({ ...told, from });
-      }
-      inner = from;
+  const cascade = new Cascade(page, situationOf(page, element, state, viewport));
+  const known = new Set(toldProperties(page, cascade, element, null).map(({ name }) => name));
+  const found: InheritedProperty[] = [];
+  let inner = element;
+  for (let around = parentOf(element); around; around = parentOf(around)) {
+    const from = around;
+    const through = inner;
+    for (const told of toldProperties(page, cascade, from, null)) {
+      if (known.has(told.name) || !INHERITED.test(told.name)) continue;
+      known.add(told.name);
+      // Where the browser says it of something between, that is what is inherited.
+      if (!isByBrowser(element, told.name) && !isByBrowser(through, told.name)) found.push({ ...told, from });
     }
-    return found;
-  };
-  return state === 'current' ? asCurrent(page, element, ask) : ask();
+    inner = from;
+  }
+  return found;
 }

@@ -22,6 +22,8 @@ export interface ForeignPage {
   readonly source: Source;
   /** Where it came from on the web; null where its files came from a disk. */
   readonly origin: string | null;
+  /** What the addresses in its markup relate to: the path of the page, or what its `base` says. */
+  readonly base: string;
   readonly document: Document;
   /** In the order of the document; what lies in a template is not of the page. */
   readonly elements: readonly Element[];
@@ -123,6 +125,7 @@ export function readForeignPage(files: PageFiles, path: string, html: string): F
   return {
     source,
     origin,
+    base,
     document,
     elements,
     rules,

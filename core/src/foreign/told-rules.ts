@@ -1,7 +1,6 @@
 import type { Element } from 'domhandler';
 import { Cascade, type Candidate, type Value } from './cascade/cascade.ts';
-import { asCurrent } from './cascade/current-page.ts';
-import { situationOf, type ForeignState } from './cascade/situation.ts';
+import { atRestIn, situationOf, type ForeignState } from './cascade/situation.ts';
 import type { Viewport } from './conditions/media.ts';
 import { createElementSelectors } from './element-selector.ts';
 import { findElements, type NotFound } from './find-elements.ts';
@@ -95,11 +94,9 @@ export function tellStates(
   states: readonly ForeignState[],
   viewport: Viewport,
 ): readonly (readonly ToldProperty[])[] {
-  return states.map((state) => {
-    const ask = () =>
-      toldProperties(page, new Cascade(page, situationOf(element, state, viewport)), element, pseudo);
-    return state === 'current' ? asCurrent(page, element, ask) : ask();
-  });
+  return states.map((state) =>
+    toldProperties(page, new Cascade(page, situationOf(page, element, state, viewport)), element, pseudo),
+  );
 }
 
 /** What was asked for cannot be found. */
@@ -118,7 +115,7 @@ export function tellRules(
   if (!found.ok) return { reason: found.error };
   const { elements, pseudo } = found.value;
   const selectorOf = createElementSelectors(page.elements);
-  const atRest = new Cascade(page, situationOf(null, 'rest', viewport));
+  const atRest = new Cascade(page, atRestIn(viewport));
   const propertiesOf = (element: Element): readonly ToldProperty[] =>
     state === 'rest'
       ? toldProperties(page, atRest, element, pseudo)

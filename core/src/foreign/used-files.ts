@@ -6,7 +6,7 @@ const ATTRIBUTES = ['src', 'href', 'poster', 'data'] as const;
 
 /** The paths of all files that a page and its stylesheets name, the page first; whether they are there is another question. */
 export function usedFiles(page: ForeignPage): readonly string[] {
-  const { file } = page.source;
+  const { base } = page;
   const paths = new Set<string>(page.sheets.map((sheet) => sheet.file));
   const take = (address: string | undefined, from: string) => {
     const path = address === undefined ? null : pathFrom(address, from, page.origin);
@@ -15,9 +15,11 @@ export function usedFiles(page: ForeignPage): readonly string[] {
   for (const { name, attribs } of page.elements) {
     // Where links lead are other pages.
     for (const attribute of ATTRIBUTES)
-      if (!(attribute === 'href' && name === 'a')) take(attribs[attribute], file);
-    for (const candidate of (attribs['srcset'] ?? '').split(',')) take(candidate.trim().split(/\s/)[0], file);
+      if (!(attribute === 'href' && (name === 'a' || name === 'area' || name === 'base')))
+        take(attribs[attribute], base);
+    for (const candidate of (attribs['srcset'] ?? '').split(',')) take(candidate.trim().split(/\s/)[0], base);
   }
-  for (const sheet of page.sheets) for (const address of addressesIn(sheet.text)) take(address, sheet.file);
+  for (const sheet of page.sheets)
+    for (const address of addressesIn(sheet.text)) take(address, sheet === page.source ? base : sheet.file);
   return [...paths];
 }

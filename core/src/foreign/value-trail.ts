@@ -1,6 +1,5 @@
 import type { Element } from 'domhandler';
 import { Cascade, type Candidate } from './cascade/cascade.ts';
-import { asCurrent } from './cascade/current-page.ts';
 import { situationOf, type ForeignState } from './cascade/situation.ts';
 import type { Viewport } from './conditions/media.ts';
 import type { ForeignPage } from './page.ts';
@@ -41,29 +40,26 @@ export function valueTrail(
   state: ForeignState,
   viewport: Viewport,
 ): readonly TrailStep[] {
-  const ask = () => {
-    const cascade = new Cascade(page, situationOf(element, state, viewport));
-    const first = cascade
-      .values(element)
-      .get(longhand)
-      ?.find(({ candidate }) => candidate.certain);
-    const steps: TrailStep[] = [];
-    const seen = new Set<string>();
-    const follow = (value: string): void => {
-      for (const [, name = ''] of value.matchAll(VARIABLE)) {
-        if (seen.has(name) || steps.length >= MOST) continue;
-        seen.add(name);
-        for (const around of lineage(element)) {
-          const said = cascade.candidates(around).find(({ declaration }) => declaration.property === name);
-          if (!said || /^(?:inherit|unset)$/i.test(said.declaration.value)) continue;
-          steps.push(stepOf(name, said));
-          follow(said.declaration.value);
-          break;
-        }
+  const cascade = new Cascade(page, situationOf(page, element, state, viewport));
+  const first = cascade
+    .values(element)
+    .get(longhand)
+    ?.find(({ candidate }) => candidate.certain);
+  const steps: TrailStep[] = [];
+  const seen = new Set<string>();
+  const follow = (value: string): void => {
+    for (const [, name = ''] of value.matchAll(VARIABLE)) {
+      if (seen.has(name) || steps.length >= MOST) continue;
+      seen.add(name);
+      for (const around of lineage(element)) {
+        const said = cascade.candidates(around).find(({ declaration }) => declaration.property === name);
+        if (!said || /^(?:inherit|unset)$/i.test(said.declaration.value)) continue;
+        steps.push(stepOf(name, said));
+        follow(said.declaration.value);
+        break;
       }
-    };
-    if (first) follow(first.candidate.declaration.value);
-    return steps;
+    }
   };
-  return state === 'current' ? asCurrent(page, element, ask) : ask();
+  if (first) follow(first.candidate.declaration.value);
+  return steps;
 }

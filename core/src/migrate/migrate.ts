@@ -9,9 +9,10 @@ import { ICONS_STEP } from './steps/5-icons.ts';
 import { COLUMNS_STEP } from './steps/6-columns.ts';
 import { SELECTORS_STEP } from './steps/7-selectors.ts';
 import { FOREIGN_PAGES_STEP } from './steps/8-foreign-pages.ts';
+import { CHANGES_IN_MEDIA_STEP } from './steps/9-changes-in-media.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 9;
+export const FORMAT_VERSION = 10;
 
 /** All steps in order. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -23,6 +24,7 @@ export const MIGRATIONS: readonly Migration[] = [
   COLUMNS_STEP,
   SELECTORS_STEP,
   FOREIGN_PAGES_STEP,
+  CHANGES_IN_MEDIA_STEP,
 ];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [

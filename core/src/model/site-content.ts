@@ -105,8 +105,19 @@ const CHANGE_SHAPES = {
   restyle: {
     id: id(),
     at: text({ min: 1, max: 2000, hint: 'a selector' }),
-    state: choice({ rest: 'rest', hover: 'hover', focus: 'focus' }),
+    state: choice({
+      rest: 'rest',
+      hover: 'hover',
+      focus: 'focus',
+      pressed: 'pressed',
+      current: 'current',
+      open: 'open',
+    }),
     set: text({ min: 1, max: 4000, hint: 'declarations, as in a style attribute' }),
+    media: text({
+      max: 4000,
+      hint: 'media queries within which alone it holds, one a line; nothing for every window',
+    }),
   },
   recolour: {
     id: id(),

@@ -12,7 +12,7 @@ const page = () => readForeignPage(files, 'index.html', HTML);
 const apply = (wishes: readonly PageWish[], inPlace = false) =>
   applyChanges(files, 'index.html', HTML, wishes, inPlace);
 
-const RED: PageWish = { id: 'red', at: 'nav a', state: 'rest', set: 'padding: 3px' };
+const RED: PageWish = { id: 'red', at: 'nav a', state: 'rest', media: '', set: 'padding: 3px' };
 const BLUE: PageWish = { id: 'blue', from: '#0000ff', to: '#063', within: '', only: '' };
 const STAYS: PageWish = {
   id: 'stays',

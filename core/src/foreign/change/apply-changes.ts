@@ -5,13 +5,21 @@ import { stay, type ToldObstacle } from '../stay/stay.ts';
 import type { Coming, Sticking } from '../stay/stay-rules.ts';
 import type { ChangedFiles } from './edited-page.ts';
 import type { PageChange } from './page-change.ts';
-import type { ChangedValue, ProvedState } from './prove.ts';
+import type { ForeignState } from '../cascade/situation.ts';
+import type { ChangedValue } from './prove.ts';
 import { recolour } from './recolour.ts';
 import { restyle } from './restyle.ts';
 
 /** A change of a page as it is kept: plain values alone, nothing left out. */
 export type PageWish =
-  | { readonly id: string; readonly at: string; readonly state: ProvedState; readonly set: string }
+  | {
+      readonly id: string;
+      readonly at: string;
+      readonly state: ForeignState;
+      readonly set: string;
+      /** Media queries within which alone it holds, one a line; nothing for every window. */
+      readonly media: string;
+    }
   | {
       readonly id: string;
       readonly from: string;
@@ -57,6 +65,8 @@ export interface ChangedPage {
 
 const orNull = <Value>(value: Value, nothing: Value): Value | null => (value === nothing ? null : value);
 
+const linesOf = (text: string): readonly string[] => text.split('\n').filter((line) => line !== '');
+
 /** A way out by its obstacle; nothing where a line says none. */
 function readWay(line: string): readonly (readonly [ObstacleKind, string])[] {
   const [name = '', way = ''] = line.split(': ');
@@ -70,9 +80,9 @@ function make(
   wish: PageWish,
   inPlace: boolean,
 ): Result<PageChange & { readonly obstacles?: readonly ToldObstacle[] }, string> {
-  if ('set' in wish) return restyle(page, files, { ...wish, inPlace });
+  if ('set' in wish) return restyle(page, files, { ...wish, media: linesOf(wish.media), inPlace });
   if ('from' in wish) {
-    const only = wish.only.split('\n').filter((line) => line !== '');
+    const only = linesOf(wish.only);
     return recolour(page, files, {
       from: wish.from,
       to: wish.to,

@@ -83,6 +83,88 @@ describe('in place', () => {
   });
 });
 
+describe('states that a page marks itself', () => {
+  const MARKED =
+    '<nav class="n"><a href="/" class="l is-active">Boats</a> <a href="/x" class="l">Lessons</a></nav>';
+  test.each<[string, string, Partial<RestyleOptions>, string, string]>([
+    ['pressed', '.n a:hover { color: red }', { state: 'pressed' }, '.n a:active', NAV],
+    ['the current page', '.n .is-active { color: red }', { state: 'current' }, '.n a.is-active', MARKED],
+    ['the current page that nothing marks', '', { state: 'current' }, '.n a[aria-current="page"]', NAV],
+    ['open', '.n.open a { color: red }', { state: 'open' }, '.n a:is(.open *)', NAV],
+  ])('%s', (_, css, options, selector, body) => {
+    const made = done(css, options, body);
+    expect(made.added).toBe(`${selector} {\n  color: #063;\n}\n`);
+    expect(made.sideEffects).toEqual([]);
+    expect(new Set(made.changed.map(({ state }) => state))).toContain(options.state);
+  });
+  test('the rule of the current page is changed in place, and no other', () => {
+    const css = '.n a { color: red }\n.n .is-active { color: blue }\n';
+    const made = done(css, { state: 'current', inPlace: true }, MARKED);
+    expect(made.files.get('a.css')).toBe('.n a { color: red }\n.n .is-active { color: #063 }\n');
+    expect(made.sideEffects).toEqual([]);
+  });
+  test('what opens by pointing alone has no mark', () => {
+    expect(change('.n li:hover ul { display: block }', { state: 'open' })).toEqual({
+      ok: false,
+      error: 'no mark',
+    });
+  });
+});
+
+describe('within a media query', () => {
+  const css = '.n a { color: red }\n@media (min-width: 60em) { .n a { color: blue } }\n';
+  test.each([
+    ['the windows that are always looked at', '(min-width: 60em)', [1280]],
+    ['a window between them', '(min-width: 500px) and (max-width: 600px)', [500]],
+  ])('it holds there alone: %s', (_, media, widths) => {
+    const made = done(css, { media: [media] });
+    expect(made.added).toBe(`@media ${media} {\n  .n a {\n    color: #063;\n  }\n}\n`);
+    expect(made.sideEffects).toEqual([]);
+    expect([...new Set(made.changed.map(({ width }) => width))]).toEqual(widths);
+  });
+  test('in place it is the rule there that changes', () => {
+    const made = done(css, { media: ['(min-width: 60em)'], inPlace: true });
+    expect(made.files.get('a.css')).toBe(css.replace('blue', '#063'));
+    expect(made.sideEffects).toEqual([]);
+  });
+  test('a window that cannot be is refused', () => {
+    expect(change(css, { media: ['(min-width: 60em) and (max-width: 20em)'] })).toEqual({
+      ok: false,
+      error: 'no window',
+    });
+  });
+});
+
+describe('what others have from what changes', () => {
+  const body = '<nav class="n"><p><a href=/>1</a> <b>2</b> <i class=i>3</i><u>4</u></p></nav>';
+  const changedOf = (css: string, options: Partial<RestyleOptions>) =>
+    done(css, options, body)
+      .changed.filter(({ state, width }) => state === 'rest' && width === 390)
+      .map(
+        ({ element, property, before, after }) =>
+          `${element.split(' > ').at(-1)} ${property}: ${before} > ${after}`,
+      );
+  test('is told, but where something of their own is said of them, or the browser says it', () => {
+    const css = '.n { color: red } .i { color: blue } u { border-top: 1px solid }';
+    expect(changedOf(css, { at: '.n' })).toEqual([
+      'nav color: red > #063',
+      'p color: red > #063',
+      'b color: red > #063',
+      'u color: red > #063',
+      'u border-top-color: red > #063',
+    ]);
+    expect(done(css, { at: '.n' }, body).sideEffects).toEqual([]);
+  });
+  test('is told where they take it over in so many words', () => {
+    expect(changedOf('.n { color: red } a { color: inherit }', { at: '.n' })).toContain(
+      'a color: red > #063',
+    );
+  });
+  test('begins with what they had from further out', () => {
+    expect(changedOf('body { color: red }', { at: '.n' })).toContain('p color: red > #063');
+  });
+});
+
 test('what was not asked for is told', () => {
   // An id of the page's own that is important wins over everything else.
   const body = '<nav class="n"><a style="color: red !important">x</a></nav>';

@@ -1,7 +1,10 @@
 import type { Element } from 'domhandler';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { Cascade, type Candidate } from '../cascade/cascade.ts';
-import { situationOf } from '../cascade/situation.ts';
+import { markSelector, type MarkedState } from '../cascade/marked-states.ts';
+import { situationOf, type ForeignState } from '../cascade/situation.ts';
+import { judgeMedia, type Viewport } from '../conditions/media.ts';
+import { every, type Truth } from '../conditions/truth.ts';
 import { findElements, type NotFound } from '../find-elements.ts';
 import type { ForeignPage, PageFiles } from '../page.ts';
 import { addToSelectors } from '../rule-text.ts';
@@ -23,19 +26,21 @@ import {
 } from './edited-page.ts';
 import type { PageChange } from './page-change.ts';
 import { STRENGTHS } from './strengths.ts';
-import { prove, PROVED_WIDTHS, type Proof, type ProvedState, type Spot } from './prove.ts';
+import { prove, PROVED_WIDTHS, type IsAsked, type Proof } from './prove.ts';
 
 export interface RestyleOptions {
   /** A selector of the elements that are meant, or of one of their pseudo-elements. */
   readonly at: string;
-  readonly state: ProvedState;
+  readonly state: ForeignState;
   /** Declarations, as in a style attribute. */
   readonly set: string;
+  /** Media queries within which alone it holds; none for every window. */
+  readonly media?: readonly string[];
   /** Whether the page's own stylesheets are edited, instead of one more that is added. */
   readonly inPlace: boolean;
 }
 
-export type RestyleRefusal = NotFound | 'no declaration';
+export type RestyleRefusal = NotFound | 'no declaration' | 'no mark' | 'no window';
 
 /** One way to bring a change about. */
 interface Attempt {
@@ -43,29 +48,52 @@ interface Attempt {
   readonly added: string | null;
 }
 
-/** How a state is written in a selector. */
-const STATES: Readonly<Record<ProvedState, string>> = { rest: '', hover: ':hover', focus: ':focus-visible' };
-
-/** What states of its own a value at rest gives way to, where it must be written so strongly that it would hide theirs. */
-const GIVING_WAY: Readonly<Record<ProvedState, readonly string[]>> = {
-  rest: ['', ':not(:hover)', ':not(:hover, :focus)'],
-  hover: [''],
-  focus: [''],
+/** How a state is written in a selector; null where the page's own marks tell it. */
+const STATES: Readonly<Record<ForeignState, string | null>> = {
+  rest: '',
+  hover: ':hover',
+  focus: ':focus-visible',
+  pressed: ':active',
+  current: null,
+  open: null,
 };
 
-/** The selectors to try: of the state, as weak as may be; they give way to other states only where nothing else leaves those alone. */
-function* selectorsFor(at: string, state: ProvedState): Generator<string> {
-  for (const giveWay of GIVING_WAY[state])
-    for (const strengthen of STRENGTHS)
-      yield addToSelectors(at, `${STATES[state]}${giveWay}`).map(strengthen).join(', ');
+/** What a state looks like where nothing is said of it. */
+const OTHERWISE: Readonly<Record<ForeignState, ForeignState | null>> = {
+  rest: null,
+  hover: 'rest',
+  focus: 'rest',
+  pressed: 'hover',
+  current: 'rest',
+  open: 'rest',
+};
+
+/** What states of its own a value at rest gives way to, where it must be written so strongly that it would hide theirs. */
+const GIVING_WAY: readonly string[] = ['', ':not(:hover)', ':not(:hover, :focus)'];
+
+/** What is to be said, and of what. */
+interface Wish {
+  readonly selector: string;
+  readonly state: ForeignState;
+  /** The state, as a selector has it. */
+  readonly mark: string;
+  readonly media: readonly string[];
+  readonly declarations: readonly Declaration[];
 }
 
-const ruleText = (selector: string, declarations: readonly Declaration[], important: boolean) =>
+/** The selectors to try: of the state, as weak as may be; they give way to other states only where nothing else leaves those alone. */
+function* selectorsFor({ selector, state, mark }: Wish): Generator<string> {
+  for (const giveWay of state === 'rest' ? GIVING_WAY : [''])
+    for (const strengthen of STRENGTHS)
+      yield addToSelectors(selector, `${mark}${giveWay}`).map(strengthen).join(', ');
+}
+
+const ruleText = (selector: string, { declarations, media }: Wish, important: boolean) =>
   printAddedSheet([
     {
       selector,
       layer: null,
-      conditions: [],
+      conditions: media.map((text) => ({ kind: 'media', text })),
       declarations: declarations.map(({ property, value, important: own }) => ({
         property,
         value,
@@ -131,37 +159,94 @@ const afterRule = (rule: StyleRule, text: string): TextEdit => ({
 const isFree = ({ parent, layer, conditions }: StyleRule) =>
   parent === null && layer === null && conditions.length === 0;
 
+const mediaOf = ({ conditions }: StyleRule): readonly string[] =>
+  conditions.flatMap((condition) => (condition.kind === 'media' ? [condition.text] : []));
+
 /** Ways to do it in the page's own stylesheets, the nearest to how it would be written by hand first. */
 function* inPlace(
   page: ForeignPage,
   rules: readonly StyleRule[],
-  { at, state }: RestyleOptions,
-  declarations: readonly Declaration[],
+  otherwise: ReadonlySet<StyleRule>,
+  wish: Wish,
 ): Generator<Attempt> {
+  const { state, declarations, media } = wish;
   const edited = (edits: readonly TextEdit[]): Attempt => ({ files: editFiles(page, edits), added: null });
-  const mark = state === 'rest' ? null : new RegExp(`:${state}\\b`);
-  const ofState = rules.filter(({ selector, declarations: own }) => {
-    if (own.length === 0 || selector === null) return false;
-    return mark ? mark.test(selector) : !/:(?:hover|focus|active)/.test(selector);
+  const isWithin = (rule: StyleRule) => media.every((text) => mediaOf(rule).includes(text));
+  const ofState = rules.filter((rule) => {
+    if (rule.declarations.length === 0 || rule.selector === null || !isWithin(rule)) return false;
+    return state === 'rest' ? !/:(?:hover|focus|active)/.test(rule.selector) : !otherwise.has(rule);
   });
   for (const rule of ofState.slice(0, 3)) yield edited(editsOfRule(page, rule, declarations));
   const atRest = rules.find((rule) => isFree(rule));
   const last = page.rules.styles.findLast((rule) => isFree(rule));
   for (const rule of [atRest, last])
     if (rule)
-      for (const selector of selectorsFor(at, state))
-        yield edited([afterRule(rule, ruleText(selector, declarations, false))]);
+      for (const selector of selectorsFor(wish))
+        yield edited([afterRule(rule, ruleText(selector, wish, false))]);
 }
 
-function* asAdded(
-  page: ForeignPage,
-  { at, state }: RestyleOptions,
-  declarations: readonly Declaration[],
-): Generator<Attempt> {
+function* asAdded(page: ForeignPage, wish: Wish): Generator<Attempt> {
   const withSheet = (added: string): Attempt => ({ files: addingSheet(page, added), added });
   for (const important of [false, true])
-    for (const selector of selectorsFor(at, state))
-      yield withSheet(ruleText(selector, declarations, important));
+    for (const selector of selectorsFor(wish)) yield withSheet(ruleText(selector, wish, important));
+}
+
+/** Whether media queries hold in a window; null where only the browser knows. */
+const holds = (media: readonly string[], viewport: Viewport): Truth =>
+  every(media.map((text) => judgeMedia(text, viewport)));
+
+/** Windows to look for one in which media queries hold, px; those that are always proved first. */
+const WINDOWS: readonly number[] = [
+  ...[...PROVED_WIDTHS].reverse(),
+  ...Array.from({ length: 200 }, (_, at) => 320 + at * 10),
+];
+
+const windowOf = (width: number): Viewport => ({ width, height: null });
+
+/** Elements in a state, in a window. */
+const cascadesIn = (
+  page: ForeignPage,
+  elements: readonly Element[],
+  state: ForeignState,
+  viewport: Viewport,
+): ReadonlyMap<Element, Cascade> =>
+  new Map(
+    elements.map((element) => [element, new Cascade(page, situationOf(page, element, state, viewport))]),
+  );
+
+/** The answer whether a value has become what a wish says, on the elements that it is for. */
+function isAskedBy(
+  page: ForeignPage,
+  { selector, state, mark, media }: Wish,
+  pseudo: string | null,
+  wanted: ReadonlyMap<Element, ReadonlyMap<string, string>>,
+): IsAsked {
+  const known = new Map<Element, Map<number, Cascade>>();
+  const cascadeOf = (element: Element, viewport: Viewport): Cascade => {
+    const byWidth = known.get(element) ?? new Map<number, Cascade>();
+    known.set(element, byWidth);
+    const cascade =
+      byWidth.get(viewport.width) ?? new Cascade(page, situationOf(page, element, state, viewport));
+    byWidth.set(viewport.width, cascade);
+    return cascade;
+  };
+  // What bears the mark of a state in the page as it is has it in all others, too.
+  const isMarked = STATES[state] === null;
+  const bearers = isMarked ? page.matcher.select(addToSelectors(selector, mark).join(), page.elements) : null;
+  const marked = new Set(bearers?.elements);
+  return (before, after, spot) => {
+    const asked = spot.pseudo === pseudo ? wanted.get(spot.element)?.get(spot.property) : undefined;
+    const truth = asked === undefined ? false : holds(media, spot.viewport);
+    if (truth === false) return before === after;
+    if (spot.state === state) return after === asked || (truth === null && before === after);
+    if (before === after || (after === asked && marked.has(spot.element))) return true;
+    let instead = OTHERWISE[spot.state];
+    while (instead !== null && instead !== state) instead = OTHERWISE[instead];
+    if (instead === null || after !== asked) return false;
+    // A state without a value of its own goes on having the one of the state before it.
+    const value = cascadeOf(spot.element, spot.viewport).values(spot.element, pseudo).get(spot.property)?.[0];
+    return value?.candidate.declaration === spot.said?.candidate.declaration;
+  };
 }
 
 /** Makes elements look as declarations say, in one state, with the least that does it, and proves what that changes. */
@@ -170,7 +255,7 @@ export function restyle(
   files: PageFiles,
   options: RestyleOptions,
 ): Result<PageChange, RestyleRefusal> {
-  const { at, state } = options;
+  const { at, state, media = [] } = options;
   const source = createSource(page.source.file, options.set);
   const declarations = readDeclarations(source, options.set, 0).filter(
     ({ property, value }) => isTaken(property, value) === true,
@@ -179,44 +264,71 @@ export function restyle(
   const selected = findElements(page, at);
   if (!selected.ok) return selected;
   const { elements, pseudo } = selected.value;
-  const viewport = { width: PROVED_WIDTHS[2], height: null };
-  const cascades = new Map(
-    elements.map((element) => [element, new Cascade(page, situationOf(element, state, viewport))]),
-  );
+  const first = elements[0] as Element;
+  const mark = STATES[state] ?? markSelector(page, first, state as MarkedState);
+  if (mark === null) return fail('no mark');
+  const width = WINDOWS.find((one) => holds(media, windowOf(one)) !== false);
+  if (width === undefined) return fail('no window');
+  const wish: Wish = { selector: at, state, mark, media, declarations };
+  const cascades = cascadesIn(page, elements, state, windowOf(width));
   const wanted = new Map(
     [...cascades].map(([element, cascade]) => [
       element,
       wantedOn(cascade, element, declarations, page.source.file),
     ]),
   );
-  const atRest = new Map(
-    PROVED_WIDTHS.map((width) => [
-      width,
-      new Cascade(page, situationOf(null, 'rest', { width, height: null })),
-    ]),
-  );
-  const isAsked = (before: string | null, after: string | null, spot: Spot): boolean => {
-    const asked = spot.pseudo === pseudo ? wanted.get(spot.element)?.get(spot.property) : undefined;
-    if (asked === undefined) return before === after;
-    if (spot.state === state) return after === asked;
-    if (before === after) return true;
-    // A state without a value of its own goes on having the one at rest.
-    if (state !== 'rest' || after !== asked) return false;
-    const rest = atRest.get(spot.viewport.width as (typeof PROVED_WIDTHS)[number]);
-    const valueAtRest = rest?.values(spot.element, pseudo).get(spot.property)?.[0] ?? null;
-    return valueAtRest?.candidate.declaration === spot.said?.candidate.declaration;
-  };
+  const before = OTHERWISE[state];
+  const rulesBefore = before ? rulesOfAll(cascadesIn(page, elements, before, windowOf(width)), pseudo) : [];
   const attempts = options.inPlace
-    ? inPlace(page, rulesOfAll(cascades, pseudo), options, declarations)
-    : asAdded(page, options, declarations);
-  let best: { readonly attempt: Attempt; readonly proof: Proof } | null = null;
-  for (const attempt of attempts) {
-    const proof = prove(page, rereadPage(page, files, attempt.files), isAsked);
-    if (!best || proof.sideEffects.length < best.proof.sideEffects.length) best = { attempt, proof };
-    if (proof.sideEffects.length === 0) break;
-  }
+    ? inPlace(page, rulesOfAll(cascades, pseudo), new Set(rulesBefore), wish)
+    : asAdded(page, wish);
+  const isAsked = isAskedBy(page, wish, pseudo, wanted);
+  const widths = (PROVED_WIDTHS as readonly number[]).includes(width) ? [] : [width];
+  const made = firstThatProves(page, files, attempts, isAsked, new Set(elements), widths);
   // A page without any rule has no stylesheet of its own to edit.
-  if (!best) return restyle(page, files, { ...options, inPlace: false });
-  const { attempt, proof } = best;
+  if (!made) return restyle(page, files, { ...options, inPlace: false });
+  const { attempt, proof } = made;
   return succeed({ ...attempt, changed: proof.changed, sideEffects: proof.sideEffects });
+}
+
+interface Proved {
+  readonly attempt: Attempt;
+  readonly proof: Proof;
+}
+
+/** The first attempt that changes nothing else, or else the one that changes the least besides; null where there is none. */
+function firstThatProves(
+  page: ForeignPage,
+  files: PageFiles,
+  attempts: Iterable<Attempt>,
+  isAsked: IsAsked,
+  targets: ReadonlySet<Element>,
+  widths: readonly number[],
+): Proved | null {
+  const failed: { readonly attempt: Attempt; readonly wrong: number }[] = [];
+  const proveWhole = (attempt: Attempt): Proved => ({
+    attempt,
+    proof: prove(page, rereadPage(page, files, attempt.files), isAsked, { widths }),
+  });
+  let best: Proved | null = null;
+  const isBetter = ({ proof }: Proved) =>
+    best === null || proof.sideEffects.length < best.proof.sideEffects.length;
+  for (const attempt of attempts) {
+    const made = rereadPage(page, files, attempt.files);
+    // Most that fail do so on what they are for: the rest of a large page need not be looked at.
+    const onTargets = prove(page, made, isAsked, { only: targets, widths });
+    if (onTargets.sideEffects.length > 0) {
+      failed.push({ attempt, wrong: onTargets.sideEffects.length });
+      continue;
+    }
+    const whole: Proved = { attempt, proof: prove(page, made, isAsked, { widths }) };
+    if (isBetter(whole)) best = whole;
+    if (whole.proof.sideEffects.length === 0) return whole;
+  }
+  const [nearest] = failed.sort((a, b) => a.wrong - b.wrong);
+  if (nearest) {
+    const whole = proveWhole(nearest.attempt);
+    if (isBetter(whole)) best = whole;
+  }
+  return best;
 }

@@ -1,10 +1,11 @@
 import { compile } from 'css-select';
 import { isTraversal, SelectorType, type Selector } from 'css-what';
-import type { AnyNode, Element } from 'domhandler';
+import { isTag, type AnyNode, type Element } from 'domhandler';
+import * as domUtils from 'domutils';
 import type { Condition, StyleRule } from '../sheet/rules.ts';
 import { PARENT, SCOPE } from './own-pseudos.ts';
 import { lineage, parentOf } from '../tree.ts';
-import { AT_REST, liveTests, OF_PAGE, type Live } from './pseudos.ts';
+import { AT_REST, attributesOf, liveTests, OF_PAGE, type Live } from './pseudos.ts';
 import { readSelector, type Branch, type Relation } from './read-selector.ts';
 import { compareSpecificity, type Specificity } from './specificity.ts';
 
@@ -40,6 +41,17 @@ export class Matcher {
   /** Whose `&` is asked for just now. */
   private asked: StyleRule | null = null;
   private readonly isQuirky: boolean;
+  /** How the matching library asks about elements: their attributes are those of the state. */
+  private readonly adapter = {
+    ...domUtils,
+    isTag,
+    getAttributeValue: (element: Element, name: string): string | undefined => {
+      const attributes = attributesOf(element, this.live.marks);
+      return Object.hasOwn(attributes, name) ? attributes[name] : undefined;
+    },
+    hasAttrib: (element: Element, name: string): boolean =>
+      Object.hasOwn(attributesOf(element, this.live.marks), name),
+  };
   /** Rules whose selector no browser takes, or that cannot be read here. */
   readonly refused: StyleRule[] = [];
 
@@ -95,12 +107,13 @@ export class Matcher {
     return names;
   }
 
-  /** The elements of a list that a selector of somebody's own finds; null where it is none. */
+  /** The elements of a list that a selector of somebody's own finds, the page at rest; null where it is none. */
   select(text: string, elements: readonly Element[]): { elements: Element[]; pseudo: string | null } | null {
     const relation: Relation = { nested: false, scoped: false, parentSpecificity: () => NONE };
     const branches = readSelector(text, relation);
     if (!branches) return null;
     const tests = branches.map((branch) => this.compileBranch(branch.tokens));
+    this.live = AT_REST;
     return {
       elements: elements.filter((element) => tests.some((test) => test(element))),
       pseudo: branches[0]?.pseudo ?? null,
@@ -112,7 +125,7 @@ export class Matcher {
   }
 
   private *candidates(element: Element): Generator<Entry> {
-    const { id, class: classes } = element.attribs;
+    const { id, class: classes } = attributesOf(element, this.live.marks);
     const keys = [element.name.toLowerCase()];
     if (id !== undefined) keys.push(`#${id}`);
     for (const name of (classes ?? '').split(/\s+/)) if (name !== '') keys.push(`.${name}`);
@@ -155,6 +168,7 @@ export class Matcher {
   private compileBranch(tokens: Branch['tokens']): Test {
     try {
       return compile<AnyNode, Element>([[...tokens]], {
+        adapter: this.adapter,
         pseudos: this.pseudos,
         quirksMode: this.isQuirky,
         relativeSelector: false,

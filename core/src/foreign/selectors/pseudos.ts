@@ -1,6 +1,9 @@
 import type { Element } from 'domhandler';
 import { directionOf } from '../tree.ts';
 
+/** Attributes of elements as they would be in some state, where they are others than now. */
+export type Marks = ReadonlyMap<Element, Readonly<Record<string, string>>>;
+
 /** What is going on with a page: which elements are pointed at, focused, pressed. Each holds for the elements around it, too. */
 export interface Live {
   readonly pointed: ReadonlySet<Element>;
@@ -11,6 +14,8 @@ export interface Live {
   readonly around: ReadonlySet<Element>;
   /** Whether every element counts as focused: to look at all rules of that state at once. */
   readonly allFocused?: boolean;
+  /** What the page writes into its markup to mark a state, such as the link of the page that is shown. */
+  readonly marks?: Marks;
 }
 
 export const AT_REST: Live = { pointed: new Set(), pressed: new Set(), focused: null, around: new Set() };
@@ -122,6 +127,10 @@ export const PSEUDO_ELEMENTS: ReadonlySet<string> = new Set([
   'view-transition-old',
 ]);
 
+/** The attributes of an element, with the marks that it bears. */
+export const attributesOf = (element: Element, marks: Marks | undefined): Readonly<Record<string, string>> =>
+  marks?.get(element) ?? element.attribs;
+
 const TEXT_FIELDS = new Set([
   '',
   'email',
@@ -155,7 +164,9 @@ export function liveTests(
     'focus-within': (element) => live().around.has(element),
     dir: (element, argument) => directionOf(element) === argument?.trim().toLowerCase(),
     defined: (element) => !element.name.includes('-'),
-    open: ({ name, attribs }) => (name === 'details' || name === 'dialog') && 'open' in attribs,
+    open: (element) =>
+      (element.name === 'details' || element.name === 'dialog') &&
+      'open' in attributesOf(element, live().marks),
     'placeholder-shown': (element) =>
       isTextField(element) && 'placeholder' in element.attribs && (element.attribs['value'] ?? '') === '',
     'read-write': isReadWrite,

@@ -1,6 +1,6 @@
 import { isText, type ChildNode, type Element } from 'domhandler';
 import { Cascade, type Value } from '../cascade/cascade.ts';
-import { situationOf } from '../cascade/situation.ts';
+import { atRestIn } from '../cascade/situation.ts';
 import type { ForeignPage } from '../page.ts';
 import { isElement, parentOf } from '../tree.ts';
 
@@ -60,7 +60,7 @@ export class BoxReader {
   constructor(page: ForeignPage, width: number) {
     this.page = page;
     this.width = width;
-    this.cascade = new Cascade(page, situationOf(null, 'rest', { width, height: null }));
+    this.cascade = new Cascade(page, atRestIn({ width, height: null }));
   }
 
   /** What says a longhand of an element: what is certain to apply, else what may. */

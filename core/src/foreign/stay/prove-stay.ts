@@ -1,6 +1,6 @@
 import type { Element } from 'domhandler';
 import { Cascade } from '../cascade/cascade.ts';
-import { situationOf } from '../cascade/situation.ts';
+import { atRestIn } from '../cascade/situation.ts';
 import { ownElements, rereadPage } from '../change/edited-page.ts';
 import {
   PROVED_WIDTHS,
@@ -36,7 +36,7 @@ function marked(page: ForeignPage, files: PageFiles, at: number, name: string): 
 
 /** What rules say of the element at a place in the page, by longhand: the value, and which rule says it. */
 function wishesOf(page: ForeignPage, rules: readonly StayRule[]) {
-  const cascade = new Cascade(page, situationOf(null, 'rest', { width: PROVED_WIDTHS[2], height: null }));
+  const cascade = new Cascade(page, atRestIn({ width: PROVED_WIDTHS[2], height: null }));
   return rules.map(({ element, declarations }) => {
     const flow = cascade.flowOf(element);
     const values = new Map<string, string>();
