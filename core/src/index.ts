@@ -3,7 +3,7 @@ export { countingIds, slugify, uniqueName, uniqueTitle } from './base/ids.ts';
 export { isRecord, own, sameJson } from './base/json.ts';
 export { fail, type Problem, type Result, succeed } from './base/result.ts';
 export { formatColour, parseColour, type Rgba } from './colour/colour.ts';
-export { contrastOver, requiredRatio } from './colour/contrast.ts';
+export { contrastOver, evenLayering, nearestPassing, requiredRatio } from './colour/contrast.ts';
 export { dominantColours } from './colour/dominant.ts';
 export { formatOklch, isInSrgb, type Oklch, oklchOf } from './colour/mix.ts';
 export type { FontMetrics } from './text/font-table.ts';
@@ -315,7 +315,11 @@ export { STAGED_NAMES, type StagedNames } from './foreign/staged/staged-css.ts';
 export { groundOf, titleOf } from './foreign/about-page.ts';
 export { firstPage, isHiddenPath } from './foreign/first-page.ts';
 export { navigationOf, type NavigationLine } from './foreign/navigation.ts';
-export { elementsOfRule } from './foreign/rule-reach.ts';
+export { breakpointsOf, type PageBreakpoint } from './foreign/breakpoints.ts';
+export { markSelector, opensByPointing } from './foreign/cascade/marked-states.ts';
+export { presentationalHints } from './foreign/presentational.ts';
+export { stagedMarks, type StagedMark } from './foreign/staged/staged-marks.ts';
+export { elementsOfRule, pseudoElementsOf } from './foreign/rule-reach.ts';
 export {
   applyChanges,
   type AppliedChange,

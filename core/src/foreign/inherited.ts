@@ -41,25 +41,29 @@ export interface InheritedProperty extends ToldProperty {
   readonly from: Element;
 }
 
-/** The values that an element inherits in a state, as nothing says them of the element itself. */
+/** The values that an element, or a pseudo-element of it, inherits in a state, as nothing says them of itself. */
 export function inheritedProperties(
   page: ForeignPage,
   element: Element,
   state: ForeignState,
   viewport: Viewport,
+  pseudo: string | null = null,
 ): readonly InheritedProperty[] {
   const cascade = new Cascade(page, situationOf(page, element, state, viewport));
-  const known = new Set(toldProperties(page, cascade, element, null).map(({ name }) => name));
+  const known = new Set(toldProperties(page, cascade, element, pseudo).map(({ name }) => name));
   const found: InheritedProperty[] = [];
-  let inner = element;
-  for (let around = parentOf(element); around; around = parentOf(around)) {
+  let inner = pseudo === null ? element : null;
+  for (let around = pseudo === null ? parentOf(element) : element; around; around = parentOf(around)) {
     const from = around;
     const through = inner;
     for (const told of toldProperties(page, cascade, from, null)) {
       if (known.has(told.name) || !INHERITED.test(told.name)) continue;
       known.add(told.name);
       // Where the browser says it of something between, that is what is inherited.
-      if (!isByBrowser(element, told.name) && !isByBrowser(through, told.name)) found.push({ ...told, from });
+      const isSaidBetween =
+        (pseudo === null && isByBrowser(element, told.name)) ||
+        (through !== null && isByBrowser(through, told.name));
+      if (!isSaidBetween) found.push({ ...told, from });
     }
     inner = from;
   }

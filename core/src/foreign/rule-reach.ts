@@ -1,7 +1,31 @@
 import { AT_REST } from './selectors/pseudos.ts';
+import type { Element } from 'domhandler';
+import { marksEverywhere } from './cascade/marked-states.ts';
 import { ownElements } from './change/edited-page.ts';
 import type { ForeignPage } from './page.ts';
 import type { ToldValue } from './told-rules.ts';
+
+/** Has a page's matcher find what rules say in any state. */
+function setEveryState(page: ForeignPage): void {
+  const all = new Set(page.elements);
+  const marks = new Map(marksEverywhere(page, 'current'));
+  for (const [element, open] of marksEverywhere(page, 'open')) {
+    const current = marks.get(element);
+    const classes = [current?.['class'], open['class']].filter((names) => names !== undefined).join(' ');
+    marks.set(element, { ...current, ...open, ...(classes === '' ? {} : { class: classes }) });
+  }
+  page.matcher.setLive({ ...AT_REST, pointed: all, pressed: all, around: all, allFocused: true, marks });
+}
+
+/** The pseudo-elements of an element that rules style in some state. */
+export function pseudoElementsOf(page: ForeignPage, element: Element): readonly string[] {
+  setEveryState(page);
+  const found = [...page.matcher.pseudoElements()].filter(
+    (pseudo) => page.matcher.matches(element, pseudo).length > 0,
+  );
+  page.matcher.setLive(AT_REST);
+  return found.sort();
+}
 
 /**
  * The elements that the rule of a value styles, in any state of theirs, by their place among the page's. A style attribute styles the one
@@ -17,8 +41,7 @@ export function elementsOfRule(
     return ownElements(page).flatMap((element, at) => (page.inline(element).some(isIt) ? [at] : []));
   const rule = page.rules.styles.find(({ declarations }) => declarations.some(isIt));
   if (!rule) return [];
-  const all = new Set(page.elements);
-  page.matcher.setLive({ ...AT_REST, pointed: all, pressed: all, around: all, allFocused: true });
+  setEveryState(page);
   const pseudos = [null, ...page.matcher.pseudoElements()];
   const met = ownElements(page).flatMap((element, at) =>
     pseudos.some((pseudo) => page.matcher.matches(element, pseudo).some((match) => match.rule === rule))

@@ -39,10 +39,11 @@ export function valueTrail(
   longhand: string,
   state: ForeignState,
   viewport: Viewport,
+  pseudo: string | null = null,
 ): readonly TrailStep[] {
   const cascade = new Cascade(page, situationOf(page, element, state, viewport));
   const first = cascade
-    .values(element)
+    .values(element, pseudo)
     .get(longhand)
     ?.find(({ candidate }) => candidate.certain);
   const steps: TrailStep[] = [];
@@ -51,8 +52,12 @@ export function valueTrail(
     for (const [, name = ''] of value.matchAll(VARIABLE)) {
       if (seen.has(name) || steps.length >= MOST) continue;
       seen.add(name);
-      for (const around of lineage(element)) {
-        const said = cascade.candidates(around).find(({ declaration }) => declaration.property === name);
+      const own = pseudo === null ? [] : [cascade.candidates(element, pseudo)];
+      for (const candidates of [
+        ...own,
+        ...[...lineage(element)].map((around) => cascade.candidates(around)),
+      ]) {
+        const said = candidates.find(({ declaration }) => declaration.property === name);
         if (!said || /^(?:inherit|unset)$/i.test(said.declaration.value)) continue;
         steps.push(stepOf(name, said));
         follow(said.declaration.value);

@@ -2,7 +2,7 @@ import { STAGED_NAMES, type BroughtPage, type Site, type StagedPage } from '@ham
 import { useEffect, useState } from 'react';
 import { loadPageFiles, type LoadedFile } from '../store/page-files.ts';
 import type { ChangedView, OpenedPage } from '../workers/foreign-page.ts';
-import { startForeignWorker, type ForeignWorker } from '../workers/run-foreign-page.ts';
+import { startForeignWorker, STOPPED, type ForeignWorker } from '../workers/run-foreign-page.ts';
 import type { ForeignContent } from './frame/protocol.ts';
 
 /** A foreign page that was read: what the stage shows of it, and who answers about it. */
@@ -55,8 +55,11 @@ function contentOf(staged: StagedPage, files: readonly LoadedFile[], script = ''
 export async function openForeignPage(
   { path, origin }: Pick<BroughtPage, 'path' | 'origin'> | { readonly path: null; readonly origin: string },
   files: readonly LoadedFile[],
+  stop?: AbortSignal,
 ): Promise<ReadPage> {
+  stop?.throwIfAborted();
   const worker = startForeignWorker();
+  stop?.addEventListener('abort', worker.end);
   try {
     const opened = await worker.ask({ kind: 'open', files, path, origin: origin === '' ? null : origin });
     const own = (opened.unpacked as readonly LoadedFile[] | null) ?? files;
@@ -69,22 +72,30 @@ export async function openForeignPage(
 
 /** So many pages stay read. */
 const MOST = 3;
-const read = new Map<string, Promise<ReadPage>>();
+const read = new Map<string, { readonly page: Promise<ReadPage>; readonly controller: AbortController }>();
+
+const keyOf = ({ path, origin, files }: BroughtPage) => JSON.stringify([path, origin, files]);
+
+/** Ends what is being worked out of a page; it is read anew when it is wanted again. */
+function endReading(page: BroughtPage): void {
+  read.get(keyOf(page))?.controller.abort(new Error(STOPPED));
+  read.delete(keyOf(page));
+}
 
 function readOnce(page: BroughtPage): Promise<ReadPage> {
-  const key = JSON.stringify([page.path, page.origin, page.files]);
+  const key = keyOf(page);
   const known = read.get(key);
-  if (known) return known;
-  const made = loadPageFiles(page.files, AbortSignal.timeout(120_000)).then(async (files) =>
-    openForeignPage(page, files),
+  if (known) return known.page;
+  const controller = new AbortController();
+  const { signal } = controller;
+  const made = loadPageFiles(page.files, AbortSignal.any([signal, AbortSignal.timeout(120_000)])).then(
+    async (files) => openForeignPage(page, files, signal),
   );
-  read.set(key, made);
+  read.set(key, { page: made, controller });
   made.catch(() => read.delete(key));
-  for (const [old, reading] of [...read].slice(0, Math.max(0, read.size - MOST))) {
+  for (const [old, { controller: oldest }] of [...read].slice(0, Math.max(0, read.size - MOST))) {
     read.delete(old);
-    void reading.then(({ worker }) => {
-      worker.end();
-    });
+    oldest.abort(new Error(STOPPED));
   }
   return made;
 }
@@ -94,10 +105,14 @@ export const foreignPageOf = (site: Site, id: string | null | undefined): Brough
   site.foreignPages.find((page) => page.id === id) ?? null;
 
 /** Makes the changes of a page that was read. */
-async function withChanges(read: ReadPage, { changes, inPlace }: BroughtPage): Promise<ShownForeignPage> {
+async function withChanges(
+  read: ReadPage,
+  { changes, inPlace }: BroughtPage,
+  onProgress: (made: number) => void,
+): Promise<ShownForeignPage> {
   const { opened, files, worker } = read;
   // A worker that made changes before has another page until it is told that there are none.
-  const changed = await worker.ask({ kind: 'change', changes, inPlace });
+  const changed = await worker.ask({ kind: 'change', changes, inPlace }, onProgress);
   return changes.length === 0
     ? { read, content: contentOf(opened.staged, files), lines: opened.lines, changed: null }
     : { read, content: contentOf(changed.staged, files, changed.script), lines: changed.lines, changed };
@@ -109,6 +124,13 @@ export interface UsedForeignPage {
   readonly failure: string | null;
   /** Whether its newest changes are still being made. */
   readonly busy: boolean;
+  /** How many of its changes are made, while they are. */
+  readonly made: number;
+  /** Whether reading it, or making its changes, was stopped. */
+  readonly stopped: boolean;
+  readonly stop: () => void;
+  /** Begins anew. */
+  readonly again: () => void;
 }
 
 /** A foreign page, read once, with the changes of it. */
@@ -118,25 +140,47 @@ export function useForeignPage(page: BroughtPage | null): UsedForeignPage {
     readonly shown: ShownForeignPage | null;
     readonly failure: string | null;
   } | null>(null);
+  const [made, setMade] = useState(0);
+  const [stoppedAt, setStoppedAt] = useState<BroughtPage | null>(null);
+  const [attempt, setAttempt] = useState(0);
+  const stopped = page !== null && stoppedAt?.files === page.files && stoppedAt.changes === page.changes;
+  const stop = () => {
+    if (!page) return;
+    setStoppedAt(page);
+    endReading(page);
+  };
+  const again = () => {
+    setStoppedAt(null);
+    setAttempt((count) => count + 1);
+  };
   useEffect(() => {
     if (!page) return;
     let isWanted = true;
+    setMade(0);
+    const onProgress = (count: number) => {
+      if (isWanted) setMade(count);
+    };
     readOnce(page)
-      .then(async (read) => withChanges(read, page))
+      .then(async (read) => withChanges(read, page, onProgress))
       .then(
         (shown) => {
           if (isWanted) setState({ page, shown, failure: null });
         },
         (error: unknown) => {
-          if (isWanted) setState({ page, shown: null, failure: (error as Error).message });
+          // Whoever stopped it knows.
+          if (isWanted && (error as Error).message !== STOPPED)
+            setState({ page, shown: null, failure: (error as Error).message });
         },
       );
     return () => {
       isWanted = false;
     };
     // Its name alone makes no other page.
-  }, [page?.files, page?.changes, page?.inPlace]);
-  if (!page || state?.page.files !== page.files) return { shown: null, failure: null, busy: page !== null };
+  }, [page?.files, page?.changes, page?.inPlace, attempt]);
+  const told = { made, stopped, stop, again };
+  if (!page || state?.page.files !== page.files)
+    return { ...told, shown: null, failure: null, busy: page !== null && !stopped };
   const { shown, failure } = state;
-  return { shown, failure, busy: state.page.changes !== page.changes || state.page.inPlace !== page.inPlace };
+  const isOld = state.page.changes !== page.changes || state.page.inPlace !== page.inPlace;
+  return { ...told, shown, failure, busy: isOld && !stopped };
 }

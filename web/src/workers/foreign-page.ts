@@ -14,8 +14,14 @@ import {
   isElsewhere,
   isHiddenPath,
   isZip,
+  markSelector,
   LIMITS,
   navigationOf,
+  opensByPointing,
+  presentationalHints,
+  pseudoElementsOf,
+  stagedMarks,
+  breakpointsOf,
   readForeignPage,
   stagedPage,
   streamZip,
@@ -31,6 +37,7 @@ import {
   type ForeignPage,
   type ForeignState,
   type NavigationLine,
+  type PageBreakpoint,
   type PageFiles,
   type PageWish,
   type StagedPage,
@@ -38,6 +45,7 @@ import {
   type ToldValue,
   type TrailStep,
 } from '@hamaca/core';
+import type { ElementMarks } from '../stage/frame/protocol.ts';
 
 type PageElement = ForeignPage['elements'][number];
 
@@ -61,12 +69,13 @@ export type ForeignRequest =
   | { readonly kind: 'pack' }
   /** Where the page says a colour. */
   | { readonly kind: 'colour'; readonly colour: string }
-  /** What is said of an element in every state, in a window so wide (px). */
-  | { readonly kind: 'look'; readonly at: number; readonly width: number }
+  /** What is said of an element, or of one of its pseudo-elements, in every state, in a window so wide (px). */
+  | { readonly kind: 'look'; readonly at: number; readonly pseudo: string | null; readonly width: number }
   /** The custom properties that a value names, each with where it is written. */
   | {
       readonly kind: 'trail';
       readonly at: number;
+      readonly pseudo: string | null;
       readonly width: number;
       readonly state: ForeignState;
       readonly longhand: string;
@@ -84,6 +93,7 @@ export interface OpenedPage {
   readonly ground: string;
   readonly staged: StagedPage;
   readonly lines: readonly NavigationLine[];
+  readonly breakpoints: readonly PageBreakpoint[];
   /** Paths of the files that belong to it, the page first. */
   readonly used: readonly string[];
   /** The files that belong to it, where they came in an archive; null where they came by themselves. */
@@ -119,10 +129,17 @@ export interface AppliedProperty extends ToldProperty {
 /** What applies to an element, state by state in the order of `FOREIGN_STATES`. */
 export interface ElementLook {
   readonly at: number;
+  /** Null for the element itself. */
+  readonly pseudo: string | null;
+  /** Of the element, with the pseudo-element. */
   readonly selector: string;
   readonly states: readonly (readonly AppliedProperty[])[];
   /** What the page says by attributes of the element that browsers draw by, such as `width` and `bgcolor`. */
-  readonly attributes: readonly string[];
+  readonly attributes: readonly { readonly text: string; readonly properties: RegExp }[];
+  /** Pseudo-elements of it that rules style. */
+  readonly pseudos: readonly string[];
+  /** How its states are shown that the page marks in its markup. */
+  readonly marks: ElementMarks;
 }
 
 export interface ForeignAnswers {
@@ -138,7 +155,9 @@ export interface ForeignAnswers {
 /** An answer to the request of the same number, or why there is none. */
 export type ForeignAnswer =
   | { readonly id: number; readonly value: ForeignAnswers[keyof ForeignAnswers] }
-  | { readonly id: number; readonly failure: string };
+  | { readonly id: number; readonly failure: string }
+  /** Not the answer yet: so many changes are made. */
+  | { readonly id: number; readonly made: number };
 
 /** The page as it came. */
 let original: {
@@ -206,6 +225,7 @@ function open({ files: given, path: wanted, origin }: Extract<ForeignRequest, { 
     ground: groundOf(page),
     staged: stagedPage(source, path, html, fits),
     lines: navigationOf(page),
+    breakpoints: breakpointsOf(page),
     used: own,
     unpacked: all.every((file) => came.has(file))
       ? null
@@ -219,10 +239,13 @@ function open({ files: given, path: wanted, origin }: Extract<ForeignRequest, { 
   };
 }
 
-function change({ changes, inPlace }: Extract<ForeignRequest, { kind: 'change' }>): ChangedView {
+function change(
+  { changes, inPlace }: Extract<ForeignRequest, { kind: 'change' }>,
+  onProgress: (made: number) => void,
+): ChangedView {
   if (!original) throw new Error('No page was read.');
   const { files, path, html } = original;
-  changedPage = applyChanges(files, path, html, changes, inPlace);
+  changedPage = applyChanges(files, path, html, changes, inPlace, onProgress);
   const { files: changed, applied } = changedPage;
   const now: PageFiles = { ...files, text: (at) => changed.get(at) ?? files.text(at) };
   const text = changed.get(path) ?? html;
@@ -268,53 +291,59 @@ function pack(): Uint8Array<ArrayBuffer> {
   return whole;
 }
 
-/** Attributes by which elements are drawn (HTML, section 15). */
-const PRESENTATIONAL =
-  /^(?:align|valign|bgcolor|background|border|cellpadding|cellspacing|width|height|color|face|size|hspace|vspace|nowrap|text|link|vlink|alink|fill|stroke|stroke-width|hidden|dir)$/;
-
 function elementAt(at: number): { readonly page: ForeignPage; readonly element: PageElement } {
   const element = page ? ownElements(page)[at] : undefined;
   if (!page || !element) throw new Error('The element is not there any more.');
   return { page, element };
 }
 
-function look({ at, width }: Extract<ForeignRequest, { kind: 'look' }>): ElementLook {
+function look({ at, pseudo, width }: Extract<ForeignRequest, { kind: 'look' }>): ElementLook {
   const { page, element } = elementAt(at);
   const viewport = { width, height: null };
   const selector = (one: PageElement) => selectorOf?.(one) ?? one.name;
-  const own = tellStates(page, element, null, FOREIGN_STATES, viewport);
+  const own = tellStates(page, element, pseudo, FOREIGN_STATES, viewport);
   return {
     at,
-    selector: selector(element),
+    pseudo,
+    selector: `${selector(element)}${pseudo === null ? '' : `::${pseudo}`}`,
     states: FOREIGN_STATES.map((state, index) => [
       ...(own[index] ?? []).map((told) => ({ ...told, from: null })),
-      ...inheritedProperties(page, element, state, viewport).map(({ from, ...told }) => ({
+      ...inheritedProperties(page, element, state, viewport, pseudo).map(({ from, ...told }) => ({
         ...told,
         from: selector(from),
       })),
     ]),
-    attributes: Object.entries(element.attribs)
-      .filter(([name]) => PRESENTATIONAL.test(name))
-      .map(([name, value]) => `${name}="${value}"`),
+    attributes: pseudo === null ? presentationalHints(element) : [],
+    pseudos: pseudoElementsOf(page, element),
+    marks: {
+      current: stagedMarks(page, at, 'current'),
+      open: stagedMarks(page, at, 'open'),
+      opensByPointing: opensByPointing(page).value,
+      isOpenMarked: markSelector(page, element, 'open') !== null,
+    },
   };
 }
 
 function trail({
   at,
+  pseudo,
   width,
   state,
   longhand,
 }: Extract<ForeignRequest, { kind: 'trail' }>): readonly TrailStep[] {
   const { page, element } = elementAt(at);
-  return valueTrail(page, element, longhand, state, { width, height: null });
+  return valueTrail(page, element, longhand, state, { width, height: null }, pseudo);
 }
 
-function answer(request: ForeignRequest): ForeignAnswers[keyof ForeignAnswers] {
+function answer(
+  request: ForeignRequest,
+  onProgress: (made: number) => void,
+): ForeignAnswers[keyof ForeignAnswers] {
   switch (request.kind) {
     case 'open':
       return open(request);
     case 'change':
-      return change(request);
+      return change(request, onProgress);
     case 'pack':
       return pack();
     case 'colour':
@@ -331,7 +360,10 @@ function answer(request: ForeignRequest): ForeignAnswers[keyof ForeignAnswers] {
 self.addEventListener('message', ({ data }: MessageEvent<ForeignRequest & { readonly id: number }>) => {
   let told: ForeignAnswer;
   try {
-    told = { id: data.id, value: answer(data) };
+    const onProgress = (made: number) => {
+      self.postMessage({ id: data.id, made } satisfies ForeignAnswer);
+    };
+    told = { id: data.id, value: answer(data, onProgress) };
   } catch (error) {
     told = { id: data.id, failure: (error as Error).message };
   }

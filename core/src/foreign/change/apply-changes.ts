@@ -116,11 +116,13 @@ export function applyChanges(
   html: string,
   wishes: readonly PageWish[],
   inPlace: boolean,
+  onProgress: (made: number) => void = () => undefined,
 ): ChangedPage {
   const changed = new Map<string, string>();
   const now: PageFiles = { ...files, text: (at) => changed.get(at) ?? files.text(at) };
   const applied: AppliedChange[] = [];
-  for (const wish of wishes) {
+  for (const [count, wish] of wishes.entries()) {
+    onProgress(count);
     const page = readForeignPage(now, path, changed.get(path) ?? html);
     const made = make(page, now, wish, inPlace);
     if (!made.ok) {

@@ -1,5 +1,11 @@
-import type { ForeignState, StagedNames } from '@hamaca/core';
-import type { ForeignContent, ForeignPinMessage, TextPaint } from './protocol.ts';
+import type { ForeignState, StagedMark, StagedNames } from '@hamaca/core';
+import type {
+  ComputedStates,
+  ElementMarks,
+  ForeignContent,
+  ForeignPinMessage,
+  TextPaint,
+} from './protocol.ts';
 import { textPaint } from './text-paint.ts';
 
 /*
@@ -7,8 +13,8 @@ import { textPaint } from './text-paint.ts';
  * brought along and is handed over as blobs; nothing of it runs.
  */
 
-/** States that a page can be put in here; who is current only its markup says. */
-const MEASURED = ['rest', 'hover', 'focus', 'pressed'] as const;
+/** States that a page is put in here. */
+const MEASURED: readonly ForeignState[] = ['rest', 'hover', 'focus', 'pressed', 'current', 'open'];
 
 /** Longest wait for a stylesheet, in ms: those that are blobs come at once, or never. */
 const LONGEST = 3000;
@@ -58,12 +64,42 @@ const loaded = (link: Element) =>
     setTimeout(resolve, LONGEST);
   });
 
+/** How an element is drawn in every state. */
+interface MeasuredStates {
+  /** Px, as it is just now. */
+  readonly height: number;
+  readonly paints: readonly TextPaint[];
+  readonly computed: ComputedStates;
+}
+
+/** What the browser computes of an element or a pseudo-element of it, by longhand, where it is not what it was before. */
+function computedStyle(
+  element: Element,
+  pseudo: string | null,
+  before: Readonly<Record<string, string>> = {},
+): Record<string, string> {
+  const style = getComputedStyle(element, pseudo === null ? null : `::${pseudo}`);
+  const found: Record<string, string> = {};
+  for (const name of style) {
+    const value = style.getPropertyValue(name);
+    if (!name.startsWith('--') && value !== before[name]) found[name] = value;
+  }
+  return found;
+}
+
+function setMark(element: Element, name: string, value: string | null): void {
+  if (value === null) element.removeAttribute(name);
+  else element.setAttribute(name, value);
+  // What a visitor did to a box that can be ticked hides what its markup says.
+  if (name === 'checked' && element instanceof HTMLInputElement) element.checked = value !== null;
+}
+
 /** The page that is shown; its nodes stand in the body after `before` and ahead of whatever follows that. */
 export function createForeign(before: Element): {
   readonly isShown: () => boolean;
   readonly show: (page: ForeignContent | null) => Promise<void>;
-  /** Freezes a state; answers how high what is chosen is, in px, and how its text is painted in every state. */
-  readonly pin: (message: ForeignPinMessage) => { height: number; paints: readonly TextPaint[] } | null;
+  /** Freezes a state; answers how high what is chosen is, in px, and how it is drawn in every state. */
+  readonly pin: (message: ForeignPinMessage) => MeasuredStates | null;
   /** Which of the page's elements something is, or lies in; null where it is none of them. */
   readonly placeOf: (target: Element) => number | null;
 } {
@@ -86,41 +122,80 @@ export function createForeign(before: Element): {
       if (!elements.includes(other)) other.removeAttribute(name);
     for (const element of elements) if (!element.hasAttribute(name)) element.setAttribute(name, '');
   };
-  const freeze = (known: StagedNames, chosen: Element | null, state: ForeignState) => {
+  /** Takes the marks of a state back that the page's markup does not bear. */
+  let unmark: () => void = () => undefined;
+  const setMarks = (marks: readonly StagedMark[]) => {
+    unmark();
+    const before: (() => void)[] = [];
+    for (const { at, attributes } of marks) {
+      const element = elementAt(at);
+      if (!element) continue;
+      for (const [name, value] of Object.entries(attributes)) {
+        const was = element.getAttribute(name);
+        before.push(() => {
+          setMark(element, name, was);
+        });
+        setMark(element, name, value);
+      }
+    }
+    unmark = () => {
+      for (const takeBack of before.reverse()) takeBack();
+      unmark = () => undefined;
+    };
+  };
+  const marksFor = (state: ForeignState, marks: ElementMarks | null): readonly StagedMark[] =>
+    marks && (state === 'current' || state === 'open') ? marks[state] : [];
+  const freeze = (
+    known: StagedNames,
+    chosen: Element | null,
+    state: ForeignState,
+    marks: ElementMarks | null,
+  ) => {
+    setMarks(marksFor(state, marks));
     const around: Element[] = [];
     for (let at = chosen; at; at = at.parentElement) around.push(at);
-    mark(known.hover, state === 'hover' || state === 'pressed' ? around : []);
+    // What is open is pointed at in what it lies in.
+    const outer = state === 'open' && marks?.opensByPointing === true ? around.slice(1) : [];
+    mark(known.hover, state === 'hover' || state === 'pressed' ? around : outer);
     mark(known.active, state === 'pressed' ? around : []);
     mark(known.focus, state === 'focus' && chosen ? [chosen] : []);
-    mark(known.within, state === 'focus' ? around : []);
+    mark(known.within, state === 'focus' ? around : outer);
   };
   /** What it comes to in each state, without what is on its way to it. */
-  const paintsOf = (known: StagedNames, chosen: Element): readonly TextPaint[] => {
+  const measure = (
+    known: StagedNames,
+    chosen: Element,
+    { pseudo, marks }: ForeignPinMessage,
+  ): Omit<MeasuredStates, 'height'> => {
     const still = document.createElement('style');
     still.textContent = '*,*::before,*::after{transition:none!important;animation-duration:0s!important}';
     document.head.append(still);
-    const paints = MEASURED.map((state) => {
-      freeze(known, chosen, state);
-      return { state, ...textPaint(chosen) };
-    });
+    const paints: TextPaint[] = [];
+    const computed: Partial<Record<ForeignState, Readonly<Record<string, string>>>> = {};
+    for (const state of MEASURED) {
+      freeze(known, chosen, state, marks);
+      if (pseudo === null) paints.push({ state, ...textPaint(chosen) });
+      computed[state] = computedStyle(chosen, pseudo, computed.rest);
+    }
     still.remove();
-    return paints;
+    return { paints, computed };
   };
   const pin = (message: ForeignPinMessage) => {
     pinned = message;
     if (!names) return null;
     const chosen = elementAt(message.chosen);
-    const paints = chosen ? paintsOf(names, chosen) : [];
-    freeze(names, chosen, message.state);
+    const measured = chosen && measure(names, chosen, message);
+    freeze(names, chosen, message.state, message.marks);
     mark('data-hamaca-chosen', chosen ? [chosen] : []);
     mark(
       'data-hamaca-lit',
       message.lit.map(elementAt).filter((element) => element !== null),
     );
     if (message.reveal) chosen?.scrollIntoView({ block: 'nearest', inline: 'nearest', behavior: 'instant' });
-    return chosen && { height: chosen.getBoundingClientRect().height, paints };
+    return chosen && measured && { height: chosen.getBoundingClientRect().height, ...measured };
   };
   const clear = () => {
+    unmark = () => undefined;
     for (const node of [...nodes, ...head]) node.remove();
     for (const address of blobs) URL.revokeObjectURL(address);
     [nodes, head, blobs] = [[], [], []];

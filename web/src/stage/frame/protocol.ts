@@ -5,6 +5,7 @@ import type {
   PageMarkup,
   Sight,
   StagedNames,
+  StagedMark,
   StagedPage,
   State,
 } from '@hamaca/core';
@@ -107,6 +108,19 @@ export interface TextPaint {
   readonly weight: number;
 }
 
+/** What browsers compute of an element, by longhand: at rest, and what is otherwise in the other states. */
+export type ComputedStates = Readonly<Partial<Record<ForeignState, Readonly<Record<string, string>>>>>;
+
+/** How the states of an element are shown that a page marks in its markup. */
+export interface ElementMarks {
+  readonly current: readonly StagedMark[];
+  readonly open: readonly StagedMark[];
+  /** Whether what is open is pointed at. */
+  readonly opensByPointing: boolean;
+  /** Whether a selector can tell that it is open. */
+  readonly isOpenMarked: boolean;
+}
+
 /** A foreign page is to stand on the stage, instead of a scene; null takes it away. */
 export interface ForeignMessage {
   readonly type: 'foreign';
@@ -117,7 +131,11 @@ export interface ForeignMessage {
 export interface ForeignPinMessage {
   readonly type: 'foreign-pin';
   readonly chosen: number | null;
+  /** The pseudo-element of it that is meant; null for the element itself. */
+  readonly pseudo: string | null;
   readonly state: ForeignState;
+  /** How its states are shown that the page marks in its markup; null until that is known. */
+  readonly marks: ElementMarks | null;
   readonly lit: readonly number[];
   /** Whether what is chosen is scrolled into sight. */
   readonly reveal: boolean;
@@ -243,6 +261,7 @@ export type FromFrame =
       readonly at: number;
       readonly height: number;
       readonly paints: readonly TextPaint[];
+      readonly computed: ComputedStates;
     }
   /** What was last told stands on the screen; `at` in ms since 1970, on the clock all frames share. */
   | { readonly type: 'painted'; readonly at: number };

@@ -1,7 +1,7 @@
 import type { BroughtPage, ForeignState, Site } from '@hamaca/core';
 import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useForeignPage, type ShownForeignPage } from '../../../stage/foreign-pages.ts';
-import type { ForeignPinMessage } from '../../../stage/frame/protocol.ts';
+import type { ElementMarks, ForeignPinMessage } from '../../../stage/frame/protocol.ts';
 import { Stage, type MeasuredElement } from '../../../stage/stage.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { Button } from '../../../ui/button.tsx';
@@ -19,27 +19,33 @@ import { PageWidth } from './page-width.tsx';
 /** What is chosen on a foreign page, and what of it is lit up. */
 interface Chosen {
   readonly at: number | null;
+  /** A pseudo-element of it; null for itself. */
+  readonly pseudo: string | null;
   readonly state: ForeignState;
   readonly lit: readonly number[];
   /** Whether it was chosen elsewhere than on the stage, and has to be scrolled into sight. */
   readonly reveal: boolean;
 }
 
-const NOTHING: Chosen = { at: null, state: 'rest', lit: [], reveal: false };
+const NOTHING: Chosen = { at: null, pseudo: null, state: 'rest', lit: [], reveal: false };
 
 /** What is said of the chosen element, asked for anew with it, with the width and with every change. */
-function useLook(shown: ShownForeignPage | null, at: number | null, width: number): ElementLook | null {
+function useLook(
+  shown: ShownForeignPage | null,
+  { at, pseudo }: Pick<Chosen, 'at' | 'pseudo'>,
+  width: number,
+): ElementLook | null {
   const [look, setLook] = useState<ElementLook | null>(null);
   useEffect(() => {
     if (!shown || at === null) return;
     let isWanted = true;
-    void shown.read.worker.ask({ kind: 'look', at, width }).then((found) => {
+    void shown.read.worker.ask({ kind: 'look', at, pseudo, width }).then((found) => {
       if (isWanted) setLook(found);
     });
     return () => {
       isWanted = false;
     };
-  }, [shown, at, width]);
+  }, [shown, at, pseudo, width]);
   return look && look.at === at ? look : null;
 }
 
@@ -57,6 +63,7 @@ function PageStage({
   page,
   shown,
   chosen,
+  marks,
   onChoose,
   onMeasured,
 }: {
@@ -64,6 +71,8 @@ function PageStage({
   readonly page: BroughtPage;
   readonly shown: ShownForeignPage;
   readonly chosen: Chosen;
+  /** How the states of what is chosen are shown that the page marks; null until that is known. */
+  readonly marks: ElementMarks | null;
   readonly onChoose: (at: number) => void;
   readonly onMeasured: (measured: MeasuredElement) => void;
 }) {
@@ -78,11 +87,13 @@ function PageStage({
     (): ForeignPinMessage => ({
       type: 'foreign-pin',
       chosen: chosen.at,
+      pseudo: chosen.pseudo,
       state: chosen.state,
+      marks,
       lit: chosen.lit,
       reveal: chosen.reveal,
     }),
-    [chosen],
+    [chosen, marks],
   );
   return (
     <div
@@ -122,7 +133,7 @@ interface Props {
 
 /** A page that exists already, on the bench: on the stage, as an outline of its navigation, and as the sheet of what its rules say. */
 export function ForeignBench({ site, page, bar, seam }: Props) {
-  const { shown, failure, busy } = useForeignPage(page);
+  const { shown, failure, busy, made, stopped, stop, again } = useForeignPage(page);
   const edit = useEdit();
   const [chosen, setChosen] = useState(NOTHING);
   const [pane, setPane] = useState(SHEET);
@@ -137,7 +148,7 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
   useEffect(() => {
     setChosen(first ? { ...NOTHING, at: first.at } : NOTHING);
   }, [isRead]);
-  const look = useLook(shown, chosen.at, width);
+  const look = useLook(shown, chosen, width);
   const choose = (at: number, reveal: boolean) => {
     setChosen((before) => (before.at === at ? before : { ...NOTHING, state: before.state, at, reveal }));
     setPane((before) => (before.kind === 'stay' ? before : SHEET));
@@ -154,7 +165,18 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
   const side = (now: ShownForeignPage) => {
     switch (pane.kind) {
       case 'changes':
-        return <ForeignChanges page={page} shown={now} busy={busy} onBack={back} />;
+        return (
+          <ForeignChanges
+            page={page}
+            shown={now}
+            busy={busy}
+            made={made}
+            stopped={stopped}
+            onStop={stop}
+            onAgain={again}
+            onBack={back}
+          />
+        );
       case 'colour':
         return (
           <ForeignColours
@@ -188,18 +210,22 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
             shown={now}
             look={look}
             paints={measured?.at === chosen.at ? measured.paints : []}
+            computed={measured?.at === chosen.at ? measured.computed : {}}
             width={width}
             state={chosen.state}
             lit={chosen.lit}
             onState={(state) => {
               setChosen((before) => (before.state === state ? before : { ...before, state, lit: [] }));
             }}
+            onPseudo={(pseudo) => {
+              setChosen((before) => ({ ...before, pseudo, lit: [] }));
+            }}
             onLight={light}
             onColour={(colour) => {
               light([]);
               setPane({ kind: 'colour', colour });
             }}
-            onSet={(made) => change(made, made.set)}
+            onSet={(restyle) => change(restyle, restyle.set)}
           />
         ) : (
           <p className="p-4 text-bench text-ink-soft">
@@ -241,15 +267,16 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
           </Button>
         </span>
       </div>
-      <PageWidth />
+      <PageWidth breakpoints={shown?.read.opened.breakpoints ?? []} />
       {failure !== null && (
         <p role="alert" className="m-4 border-l-[3px] border-brick bg-brick-wash px-3 py-1">
           {failure}
         </p>
       )}
       {!shown && failure === null && (
-        <p role="status" className="m-8 text-ink-soft">
-          Reading the page…
+        <p role="status" className="m-8 flex items-center gap-4 text-ink-soft">
+          {stopped ? 'Reading the page was stopped.' : 'Reading the page…'}
+          <Button onClick={stopped ? again : stop}>{stopped ? 'Read it' : 'Stop'}</Button>
         </p>
       )}
       {shown && (
@@ -262,6 +289,7 @@ export function ForeignBench({ site, page, bar, seam }: Props) {
             page={page}
             shown={shown}
             chosen={chosen}
+            marks={look?.marks ?? null}
             onMeasured={setMeasured}
             onChoose={(at) => {
               choose(at, false);

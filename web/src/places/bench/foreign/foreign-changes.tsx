@@ -15,6 +15,8 @@ const REFUSALS: Readonly<Record<string, string>> = {
   'no colour': 'one of its colours is none',
   'not there': 'no rule of the page says this colour any more',
   'no logo': 'the header has no picture that could be its logo',
+  'no mark': 'nothing on the page marks it as open; it opens by pointing, so set its hover',
+  'no window': 'no window is as its media query says',
   'no width': 'it has no width at which it would hold',
 };
 
@@ -92,11 +94,17 @@ interface Props {
   readonly page: BroughtPage;
   readonly shown: ShownForeignPage;
   readonly busy: boolean;
+  /** How many of the changes are made, while they are. */
+  readonly made: number;
+  /** Whether making them was stopped. */
+  readonly stopped: boolean;
+  readonly onStop: () => void;
+  readonly onAgain: () => void;
   readonly onBack: () => void;
 }
 
 /** All changes of a foreign page with their proof, how they are handed back, and the files as they differ. */
-export function ForeignChanges({ page, shown, busy, onBack }: Props) {
+export function ForeignChanges({ page, shown, busy, made, stopped, onStop, onAgain, onBack }: Props) {
   const edit = useEdit();
   const { changed } = shown;
   const difference = useMemo(
@@ -128,10 +136,21 @@ export function ForeignChanges({ page, shown, busy, onBack }: Props) {
           }}
         />
         <span role="status" className="text-ink-faint">
-          {busy ? 'making the changes…' : ''}
+          {busy ? `making change ${Math.min(made + 1, page.changes.length)} of ${page.changes.length}…` : ''}
+          {stopped ? 'stopped: the newest changes are not made' : ''}
         </span>
+        {(busy || stopped) && (
+          <Button className="!h-6" onClick={stopped ? onAgain : onStop}>
+            {stopped ? 'Make them' : 'Stop'}
+          </Button>
+        )}
         <span className="ml-auto" />
-        <Button tone="strong" className="!h-6" disabled={!changed || busy} onClick={() => void download()}>
+        <Button
+          tone="strong"
+          className="!h-6"
+          disabled={!changed || busy || stopped}
+          onClick={() => void download()}
+        >
           Download the page
         </Button>
         <Button className="!h-6" onClick={onBack}>

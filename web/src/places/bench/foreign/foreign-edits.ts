@@ -14,7 +14,7 @@ const setChanges = (page: BroughtPage, changes: readonly ForeignChange[]): Edit 
 function isOfSame(a: NewChange, b: NewChange): boolean {
   const nameOf = (set: string) => set.slice(0, set.indexOf(':')).trim();
   if ('set' in a && 'set' in b)
-    return a.at === b.at && a.state === b.state && nameOf(a.set) === nameOf(b.set);
+    return a.at === b.at && a.state === b.state && a.media === b.media && nameOf(a.set) === nameOf(b.set);
   return 'sticking' in a && 'sticking' in b && a.at === b.at;
 }
 
@@ -45,7 +45,9 @@ export const chooseWay = (page: BroughtPage, id: string, kind: string, way: stri
 /** What a change is, in words. */
 export function changeInWords(change: ForeignChange): string {
   if ('set' in change)
-    return `${change.at}${change.state === 'rest' ? '' : `, ${change.state}`}: ${change.set}`;
+    return `${change.at}${change.state === 'rest' ? '' : `, ${change.state}`}: ${change.set}${
+      change.media === '' ? '' : ` · only ${change.media.split('\n').join(' and ')}`
+    }`;
   if ('from' in change) {
     const places = change.only === '' ? 'everywhere' : `in ${change.only.split('\n').length} places`;
     return `${change.from} becomes ${change.to} ${change.within === '' ? places : `in ${change.within}`}`;
@@ -58,6 +60,9 @@ export function changeInWords(change: ForeignChange): string {
   return `${change.at} ${how[change.sticking]}`;
 }
 
-/** A selector without the states that it ends in. */
-export const atRest = (selector: string): string =>
-  selector.replaceAll(/:(?:hover|focus(?:-visible|-within)?|active)\b/g, '');
+/** A selector without the states that it ends in, of the pseudo-element that is meant. */
+export function atRest(selector: string, pseudo: string | null): string {
+  const plain = selector.replaceAll(/:(?:hover|focus(?:-visible|-within)?|active)\b/g, '');
+  const isOfPseudo = /::?(?:before|after|marker|placeholder|first-line|first-letter)\b/.test(plain);
+  return pseudo === null || isOfPseudo ? plain : `${plain}::${pseudo}`;
+}

@@ -1,3 +1,5 @@
+import { FOREIGN_STATES } from '@hamaca/core';
+import type { ComputedStates } from '../../../stage/frame/protocol.ts';
 import type { ElementLook } from '../../../workers/foreign-page.ts';
 
 /** What is said of a property in one state. */
@@ -10,7 +12,28 @@ export interface ForeignRow {
   readonly longhand: string;
   /** In the order of the states; null where nothing is said. */
   readonly cells: readonly (SaidCell | null)[];
+  /** How the browser draws it in each state; null where the stage has not measured that. */
+  readonly drawn: readonly (string | null)[];
 }
+
+/** Properties that are told of everything, also where no rule says them. */
+const ALWAYS = [
+  'color',
+  'font-family',
+  'font-size',
+  'font-weight',
+  'text-decoration-line',
+  'background-color',
+  'border-width',
+  'border-radius',
+  'outline-style',
+  'padding',
+  'margin',
+  'display',
+] as const;
+
+/** Most properties that nobody says which are found by a name. */
+const MOST_FOUND = 24;
 
 /** Properties in the order they are told: what they begin with. */
 const GROUPS: readonly (readonly [title: string, names: RegExp])[] = [
@@ -75,6 +98,7 @@ const SET_ALONG: Readonly<Record<string, string>> = {
 
 /** Whether a property is set along with others alone, to what it would be anyhow. */
 const isSetAlong = ({ name, cells }: ForeignRow): boolean =>
+  cells.some((cell) => cell !== null) &&
   (Object.hasOwn(SET_ALONG, name) || name.startsWith('font-variant-')) &&
   cells.every((cell) => cell === null || cell.value.toLowerCase() === (SET_ALONG[name] ?? 'normal'));
 
@@ -84,9 +108,46 @@ const isAlike = (a: SaidCell | null, b: SaidCell | null): boolean =>
     ? a === b
     : a.value === b.value && a.file === b.file && a.line === b.line && a.column === b.column;
 
+/** What the browser computes of some longhands in each state, as one value. */
+const drawnBy = (computed: ComputedStates, longhands: readonly string[]): readonly (string | null)[] =>
+  FOREIGN_STATES.map((state) => {
+    const values = longhands.map((name) => computed[state]?.[name] ?? computed.rest?.[name] ?? null);
+    const [first = null] = values;
+    return values.every((value) => value === first) ? first : values.join(' ');
+  });
+
+/** Properties that nobody says: the main ones, or those that are called as wanted. */
+function unsaid(
+  said: readonly ForeignRow[],
+  computed: ComputedStates,
+  wanted: string,
+): readonly ForeignRow[] {
+  const known = new Set(said.flatMap(({ name, longhand }) => [name, longhand]));
+  const longhandsOf = (name: string) => TOGETHER.find(([one]) => one === name)?.[1] ?? [name];
+  const found =
+    wanted === ''
+      ? ALWAYS
+      : [...TOGETHER.map(([name]) => name), ...Object.keys(computed.rest ?? {})]
+          .filter((name) => name.includes(wanted))
+          .slice(0, MOST_FOUND);
+  return found
+    .filter((name) => !longhandsOf(name).some((longhand) => known.has(longhand)))
+    .map((name) => {
+      const longhands = longhandsOf(name);
+      return {
+        name,
+        longhand: longhands[0] ?? name,
+        cells: FOREIGN_STATES.map(() => null),
+        drawn: drawnBy(computed, longhands),
+      };
+    })
+    .filter(({ drawn }) => drawn[0] !== null);
+}
+
 /** The properties of an element by groups, with those said alike told as one. */
 export function foreignRows(
   { states }: ElementLook,
+  computed: ComputedStates,
   filter: string,
 ): readonly { readonly title: string; readonly rows: readonly ForeignRow[] }[] {
   const byState = states.map((said) => new Map(said.map((cell) => [cell.name, cell])));
@@ -101,10 +162,12 @@ export function foreignRows(
     );
     if (!isOne || cells.every((cell) => cell === null)) continue;
     for (const longhand of longhands) names.delete(longhand);
-    rows.push({ name, longhand: first, cells });
+    rows.push({ name, longhand: first, cells, drawn: drawnBy(computed, longhands) });
   }
-  for (const name of names) rows.push({ name, longhand: name, cells: cellsOf(name) });
+  for (const name of names)
+    rows.push({ name, longhand: name, cells: cellsOf(name), drawn: drawnBy(computed, [name]) });
   const wanted = filter.trim().toLowerCase();
+  rows.push(...unsaid(rows, computed, wanted));
   const isWanted = (row: ForeignRow) => (wanted === '' ? !isSetAlong(row) : isFound(row));
   const isFound = ({ name, cells }: ForeignRow) =>
     name.includes(wanted) || cells.some((cell) => cell?.value.toLowerCase().includes(wanted));

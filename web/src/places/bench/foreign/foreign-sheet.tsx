@@ -2,201 +2,15 @@ import { FOREIGN_STATES, type ForeignState, type TrailStep } from '@hamaca/core'
 import { Fragment, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useAnswer } from '../../../stage/use-answer.ts';
 import type { ShownForeignPage } from '../../../stage/foreign-pages.ts';
-import type { TextPaint } from '../../../stage/frame/protocol.ts';
+import type { ComputedStates, TextPaint } from '../../../stage/frame/protocol.ts';
 import { Choice } from '../../../ui/choice.tsx';
 import type { ElementLook } from '../../../workers/foreign-page.ts';
-import { contrastOf } from './foreign-contrast.ts';
+import { colourIn, ForeignCell } from './foreign-cell.tsx';
+import { ForeignContrastRow } from './foreign-contrast-row.tsx';
 import { atRest, type NewChange } from './foreign-edits.ts';
 import { ForeignOrigin } from './foreign-origin.tsx';
-import { foreignRows, isOwn, type ForeignRow } from './foreign-rows.ts';
-
-const COLOUR =
-  /#[0-9a-f]{3,8}\b|\b(?:rgba?|hsla?|hwb|lab|lch|oklab|oklch|color|color-mix)\((?:[^()]|\([^()]*\))*\)/i;
-
-/** The first colour that a value says; null where it says none. */
-function colourIn(value: string): string | null {
-  const colour = COLOUR.exec(value)?.[0] ?? (CSS.supports('color', value) ? value : null);
-  const isNone =
-    colour === null ||
-    /^(?:inherit|initial|unset|revert|revert-layer|currentcolor|transparent)$/i.test(colour);
-  return isNone ? null : colour;
-}
-
-/** The first colour of a value as a small square. */
-function Chip({ value }: { readonly value: string }) {
-  const colour = colourIn(value);
-  if (colour === null) return null;
-  return (
-    <span
-      aria-hidden="true"
-      className="size-3.5 shrink-0 rounded-[2px] border border-ink/25"
-      style={{ background: colour }}
-    />
-  );
-}
-
-interface CellProps {
-  readonly row: ForeignRow;
-  readonly at: number;
-  readonly focused: boolean;
-  /** What the typing begins with; null where nothing is typed. */
-  readonly typing: string | null;
-  readonly onFocus: () => void;
-  readonly onType: (start: string) => void;
-  /** Answers what is wrong with a value, or null where it was taken. */
-  readonly onSet: (value: string) => string | null;
-  readonly onDone: () => void;
-}
-
-/** The value of a cell as it is typed; one that no browser takes stays until it is mended or given up. */
-function CellField({
-  start,
-  before,
-  label,
-  onSet,
-  onDone,
-}: {
-  readonly start: string;
-  readonly before: string;
-  readonly label: string;
-  readonly onSet: (value: string) => string | null;
-  readonly onDone: () => void;
-}) {
-  const [value, setValue] = useState(start === '' ? before : start);
-  const [wrong, setWrong] = useState<string | null>(null);
-  const commit = (): boolean => {
-    const text = value.trim();
-    const failed = text === before || text === '' ? null : onSet(text);
-    setWrong(failed);
-    return failed === null;
-  };
-  return (
-    <input
-      autoFocus
-      aria-label={label}
-      aria-invalid={wrong !== null}
-      title={wrong ?? undefined}
-      value={value}
-      spellCheck={false}
-      onFocus={(event) => {
-        if (start === '') event.target.select();
-      }}
-      onChange={(event) => {
-        setValue(event.target.value);
-        setWrong(null);
-      }}
-      onKeyDown={(event) => {
-        event.stopPropagation();
-        if (event.key === 'Escape') onDone();
-        if (event.key === 'Enter' && commit()) onDone();
-      }}
-      onBlur={() => {
-        commit();
-        onDone();
-      }}
-      className={`h-[26px] w-full bg-white px-2 outline-none ${wrong === null ? '' : 'text-brick'}`}
-    />
-  );
-}
-
-function Cell({ row, at, focused, typing, onFocus, onType, onSet, onDone }: CellProps) {
-  const cell = row.cells[at] ?? null;
-  const own = isOwn(row, at);
-  const state = FOREIGN_STATES[at] ?? 'rest';
-  const place = cell ? `${cell.selector ?? 'style attribute'} · ${cell.file}:${cell.line}` : '';
-  return (
-    <td
-      role="gridcell"
-      aria-selected={focused}
-      aria-label={`${row.name}, ${state}: ${cell ? cell.value : 'nothing said'}${cell && cell.from !== null ? `, from ${cell.from}` : cell && !own ? ', as at rest' : ''}`}
-      data-cell={`${row.name} ${state}`}
-      data-own={own && cell !== null && cell.from === null}
-      tabIndex={focused ? 0 : -1}
-      title={place}
-      onClick={onFocus}
-      onDoubleClick={() => {
-        onType('');
-      }}
-      onFocus={(event) => {
-        if (event.target === event.currentTarget) onFocus();
-      }}
-      className={`h-[27px] max-w-[260px] border-r border-b border-linen ${typing === null ? 'px-2' : 'p-0'} ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-twine group-focus-within/sheet:outline-ochre' : 'hover:bg-cotton'}`}
-    >
-      {typing !== null && (
-        <CellField
-          start={typing}
-          before={cell?.value ?? ''}
-          label={`${row.name}, ${state}`}
-          onSet={onSet}
-          onDone={onDone}
-        />
-      )}
-      {typing === null && cell && (
-        <span
-          className={`flex items-center gap-1.5 whitespace-nowrap ${own && cell.from === null ? 'font-medium text-ink' : 'text-ink-faint'}`}
-        >
-          <Chip value={cell.value} />
-          <span className="truncate">{cell.value}</span>
-          {(!own || cell.from !== null) && (
-            <span aria-hidden="true" className="text-twine">
-              ·
-            </span>
-          )}
-          {!cell.certain && (
-            <span title="not certain" className="text-brick">
-              ?
-            </span>
-          )}
-        </span>
-      )}
-    </td>
-  );
-}
-
-/** The contrast of the text with what is really behind it, in each state that can be frozen. */
-function ContrastRow({ paints }: { readonly paints: readonly TextPaint[] }) {
-  return (
-    <tr>
-      <th
-        scope="row"
-        title="Contrast with what is really behind, by WCAG 2.2"
-        className="sticky left-0 z-10 border-r border-b border-twine bg-linen px-2 text-left font-normal"
-      >
-        contrast
-      </th>
-      {FOREIGN_STATES.map((state) => {
-        const report = contrastOf(paints.find((paint) => paint.state === state));
-        const tone =
-          !report || !report.certain
-            ? 'text-ink-soft'
-            : report.passes
-              ? 'text-reed'
-              : 'bg-brick-wash font-semibold text-brick';
-        return (
-          <td
-            key={state}
-            role="gridcell"
-            data-contrast={state}
-            title={
-              report && !report.certain
-                ? 'A picture lies behind whose colours are not known; this is the ratio without it'
-                : undefined
-            }
-            className={`h-[27px] border-r border-b border-linen px-2 whitespace-nowrap ${tone}`}
-          >
-            {report && (
-              <>
-                <span aria-hidden="true">{report.certain ? (report.passes ? '✓' : '✗') : '?'}</span>{' '}
-                {report.ratio}
-                <span className="text-small text-ink-faint"> of {report.required}</span>
-              </>
-            )}
-          </td>
-        );
-      })}
-    </tr>
-  );
-}
+import { ForeignDrawn } from './foreign-drawn.tsx';
+import { foreignRows, type ForeignRow } from './foreign-rows.ts';
 
 /** A change of one value, of all that its rule styles or of one element alone. */
 type Restyle = Extract<NewChange, { readonly set: string }>;
@@ -213,11 +27,15 @@ interface Props {
   readonly look: ElementLook;
   /** How its text is painted, by state, as the stage measured it. */
   readonly paints: readonly TextPaint[];
+  /** What the browser computes of it, as the stage measured it. */
+  readonly computed: ComputedStates;
   /** Of the page's window, in px. */
   readonly width: number;
   readonly state: ForeignState;
   readonly lit: readonly number[];
   readonly onState: (state: ForeignState) => void;
+  /** Another of its pseudo-elements, or null for itself. */
+  readonly onPseudo: (pseudo: string | null) => void;
   readonly onLight: (elements: readonly number[]) => void;
   readonly onColour: (colour: string) => void;
   /** Answers whether the change was taken. */
@@ -229,10 +47,12 @@ export function ForeignSheet({
   shown,
   look,
   paints,
+  computed,
   width,
   state,
   lit,
   onState,
+  onPseudo,
   onLight,
   onColour,
   onSet,
@@ -242,7 +62,7 @@ export function ForeignSheet({
   const [extent, setExtent] = useState('rule');
   const [typing, setTyping] = useState<string | null>(null);
   const table = useRef<HTMLTableElement>(null);
-  const groups = useMemo(() => foreignRows(look, filter), [look, filter]);
+  const groups = useMemo(() => foreignRows(look, computed, filter), [look, computed, filter]);
   const rows = groups.flatMap((group) => group.rows);
   const row = rows.find(({ name }) => name === wanted) ?? rows[0];
   const column = FOREIGN_STATES.indexOf(state);
@@ -258,7 +78,9 @@ export function ForeignSheet({
   const longhand = row?.longhand;
   const trail = useAnswer(
     shown,
-    longhand === undefined ? null : { kind: 'trail', at: look.at, width, state, longhand },
+    longhand === undefined
+      ? null
+      : { kind: 'trail', at: look.at, pseudo: look.pseudo, width, state, longhand },
     [look, width, state, longhand],
   );
   const go = (to: ForeignRow | undefined, toState: ForeignState | undefined) => {
@@ -269,21 +91,29 @@ export function ForeignSheet({
       ?.querySelector<HTMLElement>(`[data-cell="${CSS.escape(`${to.name} ${toState}`)}"]`)
       ?.focus();
   };
-  /** The selector that a change of a cell is for: of its rule, or where none says it that of the value at rest. */
-  const meant = (entry: ForeignRow, at: number): string => {
+  /** What a change of a cell is for: its rule with what that holds within, or where none says it that of the value at rest. */
+  const meant = (entry: ForeignRow, at: number): Pick<Restyle, 'at' | 'media'> => {
     // What is inherited is said of others; it is said here of this one.
     const said = [entry.cells[at], entry.cells[0]].find((one) => one?.from === null);
     const selector = said?.selector ?? null;
-    return extent === 'alone' || selector === null ? look.selector : atRest(selector);
+    const media = (said?.conditions ?? []).filter((text) => text.startsWith('@media '));
+    return {
+      at: extent === 'alone' || selector === null ? look.selector : atRest(selector, look.pseudo),
+      media: media.map((text) => text.slice('@media '.length)).join('\n'),
+    };
   };
   const set = (entry: ForeignRow, at: number, value: string): string | null => {
     if (!CSS.supports(entry.name, value)) return `No browser takes ${value} for ${entry.name}.`;
-    const name = FOREIGN_STATES[at];
-    if (name !== 'rest' && name !== 'hover' && name !== 'focus')
-      return 'Values are set at rest, pointed at and in focus; this state shows what they come to.';
-    return onSet({ at: meant(entry, at), state: name, set: `${entry.name}: ${value}` })
+    const name = FOREIGN_STATES[at] ?? 'rest';
+    if (name === 'open' && !look.marks.isOpenMarked)
+      return 'Nothing on the page marks this as open: it opens by pointing. Set its hover instead.';
+    return onSet({ ...meant(entry, at), state: name, set: `${entry.name}: ${value}` })
       ? null
       : 'It could not be kept.';
+  };
+  const mend = (at: ForeignState, colour: string) => {
+    const entry = rows.find(({ name }) => name === 'color');
+    if (entry) set(entry, FOREIGN_STATES.indexOf(at), colour);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (typing !== null || !row || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -308,8 +138,21 @@ export function ForeignSheet({
             className="min-w-0 truncate text-ink-faint"
             title="Attributes by which browsers draw it, beneath every rule"
           >
-            {look.attributes.join(' ')}
+            {look.attributes.map(({ text }) => text).join(' ')}
           </span>
+        )}
+        {look.pseudos.length > 0 && (
+          <Choice
+            label="Which box of it"
+            value={look.pseudo ?? ''}
+            options={[
+              { value: '', label: 'the element itself' },
+              ...look.pseudos.map((pseudo) => ({ value: pseudo, label: `::${pseudo}` })),
+            ]}
+            onChange={(pseudo) => {
+              onPseudo(pseudo === '' ? null : pseudo);
+            }}
+          />
         )}
         <input
           aria-label="Find a property"
@@ -357,7 +200,9 @@ export function ForeignSheet({
                     {group.title}
                   </th>
                 </tr>
-                {group.title === 'text' && paints.length > 0 && <ContrastRow paints={paints} />}
+                {group.title === 'text' && paints.length > 0 && (
+                  <ForeignContrastRow paints={paints} onMend={mend} />
+                )}
                 {group.rows.map((entry) => (
                   <tr key={entry.name}>
                     <th
@@ -367,7 +212,7 @@ export function ForeignSheet({
                       {entry.name}
                     </th>
                     {FOREIGN_STATES.map((name, at) => (
-                      <Cell
+                      <ForeignCell
                         key={name}
                         row={entry}
                         at={at}
@@ -395,10 +240,18 @@ export function ForeignSheet({
           <p className="p-4 text-bench text-ink-soft">
             {filter === ''
               ? 'No rule of the page says anything of this element; it looks as the browser draws it.'
-              : 'Nothing that is said of this element is called that.'}
+              : 'No property is called that, and no value says it.'}
           </p>
         )}
       </div>
+      {row && !cell && (
+        <ForeignDrawn
+          row={row}
+          state={state}
+          value={row.drawn[column] ?? null}
+          attributes={look.attributes}
+        />
+      )}
       {row && cell && (
         <ForeignOrigin
           name={row.name}
