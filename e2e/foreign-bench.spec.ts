@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { strToU8, unzipSync, zipSync } from 'fflate';
 import type { Page } from '@playwright/test';
 import { copyDemo, expect, saved, stageFrame, test } from './support/app.ts';
+import { bringAlong, cell, sheet } from './support/foreign.ts';
 
 /** A page that is none of the demo's, with its stylesheet. */
 const PAGE = `<!doctype html><html lang="en"><head><title>Old boats</title>
@@ -20,34 +21,13 @@ a { color: var(--blue) }
 @media (max-width: 600px) { .menu a { padding: 16px } }
 `;
 
-/** Brings the page along from its files, in a copy of the demo. */
-async function bringAlong(
-  page: Page,
-  markup = PAGE.replace('css/site.css', 'none.css'),
-  css = CSS,
-): Promise<string> {
-  const id = await copyDemo(page);
-  await page.goto(`/sites/${id}/bench`);
-  await page.getByRole('button', { name: 'Add a piece' }).click();
-  await page.getByRole('menuitem', { name: 'A page that exists already…' }).click();
-  const dialog = page.getByRole('dialog', { name: 'Bring a page along that exists already' });
-  await dialog.getByLabel('Markup of the page').fill(markup);
-  await dialog.getByLabel('Stylesheet of the page').fill(css);
-  await dialog.getByRole('button', { name: 'Read what is pasted' }).click();
-  await expect(dialog.getByRole('region', { name: 'What was read' })).toBeVisible();
-  await dialog.getByRole('button', { name: 'Bring it along' }).click();
-  await expect(page).toHaveURL(/bench\/page/);
-  await saved(page);
-  return id;
-}
-
-const sheet = (page: Page) => page.getByRole('grid');
-const cell = (page: Page, name: string) => sheet(page).locator(`[data-cell="${name}"]`);
+const bringPage = async (page: Page): Promise<string> =>
+  bringAlong(page, PAGE.replace('css/site.css', 'none.css'), CSS);
 
 test('a page that exists is brought along, its elements are chosen, and each value says where it comes from', async ({
   page,
 }) => {
-  await bringAlong(page);
+  await bringPage(page);
   const stage = await stageFrame(page);
   await stage.getByRole('link', { name: 'Hire' }).click();
   // Where the stage is a process of its own, it is not told when a pointer that jumps has left it.
@@ -127,7 +107,7 @@ test('nothing of a page that was brought along runs, leads elsewhere or asks for
 });
 
 test('an own header stands on a page that exists, among its own stylesheets', async ({ page }) => {
-  const id = await bringAlong(page);
+  const id = await bringPage(page);
   await page.getByRole('navigation', { name: 'Pieces' }).getByRole('button', { name: 'Header' }).click();
   await page.getByRole('combobox', { name: 'Scene' }).click();
   await page.getByRole('option', { name: 'on the page: Old boats' }).click();
@@ -264,7 +244,7 @@ test('a dropdown is recoloured everywhere in under 20 interactions, proven, and 
 test('a value is typed into a cell, for all its rule styles or one alone, and taken back', async ({
   page,
 }) => {
-  await bringAlong(page);
+  await bringPage(page);
   const stage = await stageFrame(page);
   const colourOf = (name: string) =>
     stage.getByRole('link', { name }).evaluate((link) => getComputedStyle(link).color);

@@ -7,6 +7,7 @@ import type { RowDataPacket } from 'mysql2/promise';
 import { foldChanges } from '../store/changes.ts';
 import { openDatabase } from '../store/database.ts';
 import { insertSite, selectDeletedSites, setSiteDeleted } from '../store/sites.ts';
+import { insertPageFile, selectPageFile } from '../store/page-files.ts';
 import { removeOld } from './fold.ts';
 import { rememberSites } from './known-sites.ts';
 
@@ -220,6 +221,40 @@ describe('the bin', () => {
     expect((await removeOld(database, day('2026-02-10'))).removed).toBe(1);
     expect(await setSiteDeleted(database, id, null)).toBe(false);
     expect((await one.ask('/api/sites/deleted')).body).toEqual({ sites: [] });
+  });
+});
+
+describe('files of foreign pages', () => {
+  const day = (date: string) => new Date(`${date}T12:00:00Z`);
+  test('go 30 days after they came where neither a site nor anything that can be undone names them', async () => {
+    const { database } = world;
+    const keep = async (text: string) =>
+      insertPageFile(database, new TextEncoder().encode(text), day('2026-03-01'));
+    const [named, undone, unused, again] = [
+      await keep('named'),
+      await keep('undone'),
+      await keep('unused'),
+      await keep('again'),
+    ];
+    const site = { foreignPages: [{ files: [{ path: 'index.html', file: named }] }] };
+    const id = 'site-with-page';
+    await insertSite(database, { id, name: 'Page', document: JSON.stringify(site) }, day('2026-03-01'));
+    await database.execute(
+      `INSERT INTO site_change (site_id, revision, change_id, client_id, kind, label, patch, inverse, created_at)
+       VALUES (?, 2, 'c', 'c', 'edit', 'Remove', '[]', ?, ?)`,
+      [
+        id,
+        JSON.stringify([{ op: 'add', path: '/foreignPages/1', value: { file: undone } }]),
+        day('2026-03-30'),
+      ],
+    );
+    await insertPageFile(database, new TextEncoder().encode('again'), day('2026-03-20'));
+    expect((await removeOld(database, day('2026-03-30'))).files).toBe(0);
+    expect((await removeOld(database, day('2026-04-05'))).files).toBe(1);
+    const kept = await Promise.all(
+      [named, undone, unused, again].map((name) => selectPageFile(database, name)),
+    );
+    expect(kept.map((bytes) => bytes !== null)).toEqual([true, true, false, true]);
   });
 });
 

@@ -2,6 +2,7 @@ import type { Element } from 'domhandler';
 import { memoise } from '../../base/memo.ts';
 import type { ForeignPage } from '../page.ts';
 import { fullSelector, splitSelectors } from '../rule-text.ts';
+import { MARK_WORDS as WORDS, type MarkedState } from '../selectors/marks.ts';
 import type { Marks } from '../selectors/pseudos.ts';
 import { isElement, lineage, parentOf } from '../tree.ts';
 
@@ -9,15 +10,6 @@ import { isElement, lineage, parentOf } from '../tree.ts';
  * States that no pseudo-class tells: a page marks them in its markup, by a class or an attribute. What a page uses is read off its
  * elements and its rules.
  */
-
-/** States that a page marks in its markup. */
-export type MarkedState = 'current' | 'open';
-
-/** Words by which pages mark a state, alone or within a class (`is-active`, `current-menu-item`, `is-open`). */
-const WORDS: Readonly<Record<MarkedState, RegExp>> = {
-  current: /(?:^|[-_])(?:active|current|selected|here)(?:$|[-_])/i,
-  open: /(?:^|[-_])(?:open|opened|show|shown|showing|expand|expanded|visible|unfolded|dropped)(?:$|[-_])/i,
-};
 
 /** Attributes by which pages mark a state, as selectors name them. */
 const ATTRIBUTES: Readonly<Record<MarkedState, RegExp>> = {

@@ -1,6 +1,6 @@
 import type { Element } from 'domhandler';
 import { memoise } from '../../base/memo.ts';
-import { Cascade, type Value } from '../cascade/cascade.ts';
+import { Cascade, type Candidate, type Value } from '../cascade/cascade.ts';
 import { marksEverywhere, marksState } from '../cascade/marked-states.ts';
 import { FOREIGN_STATES, type ForeignState } from '../cascade/situation.ts';
 import type { Viewport } from '../conditions/media.ts';
@@ -146,6 +146,8 @@ const comparable = (value: Value | null): string | null =>
 export interface ProofExtent {
   /** The elements that are looked at; null for all. */
   readonly only?: ReadonlySet<Element> | null;
+  /** Whether an element is one that something is asked of: then it is looked at also where no rule says another thing. */
+  readonly isMeant?: (element: Element) => boolean;
   /** Windows besides those that are always looked at, px. */
   readonly widths?: readonly number[];
 }
@@ -189,6 +191,19 @@ class LookProof {
     selectorOf: (element: Element) => string,
   ) {
     [this.was, this.is, this.isAsked, this.into, this.selectorOf] = [was, is, isAsked, into, selectorOf];
+  }
+
+  /** Whether rules say the same of an element as before, and nothing that it has from others is another. */
+  isSame(element: Element, now: Element, pseudo: string | null): boolean {
+    const around = pseudo === null ? parentOf(element) : element;
+    if (around && this.passedOn.has(around)) return false;
+    const then = this.was.cascade.candidates(element, pseudo);
+    const later = this.is.cascade.candidates(now, pseudo);
+    if (then.length !== later.length) return false;
+    return then.every((candidate, at) => {
+      const other = later[at];
+      return other !== undefined && saysTheSame(candidate, other);
+    });
   }
 
   /** Compares an element, or a pseudo-element of it. Those around it come before it. */
@@ -279,6 +294,20 @@ class LookProof {
   }
 }
 
+/** Whether two declarations say the same in the same way; what names custom properties may come to something else. */
+function saysTheSame(a: Candidate, b: Candidate): boolean {
+  const { property, value, important, place } = a.declaration;
+  const other = b.declaration;
+  return (
+    a.certain === b.certain &&
+    property === other.property &&
+    value === other.value &&
+    important === other.important &&
+    place.file === other.place.file &&
+    !value.includes('var(')
+  );
+}
+
 const NOTHING_PASSED: ReadonlyMap<string, PassedOn> = new Map();
 const CURRENT_COLOUR = /\bcurrentcolor\b/gi;
 
@@ -290,7 +319,7 @@ export function prove(
   before: ForeignPage,
   after: ForeignPage,
   isAsked: IsAsked,
-  { only = null, widths = [] }: ProofExtent = {},
+  { only = null, isMeant = () => true, widths = [] }: ProofExtent = {},
 ): Proof {
   const proof: Proof & LookProof['into'] = { changed: [], sideEffects: [], spots: [] };
   const selectorOf = createElementSelectors(before.elements);
@@ -302,7 +331,9 @@ export function prove(
       const now = elementsNow[index];
       // What stands in the head is not drawn, and has one link more for a sibling.
       if (!now || isOfHead(element) || only?.has(element) === false) return;
-      for (const pseudo of pseudos) look.compare(element, now, pseudo);
+      const isLookedAt = isMeant(element);
+      for (const pseudo of pseudos)
+        if (isLookedAt || !look.isSame(element, now, pseudo)) look.compare(element, now, pseudo);
     });
   }
   return proof;

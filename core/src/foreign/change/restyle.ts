@@ -1,7 +1,8 @@
 import type { Element } from 'domhandler';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { Cascade, type Candidate } from '../cascade/cascade.ts';
-import { markSelector, type MarkedState } from '../cascade/marked-states.ts';
+import { markSelector } from '../cascade/marked-states.ts';
+import type { MarkedState } from '../selectors/marks.ts';
 import { situationOf, type ForeignState } from '../cascade/situation.ts';
 import { judgeMedia, type Viewport } from '../conditions/media.ts';
 import { every, type Truth } from '../conditions/truth.ts';
@@ -306,9 +307,10 @@ function firstThatProves(
   widths: readonly number[],
 ): Proved | null {
   const failed: { readonly attempt: Attempt; readonly wrong: number }[] = [];
+  const isMeant = (element: Element) => targets.has(element);
   const proveWhole = (attempt: Attempt): Proved => ({
     attempt,
-    proof: prove(page, rereadPage(page, files, attempt.files), isAsked, { widths }),
+    proof: prove(page, rereadPage(page, files, attempt.files), isAsked, { isMeant, widths }),
   });
   let best: Proved | null = null;
   const isBetter = ({ proof }: Proved) =>
@@ -321,7 +323,7 @@ function firstThatProves(
       failed.push({ attempt, wrong: onTargets.sideEffects.length });
       continue;
     }
-    const whole: Proved = { attempt, proof: prove(page, made, isAsked, { widths }) };
+    const whole: Proved = { attempt, proof: prove(page, made, isAsked, { isMeant, widths }) };
     if (isBetter(whole)) best = whole;
     if (whole.proof.sideEffects.length === 0) return whole;
   }

@@ -5,6 +5,7 @@ import * as domUtils from 'domutils';
 import type { Condition, StyleRule } from '../sheet/rules.ts';
 import { PARENT, SCOPE } from './own-pseudos.ts';
 import { lineage, parentOf } from '../tree.ts';
+import { isMark, MARKED_PSEUDOS } from './marks.ts';
 import { AT_REST, attributesOf, liveTests, OF_PAGE, type Live } from './pseudos.ts';
 import { readSelector, type Branch, type Relation } from './read-selector.ts';
 import { compareSpecificity, type Specificity } from './specificity.ts';
@@ -22,11 +23,48 @@ type Test = (element: Element) => boolean;
 interface Entry {
   readonly rule: StyleRule;
   readonly branch: Branch;
+  /** Keys that must be found around the element. */
+  readonly around: readonly string[];
 }
 
 type Scope = Extract<Condition, { readonly kind: 'scope' }>;
 
 const NONE: Specificity = [0, 0, 0];
+const NO_KEYS: ReadonlySet<string> = new Set();
+
+/** Selectors by the name, id or class that what they find must have. */
+class EntryIndex {
+  private readonly byKey = new Map<string, Entry[]>();
+  private readonly anywhere: Entry[] = [];
+
+  add(key: string | null, entry: Entry): void {
+    const list = key === null ? this.anywhere : (this.byKey.get(key) ?? []);
+    if (key !== null && list.length === 0) this.byKey.set(key, list);
+    list.push(entry);
+  }
+
+  /** What could find an element that has some keys and lies in something that has others. */
+  candidates(keys: ReadonlySet<string>, inside: ReadonlySet<string>): Entry[] {
+    const found: Entry[] = [];
+    const take = (list: readonly Entry[]) => {
+      for (const entry of list) if (entry.around.every((key) => inside.has(key))) found.push(entry);
+    };
+    for (const key of keys) take(this.byKey.get(key) ?? []);
+    take(this.anywhere);
+    return found;
+  }
+}
+
+/** Of several ways in which rules meet an element the most specific of each rule, in the order of the rules. */
+function bestOfRules(matches: readonly Match[]): readonly Match[] {
+  const found = new Map<StyleRule, Match>();
+  for (const match of matches) {
+    const before = found.get(match.rule);
+    if (!before || compareSpecificity(before.specificity, match.specificity) < 0)
+      found.set(match.rule, match);
+  }
+  return [...found.values()].sort((a, b) => a.rule.order - b.rule.order);
+}
 
 /** Finds the rules of a page that meet an element, in a state of the page. Selectors are compiled once they are asked for. */
 export class Matcher {
@@ -35,8 +73,11 @@ export class Matcher {
   private readonly branches = new Map<StyleRule, readonly Branch[]>();
   private readonly tests = new Map<Branch, Test>();
   private readonly scopes = new Map<Scope, { readonly from: Test; readonly to: Test | null }>();
-  private readonly byKey = new Map<string, Entry[]>();
-  private readonly anywhere: Entry[] = [];
+  /** What finds the same in every state of the page, and what does not. */
+  private readonly steady = new EntryIndex();
+  private readonly changing = new EntryIndex();
+  private readonly inside = new Map<Element, ReadonlySet<string>>();
+  private readonly steadyMatches = new Map<Element, ReadonlyMap<string | null, readonly Match[]>>();
   private readonly pseudos: Record<string, (element: Element, argument?: string | null) => boolean>;
   /** Whose `&` is asked for just now. */
   private asked: StyleRule | null = null;
@@ -65,9 +106,8 @@ export class Matcher {
     for (const rule of rules) {
       for (const branch of this.branchesOf(rule)) {
         const key = branch.key === null ? null : this.fold(branch.key);
-        const list = key === null ? this.anywhere : (this.byKey.get(key) ?? []);
-        if (key !== null && list.length === 0) this.byKey.set(key, list);
-        list.push({ rule, branch });
+        const index = this.isSteady(rule, branch) ? this.steady : this.changing;
+        index.add(key, { rule, branch, around: branch.around.map((one) => this.fold(one)) });
       }
     }
   }
@@ -78,17 +118,54 @@ export class Matcher {
   }
 
   /** The rules that meet an element or one of its pseudo-elements, in their order; conditions but scopes are not asked. */
-  matches(element: Element, pseudo: string | null): Match[] {
-    const found = new Map<StyleRule, Match>();
-    for (const { rule, branch } of this.candidates(element)) {
+  matches(element: Element, pseudo: string | null): readonly Match[] {
+    const always = this.steadyOf(element).get(pseudo) ?? [];
+    const keys = this.keysOf(attributesOf(element, this.live.marks), element);
+    const now: Match[] = [];
+    const inside = this.keysAround(element);
+    for (const { rule, branch } of this.changing.candidates(keys, inside)) {
       if (branch.pseudo !== pseudo) continue;
       const proximity = this.meets(element, rule, branch);
-      if (proximity === null) continue;
-      const before = found.get(rule);
-      if (before && compareSpecificity(before.specificity, branch.specificity) >= 0) continue;
-      found.set(rule, { rule, specificity: branch.specificity, proximity });
+      if (proximity !== null) now.push({ rule, specificity: branch.specificity, proximity });
     }
-    return [...found.values()].sort((a, b) => a.rule.order - b.rule.order);
+    return now.length === 0 ? always : bestOfRules([...always, ...now]);
+  }
+
+  /** What meets an element and its pseudo-elements in every state, looked for once. */
+  private steadyOf(element: Element): ReadonlyMap<string | null, readonly Match[]> {
+    const known = this.steadyMatches.get(element);
+    if (known) return known;
+    const before = this.live;
+    this.live = AT_REST;
+    const found = new Map<string | null, Match[]>();
+    const keys = this.keysOf(element.attribs, element);
+    for (const { rule, branch } of this.steady.candidates(keys, this.keysAround(element))) {
+      const proximity = this.meets(element, rule, branch);
+      if (proximity === null) continue;
+      const list = found.get(branch.pseudo) ?? [];
+      if (list.length === 0) found.set(branch.pseudo, list);
+      list.push({ rule, specificity: branch.specificity, proximity });
+    }
+    this.live = before;
+    const made = new Map([...found].map(([pseudo, list]) => [pseudo, bestOfRules(list)] as const));
+    this.steadyMatches.set(element, made);
+    return made;
+  }
+
+  /** Whether a selector finds the same in every state: it asks for none, and for no mark of one. */
+  private isSteady(rule: StyleRule, { tokens }: Branch): boolean {
+    if (this.scopeOf(rule)) return false;
+    const isSteadyToken = (token: Selector): boolean => {
+      if (token.type === SelectorType.Attribute) return !isMark(token);
+      if (token.type !== SelectorType.Pseudo) return true;
+      if (token.name === PARENT) {
+        const { parent } = rule;
+        return parent !== null && this.branchesOf(parent).every((branch) => this.isSteady(parent, branch));
+      }
+      if (Array.isArray(token.data)) return token.data.every((selector) => selector.every(isSteadyToken));
+      return OF_PAGE.has(token.name) && !MARKED_PSEUDOS.has(token.name);
+    };
+    return tokens.every(isSteadyToken);
   }
 
   /** Whether a rule could meet one of these elements, in some state. */
@@ -124,13 +201,31 @@ export class Matcher {
     return this.isQuirky && /^[.#]/.test(key) ? key.toLowerCase() : key;
   }
 
-  private *candidates(element: Element): Generator<Entry> {
-    const { id, class: classes } = attributesOf(element, this.live.marks);
-    const keys = [element.name.toLowerCase()];
-    if (id !== undefined) keys.push(`#${id}`);
-    for (const name of (classes ?? '').split(/\s+/)) if (name !== '') keys.push(`.${name}`);
-    for (const key of new Set(keys)) yield* this.byKey.get(this.fold(key)) ?? [];
-    yield* this.anywhere;
+  /** By what rules can look for an element: its name, its id, its classes. */
+  private keysOf({ id, class: classes }: Readonly<Record<string, string>>, element: Element): Set<string> {
+    const keys = new Set([element.name.toLowerCase()]);
+    if (id !== undefined) keys.add(this.fold(`#${id}`));
+    for (const name of (classes ?? '').split(/\s+/)) if (name !== '') keys.add(this.fold(`.${name}`));
+    return keys;
+  }
+
+  /** The keys of all that an element lies in; those beside it have the same. */
+  private keysAround(element: Element): ReadonlySet<string> {
+    const unknown: Element[] = [];
+    let keys: ReadonlySet<string> | undefined;
+    for (let at = parentOf(element); at && !keys; at = parentOf(at)) {
+      keys = this.inside.get(at);
+      if (!keys) unknown.push(at);
+    }
+    let around = keys ?? NO_KEYS;
+    // Without recursion, as pages may be nested deeper than a call stack.
+    for (const at of unknown.reverse()) {
+      const own = this.keysOf(at.attribs, at);
+      const outer = around;
+      if (![...own].every((key) => outer.has(key))) around = new Set([...outer, ...own]);
+      this.inside.set(at, around);
+    }
+    return around;
   }
 
   private scopeOf(rule: StyleRule): Scope | null {

@@ -7,6 +7,7 @@ import {
   type PseudoSelector,
   type Selector,
 } from 'css-what';
+import { isMark } from './marks.ts';
 import { PARENT, SCOPE } from './own-pseudos.ts';
 import { isId, specificityOf, type Specificity } from './specificity.ts';
 import { LIVE_NAMES, NEVER, OF_PAGE, OF_SELECTORS, PSEUDO_ELEMENTS, RENAMED } from './pseudos.ts';
@@ -19,6 +20,8 @@ export interface Branch {
   readonly pseudo: string | null;
   /** What the element itself must have, to find it quickly: `#id`, `.class` or a tag's name. */
   readonly key: string | null;
+  /** What must be found around the element, by the same sort of keys; not all of it, and nothing that marks a state. */
+  readonly around: readonly string[];
 }
 
 /** What a selector stands in. */
@@ -115,10 +118,10 @@ function readTokens(tokens: readonly Selector[], mayBeRelative: boolean): Select
 
 const isPseudoElement = (name: string) => PSEUDO_ELEMENTS.has(name) || name.startsWith('-webkit-');
 
-function keyOf(tokens: readonly Selector[]): string | null {
-  const start = tokens.findLastIndex(isTraversal) + 1;
+/** What an element must have that one compound selector finds. */
+function keyOf(compound: readonly Selector[]): string | null {
   let key: string | null = null;
-  for (const token of tokens.slice(start)) {
+  for (const token of compound) {
     if (token.type === SelectorType.Attribute && isId(token)) return `#${token.value}`;
     if (
       token.type === SelectorType.Attribute &&
@@ -130,6 +133,24 @@ function keyOf(tokens: readonly Selector[]): string | null {
   }
   return key;
 }
+
+/** The keys of what a selector looks for around the element that it finds, as far as only parents lead there. */
+function keysAround(tokens: readonly Selector[]): readonly string[] {
+  const keys: string[] = [];
+  let end = tokens.findLastIndex(isTraversal);
+  while (end >= 0) {
+    const type = tokens[end]?.type;
+    if (type !== SelectorType.Descendant && type !== SelectorType.Child) break;
+    const start = tokens.slice(0, end).findLastIndex(isTraversal);
+    const compound = tokens.slice(start + 1, end).filter((token) => !isMarkToken(token));
+    const key = keyOf(compound);
+    if (key !== null) keys.push(key);
+    end = start;
+  }
+  return keys;
+}
+
+const isMarkToken = (token: Selector) => token.type === SelectorType.Attribute && isMark(token);
 
 /** One selector with its pseudo-element told apart; null where a browser would not take it. */
 function readBranch(all: readonly Selector[], relation: Relation): Branch | null {
@@ -162,7 +183,8 @@ function readBranch(all: readonly Selector[], relation: Relation): Branch | null
     tokens: [...root, ...read, ...(hasState ? [pseudo(NEVER[0] as string)] : [])],
     specificity: [ids, classes, types + (element ? 1 : 0)],
     pseudo: element ? element.name : null,
-    key: keyOf(read),
+    key: keyOf(read.slice(read.findLastIndex(isTraversal) + 1)),
+    around: keysAround(read),
   };
 }
 

@@ -1,5 +1,6 @@
 import { memoise } from '../../base/memo.ts';
-import { marksOf, type MarkedState } from '../cascade/marked-states.ts';
+import { marksOf } from '../cascade/marked-states.ts';
+import type { MarkedState } from '../selectors/marks.ts';
 import { ownElements } from '../change/edited-page.ts';
 import type { ForeignPage } from '../page.ts';
 

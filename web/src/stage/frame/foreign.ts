@@ -16,6 +16,14 @@ import { textPaint } from './text-paint.ts';
 /** States that a page is put in here. */
 const MEASURED: readonly ForeignState[] = ['rest', 'hover', 'focus', 'pressed', 'current', 'open'];
 
+/** What the stage itself marks. */
+const CHOSEN = 'data-hamaca-chosen';
+const LIT = 'data-hamaca-lit';
+
+/** The ring that browsers draw around what is in focus, beneath everything that a page says. */
+const BROWSER_RING = (focus: string) =>
+  `@layer hamaca-browser{:where([${focus}]){outline:auto 1px -webkit-focus-ring-color}}`;
+
 /** Longest wait for a stylesheet, in ms: those that are blobs come at once, or never. */
 const LONGEST = 3000;
 
@@ -167,6 +175,9 @@ export function createForeign(before: Element): {
     chosen: Element,
     { pseudo, marks }: ForeignPinMessage,
   ): Omit<MeasuredStates, 'height'> => {
+    // What the stage draws around what is chosen is not the page's.
+    mark(CHOSEN, []);
+    mark(LIT, []);
     const still = document.createElement('style');
     still.textContent = '*,*::before,*::after{transition:none!important;animation-duration:0s!important}';
     document.head.append(still);
@@ -186,9 +197,10 @@ export function createForeign(before: Element): {
     const chosen = elementAt(message.chosen);
     const measured = chosen && measure(names, chosen, message);
     freeze(names, chosen, message.state, message.marks);
-    mark('data-hamaca-chosen', chosen ? [chosen] : []);
+    // In focus its own ring is what is looked at.
+    mark(CHOSEN, chosen && message.state !== 'focus' ? [chosen] : []);
     mark(
-      'data-hamaca-lit',
+      LIT,
       message.lit.map(elementAt).filter((element) => element !== null),
     );
     if (message.reveal) chosen?.scrollIntoView({ block: 'nearest', inline: 'nearest', behavior: 'instant' });
@@ -223,8 +235,11 @@ export function createForeign(before: Element): {
       const waited = links.map(loaded);
       head = [...styles.childNodes];
       nodes = [...content.childNodes];
+      const ring = document.createElement('style');
+      ring.textContent = BROWSER_RING(names.focus);
+      head = [ring, ...head];
       // The output comes after the page's own.
-      document.head.prepend(styles);
+      document.head.prepend(ring, styles);
       before.after(content);
       if (pinned) pin(pinned);
       await Promise.all(waited);

@@ -108,10 +108,13 @@ const isAlike = (a: SaidCell | null, b: SaidCell | null): boolean =>
     ? a === b
     : a.value === b.value && a.file === b.file && a.line === b.line && a.column === b.column;
 
+/** Browsers tell what is seen through as a black of which nothing is there. */
+const inWords = (value: string | null) => (value === 'rgba(0, 0, 0, 0)' ? 'transparent' : value);
+
 /** What the browser computes of some longhands in each state, as one value. */
 const drawnBy = (computed: ComputedStates, longhands: readonly string[]): readonly (string | null)[] =>
   FOREIGN_STATES.map((state) => {
-    const values = longhands.map((name) => computed[state]?.[name] ?? computed.rest?.[name] ?? null);
+    const values = longhands.map((name) => inWords(computed[state]?.[name] ?? computed.rest?.[name] ?? null));
     const [first = null] = values;
     return values.every((value) => value === first) ? first : values.join(' ');
   });

@@ -10,10 +10,22 @@ import { ForeignContrastRow } from './foreign-contrast-row.tsx';
 import { atRest, type NewChange } from './foreign-edits.ts';
 import { ForeignOrigin } from './foreign-origin.tsx';
 import { ForeignDrawn } from './foreign-drawn.tsx';
-import { foreignRows, type ForeignRow } from './foreign-rows.ts';
+import { foreignRows, isOwn, type ForeignRow } from './foreign-rows.ts';
 
 /** A change of one value, of all that its rule styles or of one element alone. */
 type Restyle = Extract<NewChange, { readonly set: string }>;
+
+/** The choice of an element itself, among its pseudo-elements. */
+const ITSELF = 'itself';
+
+/** Most elements of a way down to one that are shown. */
+const MOST_STEPS = 3;
+
+/** The end of a selector: what it finds, and what that lies in. */
+function endOf(selector: string): string {
+  const steps = selector.split(' > ');
+  return steps.length > MOST_STEPS ? `… > ${steps.slice(-MOST_STEPS).join(' > ')}` : selector;
+}
 
 const NO_STEPS: readonly TrailStep[] = [];
 
@@ -113,7 +125,11 @@ export function ForeignSheet({
   };
   const mend = (at: ForeignState, colour: string) => {
     const entry = rows.find(({ name }) => name === 'color');
-    if (entry) set(entry, FOREIGN_STATES.indexOf(at), colour);
+    if (!entry) return;
+    const index = FOREIGN_STATES.indexOf(at);
+    // What a state has from the one at rest is mended there.
+    const isOfState = isOwn(entry, index) && (at !== 'open' || look.marks.isOpenMarked);
+    set(entry, isOfState ? index : 0, colour);
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (typing !== null || !row || event.ctrlKey || event.metaKey || event.altKey) return;
@@ -129,9 +145,9 @@ export function ForeignSheet({
   };
   return (
     <section aria-label="Look sheet" className="flex h-full min-h-0 flex-col">
-      <div className="flex h-9 shrink-0 items-center gap-3 border-b border-twine px-3 text-bench">
+      <div className="flex min-h-9 shrink-0 flex-wrap items-center gap-x-3 gap-y-1 border-b border-twine px-3 py-0.5 text-bench">
         <b className="min-w-0 truncate font-mono text-[12px] font-semibold" title={look.selector}>
-          {look.selector}
+          {endOf(look.selector)}
         </b>
         {look.attributes.length > 0 && (
           <span
@@ -144,13 +160,13 @@ export function ForeignSheet({
         {look.pseudos.length > 0 && (
           <Choice
             label="Which box of it"
-            value={look.pseudo ?? ''}
+            value={look.pseudo ?? ITSELF}
             options={[
-              { value: '', label: 'the element itself' },
+              { value: ITSELF, label: 'the element itself' },
               ...look.pseudos.map((pseudo) => ({ value: pseudo, label: `::${pseudo}` })),
             ]}
             onChange={(pseudo) => {
-              onPseudo(pseudo === '' ? null : pseudo);
+              onPseudo(pseudo === ITSELF ? null : pseudo);
             }}
           />
         )}
@@ -163,8 +179,10 @@ export function ForeignSheet({
           }}
           className="field ml-auto !h-6 w-52"
         />
-        <span className="text-ink-faint">changes reach</span>
-        <Choice label="How far a change reaches" value={extent} options={REACHES} onChange={setExtent} />
+        <span className="flex items-center gap-3 whitespace-nowrap">
+          <span className="text-ink-faint">changes reach</span>
+          <Choice label="How far a change reaches" value={extent} options={REACHES} onChange={setExtent} />
+        </span>
       </div>
       <div className="min-h-0 grow overflow-auto bg-white">
         <table
@@ -197,7 +215,7 @@ export function ForeignSheet({
                     colSpan={FOREIGN_STATES.length + 1}
                     className="border-b border-twine bg-cotton px-2 text-left text-small font-normal text-ink-soft"
                   >
-                    {group.title}
+                    <span className="sticky left-2">{group.title}</span>
                   </th>
                 </tr>
                 {group.title === 'text' && paints.length > 0 && (
