@@ -139,3 +139,45 @@ test('a page restyled looks so where it was asked, and elsewhere as before', asy
   }
   expect(tried).toBeGreaterThanOrEqual(4);
 });
+
+test('what others inherit of a change is told, each of them and no other', async ({ page }) => {
+  const coloursOf = () =>
+    page.evaluate(() => {
+      for (const animation of document.getAnimations()) animation.cancel();
+      return [...document.querySelectorAll('body, body *')].map((element) => getComputedStyle(element).color);
+    });
+  const placesOf = (selectors: readonly string[]) =>
+    page.evaluate((all) => {
+      const elements = [...document.querySelectorAll('body, body *')];
+      return all.map((selector) => {
+        const found = document.querySelector(selector);
+        return found ? elements.indexOf(found) : -1;
+      });
+    }, selectors);
+  let inherited = 0;
+  for (const { name, path } of FOREIGN_PAGES.filter((_, index) => index % 4 === 1)) {
+    const text = fileOfPackage(name);
+    const foreign = readForeignPage({ text }, path, text(path) ?? '');
+    await showPage(page, text, path);
+    const before = await coloursOf();
+    const made = restyle(
+      foreign,
+      { text },
+      { at: 'nav', state: 'rest', set: 'color: rgb(1 2 3)', inPlace: false },
+    );
+    if (!made.ok) continue;
+    const { files, changed, sideEffects } = made.value;
+    expect([name, sideEffects]).toEqual([name, []]);
+    const told = changed.filter(
+      ({ state, width, property, element }) =>
+        state === 'rest' && width === 1280 && property === 'color' && !element.includes('::'),
+    );
+    await showPage(page, (at) => files.get(at) ?? text(at), path);
+    const after = await coloursOf();
+    const really = after.flatMap((colour, at) => (colour === before[at] ? [] : [at]));
+    const foretold = (await placesOf(told.map(({ element }) => element))).sort((a, b) => a - b);
+    expect([name, foretold]).toEqual([name, really]);
+    inherited += really.length;
+  }
+  expect(inherited).toBeGreaterThan(10);
+});

@@ -46,7 +46,7 @@ const NAMED_IN = [
 async function* textsOf(database: Database, select: string): AsyncGenerator<string> {
   let [site, revision]: [string, number | string] = ['', 0];
   for (;;) {
-    const answer: [NamingRow[], unknown] = await database.execute<NamingRow[]>(select, [site, revision]);
+    const answer: [NamingRow[]] = await database.execute<NamingRow[]>(select, [site, revision]);
     const [rows] = answer;
     const last = rows.at(-1);
     if (!last) return;

@@ -71,7 +71,8 @@ export function marksState(page: ForeignPage, state: MarkedState): boolean {
   return classes[state].size > 0 || isByAttribute[state];
 }
 
-const classNames = (page: ForeignPage, state: MarkedState): readonly string[] => [
+/** The classes by which rules of a page tell a state. */
+export const classNames = (page: ForeignPage, state: MarkedState): readonly string[] => [
   ...marksInRules(page).classes[state].keys(),
 ];
 

@@ -103,6 +103,13 @@ describe('states that a page marks itself', () => {
     expect(made.files.get('a.css')).toBe('.n a { color: red }\n.n .is-active { color: #063 }\n');
     expect(made.sideEffects).toEqual([]);
   });
+  test('what is asked of the current page at rest, among others, is asked of all that are current', () => {
+    const made = done('.n .is-active { color: blue }', {}, MARKED);
+    expect(made.added).toBe(':root .n a {\n  color: #063;\n}\n');
+    expect(made.sideEffects).toEqual([]);
+    const alone = done('.n .is-active { color: blue }', { at: '.n a[href="/x"]' }, MARKED);
+    expect(alone.added).toBe('.n a[href="/x"] {\n  color: #063;\n}\n');
+  });
   test('what opens by pointing alone has no mark', () => {
     expect(change('.n li:hover ul { display: block }', { state: 'open' })).toEqual({
       ok: false,

@@ -1,7 +1,8 @@
 import type { Element } from 'domhandler';
+import { memoiseText } from '../../base/memo.ts';
 import { fail, succeed, type Result } from '../../base/result.ts';
 import { Cascade, type Candidate } from '../cascade/cascade.ts';
-import { markSelector } from '../cascade/marked-states.ts';
+import { classNames, markSelector } from '../cascade/marked-states.ts';
 import type { MarkedState } from '../selectors/marks.ts';
 import { situationOf, type ForeignState } from '../cascade/situation.ts';
 import { judgeMedia, type Viewport } from '../conditions/media.ts';
@@ -69,8 +70,21 @@ const OTHERWISE: Readonly<Record<ForeignState, ForeignState | null>> = {
   open: 'rest',
 };
 
-/** What states of its own a value at rest gives way to, where it must be written so strongly that it would hide theirs. */
-const GIVING_WAY: readonly string[] = ['', ':not(:hover)', ':not(:hover, :focus)'];
+/** States that a value at rest gives way to, where it must be written so strongly that it would hide theirs. */
+const GIVING_WAY: readonly (readonly string[])[] = [[], [':hover'], [':hover', ':focus']];
+
+/** So many of the classes by which a page marks what is open are given way to. */
+const MOST_MARKS = 3;
+
+/** What a selector at rest ends with, the least first: nothing, or that it gives way to states, in the end to those the page marks, too. */
+function waysToGive(page: ForeignPage, state: ForeignState): readonly string[] {
+  if (state !== 'rest') return [''];
+  const marks = classNames(page, 'open')
+    .slice(0, MOST_MARKS)
+    .flatMap((name) => [`.${name}`, `.${name} *`]);
+  const all = [...GIVING_WAY, ...(marks.length === 0 ? [] : GIVING_WAY.map((way) => [...way, ...marks]))];
+  return all.map((way) => (way.length === 0 ? '' : `:not(${way.join(', ')})`));
+}
 
 /** What is to be said, and of what. */
 interface Wish {
@@ -78,13 +92,15 @@ interface Wish {
   readonly state: ForeignState;
   /** The state, as a selector has it. */
   readonly mark: string;
+  /** What it may end with, to give way to other states. */
+  readonly ways: readonly string[];
   readonly media: readonly string[];
   readonly declarations: readonly Declaration[];
 }
 
 /** The selectors to try: of the state, as weak as may be; they give way to other states only where nothing else leaves those alone. */
-function* selectorsFor({ selector, state, mark }: Wish): Generator<string> {
-  for (const giveWay of state === 'rest' ? GIVING_WAY : [''])
+function* selectorsFor({ selector, mark, ways }: Wish): Generator<string> {
+  for (const giveWay of ways)
     for (const strengthen of STRENGTHS)
       yield addToSelectors(selector, `${mark}${giveWay}`).map(strengthen).join(', ');
 }
@@ -231,16 +247,24 @@ function isAskedBy(
     byWidth.set(viewport.width, cascade);
     return cascade;
   };
-  // What bears the mark of a state in the page as it is has it in all others, too.
-  const isMarked = STATES[state] === null;
-  const bearers = isMarked ? page.matcher.select(addToSelectors(selector, mark).join(), page.elements) : null;
-  const marked = new Set(bearers?.elements);
+  /** Those of what is meant that bear the mark of a state in the page as it is. */
+  const bearersOf = memoiseText((marked): ReadonlySet<Element> => {
+    const found = page.matcher.select(addToSelectors(selector, marked).join(), page.elements);
+    return new Set(found?.elements);
+  }, 4);
+  const markOf = (of: ForeignState, element: Element) =>
+    STATES[of] === null ? markSelector(page, element, of as MarkedState) : null;
   return (before, after, spot) => {
     const asked = spot.pseudo === pseudo ? wanted.get(spot.element)?.get(spot.property) : undefined;
     const truth = asked === undefined ? false : holds(media, spot.viewport);
     if (truth === false) return before === after;
     if (spot.state === state) return after === asked || (truth === null && before === after);
-    if (before === after || (after === asked && marked.has(spot.element))) return true;
+    if (before === after) return true;
+    // What bears the mark of a state in the page as it is has it in all others, too.
+    if (STATES[state] === null && after === asked && bearersOf(mark).has(spot.element)) return true;
+    // Where it is asked of one that is current, no rule can leave the others as they are when they are current.
+    const other = state === 'rest' ? markOf(spot.state, spot.element) : null;
+    if (other !== null && after === asked && bearersOf(other).size > 0) return true;
     let instead = OTHERWISE[spot.state];
     while (instead !== null && instead !== state) instead = OTHERWISE[instead];
     if (instead === null || after !== asked) return false;
@@ -270,7 +294,7 @@ export function restyle(
   if (mark === null) return fail('no mark');
   const width = WINDOWS.find((one) => holds(media, windowOf(one)) !== false);
   if (width === undefined) return fail('no window');
-  const wish: Wish = { selector: at, state, mark, media, declarations };
+  const wish: Wish = { selector: at, state, mark, ways: waysToGive(page, state), media, declarations };
   const cascades = cascadesIn(page, elements, state, windowOf(width));
   const wanted = new Map(
     [...cascades].map(([element, cascade]) => [
