@@ -13,6 +13,7 @@ export default defineConfig(
       '.hamaca/**',
       'test-results/**',
       'core/src/kinds/behaviours/built.ts',
+      'core/src/kinds/behaviours/built-readable.ts',
     ],
   },
   js.configs.recommended,

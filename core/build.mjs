@@ -1,15 +1,18 @@
 /**
- * Writes the output's behaviours out: each script of `src/kinds/behaviours` becomes the minified text of one function,
- * which the compiler joins. Runs after `npm ci` and whenever a script is newer than the text.
+ * Writes the output's behaviours out: each script of `src/kinds/behaviours` becomes the text of one function, once minified, which the
+ * compiler joins, and once as it is read. Runs after `npm ci` and whenever a script is newer than the texts.
  */
 import { existsSync, readdirSync, readFileSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { transformSync } from 'esbuild';
+import prettier from 'prettier';
 import { minify_sync } from 'terser';
+import ts from 'typescript';
 
 const FOLDER = join(dirname(fileURLToPath(import.meta.url)), 'src/kinds/behaviours');
 const TARGET = join(FOLDER, 'built.ts');
+const READABLE = join(FOLDER, 'built-readable.ts');
 const scripts = readdirSync(FOLDER, { withFileTypes: true })
   .filter((entry) => entry.isDirectory() && existsSync(join(FOLDER, entry.name, 'script.ts')))
   .map((entry) => entry.name)
@@ -55,11 +58,59 @@ function writtenOut(isStoppable) {
   );
 }
 
+/** Takes out what stops a script again, and parameters that it does not use. */
+const withoutStopping = (context) => (source) => {
+  const { factory } = context;
+  const isUnused = ({ name }) => ts.isIdentifier(name) && /^(?:undo$|_)/.test(name.text);
+  const visit = (node) => {
+    if (ts.isIfStatement(node) && node.expression.getText(source) === 'STOPPABLE') return undefined;
+    const visited = ts.visitEachChild(node, visit, context);
+    if (!ts.isArrowFunction(visited) || !visited.parameters.some(isUnused)) return visited;
+    const used = visited.parameters.findLastIndex((parameter) => !isUnused(parameter)) + 1;
+    return factory.updateArrowFunction(
+      visited,
+      visited.modifiers,
+      visited.typeParameters,
+      visited.parameters.slice(0, used),
+      visited.type,
+      visited.equalsGreaterThanToken,
+      visited.body,
+    );
+  };
+  return ts.visitNode(source, visit);
+};
+
+/** A script as it is read: without types and without what stops it again, with its comments. */
+async function readable(name) {
+  const source = readFileSync(join(FOLDER, name, 'script.ts'), 'utf8').replace(/^ *\/\/ eslint-.*\n/gm, '');
+  const { outputText } = ts.transpileModule(source, {
+    compilerOptions: { target: ts.ScriptTarget.ES2021, module: ts.ModuleKind.ESNext },
+    transformers: { before: [withoutStopping] },
+  });
+  if (!outputText.includes('export const start = ')) throw new Error(`${name}/script.ts exports no start`);
+  const plain = withoutTools(outputText.replace('export const start = ', `const ${name} = `));
+  const text = await prettier.format(plain, { parser: 'babel', singleQuote: true, printWidth: 100 });
+  return text.trim();
+}
+
+/** What a script is handed as tools, written out: names with the usual prefix, and listeners that stay. */
+function withoutTools(script) {
+  return script
+    .replace(/-\$\{at\('(\w+)'\)\.slice\(4\)\}/g, '--hm-$1')
+    .replace(/\$\{at\('(\w+)'\)\}/g, 'data-hm-$1')
+    .replace(/(?<![.\w])at\('(\w+)'\)/g, "'data-hm-$1'")
+    .replace(/(?<![.\w])at\((\w+)\)/g, '`data-hm-${$1}`')
+    .replace(/`[^`]*`/g, (text) => (/['$]/.test(text) ? text : `'${text.slice(1, -1)}'`))
+    .replace(/(?<![.\w])on\((\w+), /g, '$1.addEventListener(')
+    .replace(/= \(_?root, _?at(?:, _?on)?/, '= (root');
+}
+
 const newest = Math.max(
   statSync(fileURLToPath(import.meta.url)).mtimeMs,
   ...scripts.map((name) => statSync(join(FOLDER, name, 'script.ts')).mtimeMs),
 );
-if (!existsSync(TARGET) || statSync(TARGET).mtimeMs < newest) {
+const isOld = (target) => !existsSync(target) || statSync(target).mtimeMs < newest;
+if (isOld(TARGET) || isOld(READABLE)) {
   const table = (name, isStoppable) => {
     const lines = Object.entries(writtenOut(isStoppable)).map(
       ([one, text]) => `  ${one}: ${JSON.stringify(text)},\n`,
@@ -69,5 +120,12 @@ if (!existsSync(TARGET) || statSync(TARGET).mtimeMs < newest) {
   writeFileSync(
     TARGET,
     `/** Made by core/build.mjs from the scripts beside it. */\n${table('BUILT', false)}\n${table('STOPPABLE', true)}`,
+  );
+  const texts = [];
+  for (const name of scripts)
+    if (name !== 'join') texts.push(`  ${name}: ${JSON.stringify(await readable(name))},\n`);
+  writeFileSync(
+    READABLE,
+    `/** Made by core/build.mjs from the scripts beside it. */\nexport const READABLE = {\n${texts.join('')}} as const;\n`,
   );
 }

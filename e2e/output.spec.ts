@@ -1,4 +1,4 @@
-import { expect } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { applyPatch, runEdit, type JsonPatch, type Site } from '@hamaca/core';
 import { still } from './support/motion.ts';
 import {
@@ -192,6 +192,57 @@ test('loading the script twice changes nothing', async ({ page, host }) => {
   expect(await globals()).toEqual(before);
   expect(before.filter((name) => /^hm|hamaca/i.test(name))).toEqual([]);
 });
+
+/** The page after each of some things that a visitor does, as markup. */
+async function visit(page: Page): Promise<string[]> {
+  const states: string[] = [];
+  const note = async () => {
+    await still(page);
+    states.push(await page.evaluate(() => document.body.innerHTML));
+  };
+  await note();
+  for (const button of await page.locator('nav button[aria-expanded]:visible').all()) {
+    await button.focus();
+    for (const key of ['Enter', 'ArrowDown', 'End', 'Escape']) {
+      await page.keyboard.press(key);
+      await note();
+    }
+  }
+  await page.evaluate(() => {
+    scrollTo(0, 600);
+  });
+  await note();
+  await page.setViewportSize({ width: 390, height: 700 });
+  await note();
+  for (const control of await page.locator('[commandfor]:visible').all()) {
+    await control.click();
+    await note();
+    await page.keyboard.press('Escape');
+    await note();
+  }
+  return states;
+}
+
+for (const [name, output] of [
+  ['with everything links can have', DRESSED],
+  ['with parts of every kind', FURNISHED],
+] as const)
+  test(`the script as it is read does what the minified one does: ${name}`, async ({ page, host }) => {
+    await open(page, host, 1280, {}, output);
+    const expected = await visit(page);
+    expect(new Set(expected).size).toBeGreaterThan(3);
+    const readable = pasteInto(output, { body: MAIN });
+    const index = String(readable.get('index.html'));
+    expect(index).toContain('<script src="/menu.js" defer></script>');
+    readable.set(
+      'index.html',
+      index.replace('<script src="/menu.js" defer>', '<script type="module" src="/menu.mjs">'),
+    );
+    host.put(readable);
+    await page.setViewportSize({ width: 1280, height: 700 });
+    await page.goto(`${host.url}/`);
+    expect(await visit(page)).toEqual(expected);
+  });
 
 test('a strict content security policy does not stop it, nor pictures that are files', async ({
   page,

@@ -5,7 +5,7 @@ import { register } from 'tsx/esm/api';
 
 register();
 // Made by `npm ci`, unless that ran without its scripts.
-if (!existsSync(new URL('../../core/src/kinds/behaviours/built.ts', import.meta.url)))
+if (!existsSync(new URL('../../core/src/kinds/behaviours/built-readable.ts', import.meta.url)))
   await import('../../core/build.mjs');
 const { main } = await import('../src/main.ts');
 process.exitCode = await main(process.argv.slice(2));

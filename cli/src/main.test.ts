@@ -67,11 +67,12 @@ describe('hamaca export', () => {
       'menu.css',
       'menu.html',
       'menu.js',
+      'menu.mjs',
       'page.css',
       'site.hamaca.json',
       'tokens.json',
     ]);
-    for (const name of ['menu.css', 'menu.html', 'menu.js', 'fonts/figtree.woff2'])
+    for (const name of ['menu.css', 'menu.html', 'menu.js', 'menu.mjs', 'fonts/figtree.woff2'])
       expect(readFileSync(join(folder, 'one/deep', name))).toEqual(
         readFileSync(join(folder, 'two/deep', name)),
       );
@@ -83,7 +84,9 @@ describe('hamaca export', () => {
     const html = readFileSync(join(out, 'menu.html'), 'utf8');
     expect(css).toContain('.reed-site-marisma');
     expect(html).toContain('class="reed-site-marisma reed-header"');
-    expect(css + html + readFileSync(join(out, 'menu.js'), 'utf8')).not.toMatch(/\bhm-/);
+    expect(
+      css + html + readFileSync(join(out, 'menu.js'), 'utf8') + readFileSync(join(out, 'menu.mjs'), 'utf8'),
+    ).not.toMatch(/\bhm-/);
     expect((await run('export', DEMO, '--out', out, '--prefix', '9 lives')).code).toBe(2);
   });
   test('writes pictures as files where asked, and refuses a folder that cannot be', async () => {

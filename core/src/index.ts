@@ -220,6 +220,7 @@ export {
   filesFor,
   type HandOffFile,
   handOffFiles,
+  readableScript,
   pagesOfFile,
   pieceFiles,
   printPages,

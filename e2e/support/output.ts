@@ -125,6 +125,7 @@ const TYPES: Readonly<Record<string, string>> = {
   '.html': 'text/html; charset=utf-8',
   '.css': 'text/css',
   '.js': 'text/javascript',
+  '.mjs': 'text/javascript',
   '.woff2': 'font/woff2',
   '.gif': 'image/gif',
 };

@@ -268,6 +268,7 @@ describe('the hand-off', () => {
       'menu.css',
       'page.css',
       'menu.js',
+      'menu.mjs',
       'fonts/figtree.woff2',
       'fonts/fraunces.woff2',
       'fonts/figtree-LICENSE.txt',

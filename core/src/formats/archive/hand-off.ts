@@ -1,4 +1,5 @@
 import { memoise } from '../../base/memo.ts';
+import { printReadableScript } from '../../kinds/behaviours/readable.ts';
 import { pieceKind } from '../../kinds/catalogue.ts';
 import { pageSets, withPanels, type PageSet } from '../../kinds/page-rules.ts';
 import { opensOver, panelsFrom, standingPieces } from '../../kinds/placed.ts';
@@ -201,7 +202,7 @@ function printReadme(
 menu.html        the markup: paste it ${where(first)}
 ${more}menu.css         the stylesheet: load it in the page's head, before or after your own
 menu.js          the behaviour: load it with defer, in the head or at the end of the body
-${fonts}${pictures}${icons}index.html       an empty page that does all of this, to look at and to copy from; page.css is
+${compiled.script === '' ? '' : 'menu.mjs         the same to read and to work on: a module with its comments, instead of menu.js\n'}${fonts}${pictures}${icons}index.html       an empty page that does all of this, to look at and to copy from; page.css is
                  its own and needs no copying
 tokens.json      colours and type as design tokens
 site.hamaca.json the site itself: open it in Hamaca to go on
@@ -211,6 +212,10 @@ on .${compiled.root} in a stylesheet of your own, as ".${compiled.root}:not(#${c
 menu.js marks the link to the page it is on with aria-current; nothing has to be written by hand.
 ${printSets(site, examples)}`;
 }
+
+/** The script as it is read; empty where there is none. */
+export const readableScript = (site: Site, { prefix, root, behaviours }: Compiled): string =>
+  printReadableScript(prefix, `.${root}`, new Set(behaviours), `What the menus of ${site.name} do.`);
 
 /** The markup files of every page of the inventory, by its path; null where all pages have the same. */
 export function printPages(site: Site): string | null {
@@ -253,6 +258,7 @@ export function handOffFiles(
     { name: 'menu.css', text: stylesheet },
     { name: 'page.css', text: EXAMPLE_STYLE + (hasColumns ? COLUMNS_STYLE : '') },
     { name: 'menu.js', text: compiled.script },
+    ...(compiled.script === '' ? [] : [{ name: 'menu.mjs', text: readableScript(site, compiled) }]),
     ...(pictures?.files() ?? []),
     ...compiled.fontFiles.map((file) => ({ name: `fonts/${file}.woff2`, font: `${file}.woff2` })),
     ...compiled.typefaces

@@ -12,6 +12,7 @@ import { start as fold } from './fold/script.ts';
 import { start as hides } from './hides/script.ts';
 import { start as join } from './join/script.ts';
 import { start as panel } from './panel/script.ts';
+import { printReadableScript } from './readable.ts';
 import { start as rest } from './rest/script.ts';
 import { start as scrolled } from './scrolled/script.ts';
 import { start as single } from './single/script.ts';
@@ -102,6 +103,32 @@ test('all of them together pack into less than 2.3 KiB, as the output joins them
   const all = BEHAVIOURS.map(({ script }) => script).join(',');
   const script = `(${JOIN.script})("hm-",".hm-site-marisma",[${all}]);`;
   expect(gzipSync(script, { level: 9 }).length).toBeLessThan(2355);
+});
+
+describe('the script as it is read', () => {
+  const all = new Set(BEHAVIOURS.map(({ id }) => id));
+  test('has a function with a comment for each behaviour, without what only the stage needs', () => {
+    const script = printReadableScript('my-', '.my-site', all, 'What the menus of A */ B do.');
+    for (const { id } of BEHAVIOURS)
+      expect(script).toMatch(new RegExp(`\\*/\\nconst ${id} = \\((?:_?root(?:, html)?)?\\) => \\{`));
+    expect(script).not.toMatch(/\bundo\b|STOPPABLE|\bat\('|[^.\w]on\(|\bhm-|eslint/);
+    expect(script).toContain("'data-my-open'");
+    expect(script).toContain("'--my-folds'");
+    expect(script).toContain('A * / B');
+    // It is a whole: it runs in a page without any menu.
+    expect(() => {
+      new Function(script)();
+    }).not.toThrow();
+  });
+  test('has the behaviours that are needed alone, in the order they are started', () => {
+    const script = printReadableScript('hm-', '.root', new Set(['disclosure', 'current']), 'x');
+    expect([...script.matchAll(/^const (\w+) = \(/gm)].map(([, name]) => name)).toEqual([
+      'current',
+      'disclosure',
+    ]);
+    expect(script).toContain('of [current, disclosure]');
+    expect(printReadableScript('hm-', '.root', new Set(), 'x')).toBe('');
+  });
 });
 
 test('every behaviour has a module, a purpose and its own attributes', () => {

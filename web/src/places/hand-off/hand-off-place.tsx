@@ -13,6 +13,7 @@ import {
   pagesOfFile,
   pieceFiles,
   printPages,
+  readableScript,
 } from '@hamaca/core';
 import { useEffect, useMemo, useState } from 'react';
 import { CommandButton } from '../../app/commands/command-button.tsx';
@@ -198,6 +199,17 @@ export function HandOffPlace() {
       where: 'with defer, in the head or at the end of the body',
       text: output.script,
     },
+    ...(output.script === ''
+      ? []
+      : [
+          {
+            name: 'menu.mjs',
+            title: 'Script to read',
+            language: 'javascript',
+            where: 'a module with its comments, to work on; instead of menu.js',
+            text: readableScript(site, output),
+          } as const,
+        ]),
     ...(pages === null
       ? []
       : [
