@@ -90,7 +90,7 @@ test('Escape closes a submenu and the panel, and focus comes back', async ({ pag
   await page.keyboard.press('ArrowDown');
   expect(await focused(page)).toBe('Opening hours');
   await page.keyboard.press('Escape');
-  expect(await focused(page)).toBe('Visit');
+  expect(await focused(page)).toBe('More: Visit');
   await expect(visitSubmenu(page)).toHaveAttribute('aria-expanded', 'false');
   await page.setViewportSize({ width: 390, height: 700 });
   await opener(page).click();

@@ -369,7 +369,7 @@ test('a bar at the bottom of phones shares its width, marks the current page, an
   });
   const last = await page.locator('main p').last().boundingBox();
   expect((last?.y ?? 0) + (last?.height ?? 0)).toBeLessThanOrEqual(box?.y ?? 0);
-  await bar.getByRole('button', { name: 'More' }).click();
+  await bar.getByRole('button', { name: 'More', exact: true }).click();
   await expect(page.getByRole('dialog')).toBeVisible();
   await openPage(page, host, started('jetty'), { width: 1280 });
   await expect(bar).toBeHidden();

@@ -36,7 +36,9 @@ const FLY: readonly Said[] = [
 
 const hides = (page: Page) => page.getByRole('link', { name: 'Reed hide' });
 const trails = (page: Page) => page.getByRole('link', { name: 'Trails & hides' });
-const button = (page: Page, name: string) => page.getByRole('button', { name, exact: true });
+/** The button that opens a link's submenu: the link itself, or the one beside it. */
+const button = (page: Page, name: string) =>
+  page.getByRole('button', { name: new RegExp(`^(?:More: )?${name}$`) });
 const boxOf = async (locator: Locator) => {
   const box = await locator.boundingBox();
   if (!box) throw new Error('It is not in sight.');

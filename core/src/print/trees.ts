@@ -24,6 +24,12 @@ export function element(
   return { node: 'element', tag, attributes, children: children.filter((child) => child !== null) };
 }
 
+/** A list that is told as one where its points are not drawn: some browsers ask for that in so many words. */
+export const listElement = (
+  attributes: HtmlElement['attributes'],
+  ...children: readonly (HtmlNode | null)[]
+): HtmlElement => element('ul', { ...attributes, role: 'list' }, ...children);
+
 /** The same element, printed with just the blanks it has. */
 export const withOwnBlanks = (of: HtmlElement): HtmlElement => ({ ...of, keepsBlanks: true });
 

@@ -2,6 +2,7 @@ import type { MenuItem } from '../../../model/menu-item.ts';
 import { levelCount } from '../../../model/states.ts';
 import {
   element,
+  listElement,
   styleRule,
   text,
   type ConditionalRule,
@@ -28,6 +29,7 @@ import {
   itemAttributes,
   itemContent,
 } from './item.ts';
+import { inLanguage } from '../../../text/languages/words.ts';
 import { formRules } from './forms.ts';
 import { hasMore, signIconAt, type MenuPart } from './shape.ts';
 import { isDisclosed, isOpenedInSome, type BoxLevel } from './opening.ts';
@@ -94,10 +96,14 @@ function disclosure(
       'span',
       { class: box },
       out.link(itemAttributes(item, out.class('lead')), item.target, ...itemContent(item, out)),
-      element('button', { ...sign, ...button, 'aria-label': accessibleName(item) ?? item.label }, drawn),
+      element('button', { ...sign, ...button, 'aria-label': openingName(item, out) }, drawn),
     ),
   ];
 }
+
+/** What the button beside a link is called: not as the link, which leads elsewhere. */
+const openingName = (item: MenuItem, { site }: PartOut): string =>
+  `${inLanguage(site.language, 'More')}: ${accessibleName(item) ?? item.label}`;
 
 /** Where a link stands: the level of its list, and the way to it by places. */
 interface ItemPlace {
@@ -124,7 +130,7 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
       'li',
       attributes,
       itemControl(item, out),
-      element('ul', { class: level < 3 ? boxClass(item, level, out) : out.name('deeper') }, ...children),
+      listElement({ class: level < 3 ? boxClass(item, level, out) : out.name('deeper') }, ...children),
     );
   const id = out.id(`${out.class('submenu')}${way}`);
   return element(
@@ -139,7 +145,7 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
       },
       out,
     ),
-    element('ul', { class: boxClass(item, level, out), id }, ...children),
+    listElement({ class: boxClass(item, level, out), id }, ...children),
   );
 }
 
@@ -165,7 +171,7 @@ function moreElement(part: MenuPart, out: PartOut): HtmlElement {
         icon === null ? null : out.glyph(out.class('sign-icon'), icon),
       ),
     ),
-    element('ul', { class: out.class('submenu'), id, [out.attribute('rest')]: true }),
+    listElement({ class: out.class('submenu'), id, [out.attribute('rest')]: true }),
   );
 }
 
@@ -198,7 +204,7 @@ function markup(part: MenuPart, out: PartOut): HtmlElement {
       [out.attribute('single')]: isSingle(part, out) && '',
       [out.attribute('sight')]: part.sight === true && '',
     },
-    ...lists.map((list) => element('ul', { class: out.class('list') }, ...list)),
+    ...lists.map((list) => listElement({ class: out.class('list') }, ...list)),
   );
 }
 

@@ -30,7 +30,7 @@ describe('a menu’s markup', () => {
   test('a parent with a page of its own is a link and a button in one box, each with a name', () => {
     const nav = navOf([item('Visit', to('/visit/'), { children: [item('Hours', to('/hours/'))] })]);
     expect(nav).toMatch(
-      /<span class="hm-link hm-parent">\s*<a class="hm-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="([\w-]+)" aria-label="Visit"><\/button>\s*<\/span>\s*<ul class="hm-submenu" id="\1">/,
+      /<span class="hm-link hm-parent">\s*<a class="hm-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="([\w-]+)" aria-label="More: Visit"><\/button>\s*<\/span>\s*<ul class="hm-submenu" id="\1" role="list">/,
     );
   });
   test('a parent without one is a button alone that says so itself', () => {
@@ -60,7 +60,7 @@ describe('a menu’s markup', () => {
     expect(navOf(deep, { levels: 1 })).not.toContain('aria-expanded');
     expect(navOf(deep, { levels: 2 })).not.toContain('Three');
     expect(navOf(deep, { levels: 3 })).toMatch(
-      /<a class="hm-link" href="\/2\/">Two<\/a>\s*<ul class="hm-submenu">\s*<li>\s*<a class="hm-link" href="\/3\/">Three<\/a>\s*<\/li>/,
+      /<a class="hm-link" href="\/2\/">Two<\/a>\s*<ul class="hm-submenu" role="list">\s*<li>\s*<a class="hm-link" href="\/3\/">Three<\/a>\s*<\/li>/,
     );
   });
   test('headings, lines and calls to action are what they are', () => {

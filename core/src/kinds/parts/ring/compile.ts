@@ -1,6 +1,7 @@
 import type { MenuItem } from '../../../model/menu-item.ts';
 import {
   element,
+  listElement,
   styleRule,
   text,
   type ConditionalRule,
@@ -85,14 +86,13 @@ function markup(part: RingPart, out: PartOut): HtmlElement {
       'aria-label': part.label,
       [out.attribute('hover')]: part.opensOn === 'hover' && '',
     },
-    element(
-      'ul',
+    listElement(
       {},
       element(
         'li',
         {},
         openerElement(part, id, out),
-        element('ul', { class: out.class('ring'), id }, ...items.map((item) => linkElement(item, out))),
+        listElement({ class: out.class('ring'), id }, ...items.map((item) => linkElement(item, out))),
       ),
     ),
   );

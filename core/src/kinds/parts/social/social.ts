@@ -1,6 +1,12 @@
 import { formatColour, parseColour } from '../../../colour/colour.ts';
 import { contrastRatio } from '../../../colour/contrast.ts';
-import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
+import {
+  element,
+  listElement,
+  styleRule,
+  type ConditionalRule,
+  type Declaration,
+} from '../../../print/trees.ts';
 import { MOST_ENTRIES } from '../../../model/limits.ts';
 import type { Infer } from '../../../model/shape/field.ts';
 import { address, choice, colourOrNone, id, list, reference, text } from '../../../model/shape/fields.ts';
@@ -94,8 +100,7 @@ function compile(part: Social, out: PartOut): Fragment {
       ),
     ),
   );
-  const list = element(
-    'ul',
+  const list = listElement(
     { class: out.classes('social'), ...out.attributes, 'aria-label': part.name },
     ...marks,
   );
