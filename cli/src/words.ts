@@ -5,8 +5,8 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
   hamaca export FILE --out DIR [--prefix hm-] [--pictures /pictures/]
       Writes the hand-off of a site file (….hamaca.json) into DIR: index.html, menu.html,
       menu.css, menu.js (menu.mjs is the same to read), fonts, design tokens and the site
-      file. The same bytes as the zip
-      of the interface. Files in DIR that are not part of it stay.
+      file. The same bytes as the zip of the interface. Files in DIR that are not part of it
+      stay.
       --prefix begins every class, id, attribute and custom property; without it, hm-.
       --pictures writes pictures that are kept in the site as files, for pages whose content
       security policy refuses them in the markup; it says where pages find the folder.
