@@ -36,7 +36,8 @@ export function navigationOf({ html, css }: ReturnType<typeof largePage>): () =>
     for (const state of ['rest', 'hover', 'focus'] as const) {
       const atRest = new Cascade(page, atRestIn(WINDOW));
       for (const element of elements) {
-        const cascade = state === 'rest' ? atRest : new Cascade(page, situationOf(page, element, state, WINDOW));
+        const cascade =
+          state === 'rest' ? atRest : new Cascade(page, situationOf(page, element, state, WINDOW));
         values += toldProperties(page, cascade, element, null).length;
       }
     }

@@ -127,7 +127,7 @@ export function ForeignCell({ row, at, focused, typing, onFocus, onType, onSet, 
       onFocus={(event) => {
         if (event.target === event.currentTarget) onFocus();
       }}
-      className={`h-[27px] max-w-[260px] border-r border-b border-linen ${typing === null ? 'px-2' : 'p-0'} ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-twine group-focus-within/sheet:outline-ochre' : 'hover:bg-cotton'}`}
+      className={`h-[27px] max-w-[260px] scroll-mt-[26px] scroll-ml-[150px] border-r border-b border-linen ${typing === null ? 'px-2' : 'p-0'} ${focused ? 'bg-ochre-wash outline-2 -outline-offset-2 outline-twine group-focus-within/sheet:outline-ochre' : 'hover:bg-cotton'}`}
     >
       {typing !== null && (
         <CellField

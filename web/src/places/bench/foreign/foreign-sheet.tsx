@@ -1,5 +1,5 @@
 import { FOREIGN_STATES, type ForeignState, type TrailStep } from '@hamaca/core';
-import { Fragment, useMemo, useRef, useState, type KeyboardEvent } from 'react';
+import { Fragment, useEffect, useMemo, useRef, useState, type KeyboardEvent } from 'react';
 import { useAnswer } from '../../../stage/use-answer.ts';
 import type { ShownForeignPage } from '../../../stage/foreign-pages.ts';
 import type { ComputedStates, TextPaint } from '../../../stage/frame/protocol.ts';
@@ -95,6 +95,12 @@ export function ForeignSheet({
       : { kind: 'trail', at: look.at, pseudo: look.pseudo, width, state, longhand },
     [look, width, state, longhand],
   );
+  // What stands below the sheet may grow over the cell that it is about.
+  useEffect(() => {
+    table.current
+      ?.querySelector('[aria-selected="true"]')
+      ?.scrollIntoView({ block: 'nearest', inline: 'nearest', behavior: 'instant' });
+  }, [row?.name, column, cell, trail]);
   const go = (to: ForeignRow | undefined, toState: ForeignState | undefined) => {
     if (!to || !toState) return;
     setWanted(to.name);
