@@ -1,11 +1,14 @@
 import { describe, expect, test } from '@jest/globals';
 import { groundOf, titleOf } from './about-page.ts';
+import { breakpointsOf } from './breakpoints.ts';
 import { firstPage } from './first-page.ts';
 import { inheritedProperties } from './inherited.ts';
 import { navigationOf } from './navigation.ts';
 import { readForeignPage } from './page.ts';
 import { pathFrom, pathOnDisk } from './paths.ts';
-import { elementsOfRule } from './rule-reach.ts';
+import { presentationalHints } from './presentational.ts';
+import { elementsOfRule, pseudoElementsOf } from './rule-reach.ts';
+import { stagedMarks } from './staged/staged-marks.ts';
 import { bytesOfText, textOfBytes } from './text-bytes.ts';
 import { usedFiles } from './used-files.ts';
 import { tellRules } from './told-rules.ts';
@@ -150,4 +153,55 @@ test('the files of a page are named by its base, those of its stylesheets by the
   expect([...usedFiles(page)].sort()).toEqual(
     ['index.html', 't.png', 'x/a.css', 'x/b.png', 'x/i.png', 'x/p.png', 'x/s.png'].sort(),
   );
+});
+
+test('the widths at which a page changes are those of its media queries, neighbours as one', () => {
+  const page = read(`<style>
+    @media (max-width: 599px) { a { color: red } b { color: red } }
+    @media (min-width: 600px) and (max-width: 60em) { a { color: blue } }
+    @media (width < 100px) { a { color: lime } }
+    @media print { a { color: tan } }</style>`);
+  expect(breakpointsOf(page)).toEqual([
+    { width: 600, rules: 3 },
+    { width: 960, rules: 1 },
+  ]);
+  expect(breakpointsOf(read('<p>'))).toEqual([]);
+});
+
+test('pseudo-elements of an element are those that rules style in some state', () => {
+  const page = read(
+    '<style>a::before { content: "" } a:hover::after { content: "" } .is-active::marker { color: red } b::after { content: "" }</style><a></a><b></b>',
+  );
+  const [a, b] = ['a', 'b'].map((name) => page.elements.find((element) => element.name === name));
+  expect(a && pseudoElementsOf(page, a)).toEqual(['after', 'before', 'marker']);
+  expect(b && pseudoElementsOf(page, b)).toEqual(['after']);
+});
+
+test.each([
+  ['<table bgcolor=red border=0><tr><td></table>', 'table', 'background-color', 'bgcolor="red"'],
+  ['<table cellpadding=4><tr><td></table>', 'td', 'padding-left', 'cellpadding="4"'],
+  ['<p hidden>', 'p', 'display', 'hidden'],
+  ['<p bgcolor=red>', 'p', 'background-color', undefined],
+  ['<img width=40>', 'img', 'width', 'width="40"'],
+])('in %s what browsers draw %s by is told: %s is %s', (html, name, property, text) => {
+  const element = read(html).elements.find((one) => one.name === name);
+  const hint = element && presentationalHints(element).find(({ properties }) => properties.test(property));
+  expect(hint?.text).toBe(text);
+});
+
+test('the stage is told which attributes are others in a state that the page marks', () => {
+  const page = read(
+    '<style>.is-open { color: red }</style><nav><ul><li class=is-active><a>1</a></li><li><a>2</a></li></ul></nav>',
+  );
+  const at = page.elements.findLastIndex(({ name }) => name === 'a');
+  const item = page.elements.findLastIndex(({ name }) => name === 'li');
+  expect(stagedMarks(page, at, 'current')).toEqual([
+    { at: item - 2, attributes: { class: '' } },
+    { at, attributes: { 'aria-current': 'page' } },
+    { at: item, attributes: { class: 'is-active' } },
+  ]);
+  expect(stagedMarks(page, at, 'open').every(({ attributes }) => attributes['class'] === 'is-open')).toBe(
+    true,
+  );
+  expect(stagedMarks(page, 9999, 'open')).toEqual([]);
 });

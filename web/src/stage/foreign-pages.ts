@@ -133,6 +133,10 @@ export interface UsedForeignPage {
   readonly again: () => void;
 }
 
+/** Whether two pages have the same files and changes, so that there is the same to do; their names make no difference. */
+const isSameWork = (a: BroughtPage | null, b: BroughtPage): boolean =>
+  a !== null && a.files === b.files && a.changes === b.changes && a.inPlace === b.inPlace;
+
 /** A foreign page, read once, with the changes of it. */
 export function useForeignPage(page: BroughtPage | null): UsedForeignPage {
   const [state, setState] = useState<{
@@ -143,7 +147,7 @@ export function useForeignPage(page: BroughtPage | null): UsedForeignPage {
   const [made, setMade] = useState(0);
   const [stoppedAt, setStoppedAt] = useState<BroughtPage | null>(null);
   const [attempt, setAttempt] = useState(0);
-  const stopped = page !== null && stoppedAt?.files === page.files && stoppedAt.changes === page.changes;
+  const stopped = page !== null && isSameWork(stoppedAt, page);
   const stop = () => {
     if (!page) return;
     setStoppedAt(page);
@@ -181,6 +185,5 @@ export function useForeignPage(page: BroughtPage | null): UsedForeignPage {
   if (!page || state?.page.files !== page.files)
     return { ...told, shown: null, failure: null, busy: page !== null && !stopped };
   const { shown, failure } = state;
-  const isOld = state.page.changes !== page.changes || state.page.inPlace !== page.inPlace;
-  return { ...told, shown, failure, busy: isOld && !stopped };
+  return { ...told, shown, failure, busy: !isSameWork(state.page, page) && !stopped };
 }
