@@ -1,6 +1,6 @@
 import type { Element } from 'domhandler';
 import { ident } from 'css-tree';
-import { isElement, parentOf } from './tree.ts';
+import { classesIn, isElement, parentOf } from './tree.ts';
 
 /** The ids that stand once in a page. */
 function singleIds(elements: readonly Element[]): ReadonlySet<string> {
@@ -46,7 +46,7 @@ export function createShortSelectors(elements: readonly Element[]): (element: El
   const ids = singleIds(elements);
   const counts = new Map<string, number>();
   const namesOf = ({ name, attribs }: Element): string[] => {
-    const classes = (attribs['class'] ?? '').split(/\s+/).filter((one) => one !== '');
+    const classes = classesIn(attribs);
     return [
       ...(LANDMARKS.has(name) ? [name] : []),
       ...new Set(classes.map((one) => `.${ident.encode(one)}`)),

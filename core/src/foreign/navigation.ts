@@ -1,7 +1,7 @@
 import { isText, type Element } from 'domhandler';
 import { ownElements } from './change/edited-page.ts';
 import type { ForeignPage } from './page.ts';
-import { isElement, lineage, parentOf } from './tree.ts';
+import { classesIn, isElement, lineage, parentOf } from './tree.ts';
 
 /** An element of a page's navigation, as a line of an outline. */
 export interface NavigationLine {
@@ -30,8 +30,7 @@ const IN_LINES = new Set(
 const MOST = 800;
 const TEXT = 40;
 
-const classesOf = ({ attribs }: Element) =>
-  (attribs['class'] ?? '').split(/\s+/).filter((name) => name !== '');
+const classesOf = ({ attribs }: Element) => classesIn(attribs);
 
 const isNavigation = (element: Element): boolean =>
   LANDMARKS.has(element.name) ||

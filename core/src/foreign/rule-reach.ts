@@ -1,12 +1,13 @@
-import { AT_REST } from './selectors/pseudos.ts';
 import type { Element } from 'domhandler';
+import { memoise } from '../base/memo.ts';
 import { marksEverywhere } from './cascade/marked-states.ts';
 import { ownElements } from './change/edited-page.ts';
 import type { ForeignPage } from './page.ts';
+import { AT_REST, type Live } from './selectors/pseudos.ts';
 import type { ToldValue } from './told-rules.ts';
 
-/** Has a page's matcher find what rules say in any state. */
-function setEveryState(page: ForeignPage): void {
+/** A page in which every element is in every state, so that all that rules could say is met. */
+const everyState = memoise((page: ForeignPage): Live => {
   const all = new Set(page.elements);
   const marks = new Map(marksEverywhere(page, 'current'));
   for (const [element, open] of marksEverywhere(page, 'open')) {
@@ -14,12 +15,12 @@ function setEveryState(page: ForeignPage): void {
     const classes = [current?.['class'], open['class']].filter((names) => names !== undefined).join(' ');
     marks.set(element, { ...current, ...open, ...(classes === '' ? {} : { class: classes }) });
   }
-  page.matcher.setLive({ ...AT_REST, pointed: all, pressed: all, around: all, allFocused: true, marks });
-}
+  return { ...AT_REST, pointed: all, pressed: all, around: all, allFocused: true, marks };
+});
 
 /** The pseudo-elements of an element that rules style in some state. */
 export function pseudoElementsOf(page: ForeignPage, element: Element): readonly string[] {
-  setEveryState(page);
+  page.matcher.setLive(everyState(page));
   const found = [...page.matcher.pseudoElements()].filter(
     (pseudo) => page.matcher.matches(element, pseudo).length > 0,
   );
@@ -41,7 +42,7 @@ export function elementsOfRule(
     return ownElements(page).flatMap((element, at) => (page.inline(element).some(isIt) ? [at] : []));
   const rule = page.rules.styles.find(({ declarations }) => declarations.some(isIt));
   if (!rule) return [];
-  setEveryState(page);
+  page.matcher.setLive(everyState(page));
   const pseudos = [null, ...page.matcher.pseudoElements()];
   const met = ownElements(page).flatMap((element, at) =>
     pseudos.some((pseudo) => page.matcher.matches(element, pseudo).some((match) => match.rule === rule))

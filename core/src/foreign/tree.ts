@@ -12,6 +12,10 @@ export function* lineage(element: Element): Generator<Element> {
   for (let at: Element | null = element; at; at = parentOf(at)) yield at;
 }
 
+/** The classes among the attributes of an element. */
+export const classesIn = (attributes: Readonly<Record<string, string>>): string[] =>
+  (attributes['class'] ?? '').split(/\s+/).filter((name) => name !== '');
+
 /** The direction of text by `dir` attributes; what `auto` finds is not asked for. */
 export function directionOf(element: Element): 'ltr' | 'rtl' {
   for (const { attribs } of lineage(element)) {

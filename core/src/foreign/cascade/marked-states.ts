@@ -4,7 +4,7 @@ import type { ForeignPage } from '../page.ts';
 import { fullSelector, splitSelectors } from '../rule-text.ts';
 import { MARK_WORDS as WORDS, type MarkedState } from '../selectors/marks.ts';
 import type { Marks } from '../selectors/pseudos.ts';
-import { isElement, lineage, parentOf } from '../tree.ts';
+import { classesIn, isElement, lineage, parentOf } from '../tree.ts';
 
 /*
  * States that no pseudo-class tells: a page marks them in its markup, by a class or an attribute. What a page uses is read off its
@@ -17,8 +17,7 @@ const ATTRIBUTES: Readonly<Record<MarkedState, RegExp>> = {
   open: /\[aria-(?:expanded|hidden)|\[open\]|\[hidden\]|:open\b|:checked\b/i,
 };
 
-const classesOf = (element: Element) =>
-  (element.attribs['class'] ?? '').split(/\s+/).filter((name) => name !== '');
+const classesOf = ({ attribs }: Element) => classesIn(attribs);
 
 /** The list, navigation or header that an element lies in, as far as what stands beside it goes. */
 function groupOf(element: Element): Element {
@@ -119,8 +118,7 @@ function currentMarks(page: ForeignPage, element: Element): Marks {
   for (const at of pathOf(element)) {
     const added = known.get(at.name) ?? (at === element || at.name === 'li' ? ofRules : []);
     const before = marks.get(at) ?? at.attribs;
-    const names = (before['class'] ?? '').split(/\s+/).filter((name) => name !== '');
-    const made = withClasses(before, [...names, ...added]);
+    const made = withClasses(before, [...classesIn(before), ...added]);
     if (at === element) made['aria-current'] = 'page';
     if (at === element || added.length > 0) marks.set(at, made);
   }

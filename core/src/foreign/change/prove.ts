@@ -86,7 +86,7 @@ const statesOf = (pages: readonly ForeignPage[]): readonly ForeignState[] =>
   );
 
 /** A page in one window and state that is looked at. */
-export interface Look {
+interface Look {
   readonly state: ForeignState;
   readonly viewport: Viewport;
   readonly cascade: Cascade;
@@ -232,7 +232,7 @@ class LookProof {
       for (const property of handed.keys())
         if (!values.has(property) && !newValues.has(property) && isByBrowser(element, property))
           handed.delete(property);
-    this.follow({ element, pseudo, property: '' }, from, handed);
+    this.follow({ element, pseudo }, from, handed);
     this.followColour({ element, pseudo }, values, newValues, handed.get('color'));
     if (pseudo === null && handed.size > 0) this.passedOn.set(element, handed);
   }
@@ -267,7 +267,7 @@ class LookProof {
 
   /** Tells what an element has from those around it, which is another value now. */
   private follow(
-    spot: Pick<Spot, 'element' | 'pseudo' | 'property'>,
+    spot: Pick<Spot, 'element' | 'pseudo'>,
     from: ReadonlyMap<string, PassedOn>,
     handed: ReadonlyMap<string, PassedOn>,
   ): void {

@@ -332,28 +332,29 @@ function firstThatProves(
 ): Proved | null {
   const failed: { readonly attempt: Attempt; readonly wrong: number }[] = [];
   const isMeant = (element: Element) => targets.has(element);
-  const proveWhole = (attempt: Attempt): Proved => ({
+  const read = (attempt: Attempt) => rereadPage(page, files, attempt.files);
+  const proveWhole = (attempt: Attempt, made: ForeignPage): Proved => ({
     attempt,
-    proof: prove(page, rereadPage(page, files, attempt.files), isAsked, { isMeant, widths }),
+    proof: prove(page, made, isAsked, { isMeant, widths }),
   });
   let best: Proved | null = null;
   const isBetter = ({ proof }: Proved) =>
     best === null || proof.sideEffects.length < best.proof.sideEffects.length;
   for (const attempt of attempts) {
-    const made = rereadPage(page, files, attempt.files);
+    const made = read(attempt);
     // Most that fail do so on what they are for: the rest of a large page need not be looked at.
     const onTargets = prove(page, made, isAsked, { only: targets, widths });
     if (onTargets.sideEffects.length > 0) {
       failed.push({ attempt, wrong: onTargets.sideEffects.length });
       continue;
     }
-    const whole: Proved = { attempt, proof: prove(page, made, isAsked, { isMeant, widths }) };
+    const whole = proveWhole(attempt, made);
     if (isBetter(whole)) best = whole;
     if (whole.proof.sideEffects.length === 0) return whole;
   }
   const [nearest] = failed.sort((a, b) => a.wrong - b.wrong);
   if (nearest) {
-    const whole = proveWhole(nearest.attempt);
+    const whole = proveWhole(nearest.attempt, read(nearest.attempt));
     if (isBetter(whole)) best = whole;
   }
   return best;

@@ -4,7 +4,7 @@ import { isTag, type AnyNode, type Element } from 'domhandler';
 import * as domUtils from 'domutils';
 import type { Condition, StyleRule } from '../sheet/rules.ts';
 import { PARENT, SCOPE } from './own-pseudos.ts';
-import { lineage, parentOf } from '../tree.ts';
+import { classesIn, lineage, parentOf } from '../tree.ts';
 import { isMark, MARKED_PSEUDOS } from './marks.ts';
 import { AT_REST, attributesOf, liveTests, OF_PAGE, type Live } from './pseudos.ts';
 import { readSelector, type Branch, type Relation } from './read-selector.ts';
@@ -202,10 +202,11 @@ export class Matcher {
   }
 
   /** By what rules can look for an element: its name, its id, its classes. */
-  private keysOf({ id, class: classes }: Readonly<Record<string, string>>, element: Element): Set<string> {
+  private keysOf(attributes: Readonly<Record<string, string>>, element: Element): Set<string> {
     const keys = new Set([element.name.toLowerCase()]);
+    const { id } = attributes;
     if (id !== undefined) keys.add(this.fold(`#${id}`));
-    for (const name of (classes ?? '').split(/\s+/)) if (name !== '') keys.add(this.fold(`.${name}`));
+    for (const name of classesIn(attributes)) keys.add(this.fold(`.${name}`));
     return keys;
   }
 
