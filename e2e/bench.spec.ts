@@ -286,7 +286,7 @@ test('states are frozen on the stage, and selecting what is in the panel opens i
   await page.getByRole('group', { name: 'Frozen states' }).getByRole('button', { name: 'rest' }).click();
   await expect(button).toHaveCSS('background-color', 'rgb(240, 181, 65)');
   await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Submenu box' }).click();
-  await expect(stage.locator('.hm-submenu').first()).toBeVisible();
+  await expect(stage.locator('.hm-main-submenu').first()).toBeVisible();
   await page
     .getByRole('navigation', { name: 'Parts' })
     .getByRole('button', { name: 'Close control' })

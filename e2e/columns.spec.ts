@@ -64,7 +64,7 @@ async function withoutScript(browser: Browser, look: (page: Page) => Promise<voi
 
 /** The columns as they are seen: where each begins, and in which line it stands. */
 const boxes = (page: Page) =>
-  page.locator('.hm-columns > *').evaluateAll((columns) =>
+  page.locator('[class*="-columns"] > *').evaluateAll((columns) =>
     columns.map((column) => {
       const { left, right, top, width } = column.getBoundingClientRect();
       return {
@@ -154,7 +154,7 @@ for (const direction of ['ltr', 'rtl'])
       );
       const list = await boxes(page);
       expect(lines(list)).toBe(2);
-      await page.locator('.hm-columns').scrollIntoViewIfNeeded();
+      await page.locator('[class*="-columns"]').scrollIntoViewIfNeeded();
       const placed = await boxes(page);
       const before = ({ left, right }: { left: number; right: number }) =>
         direction === 'ltr' ? left - 20 : right + 18;
@@ -239,7 +239,7 @@ test('a sidebar goes into the panel as a whole where the page is narrow, and com
   const beside = page.getByRole('complementary', { name: 'Beside' });
   await expect(beside.getByRole('heading', { name: 'In this section' })).toBeVisible();
   await page.setViewportSize({ width: 390, height: 700 });
-  await expect(page.locator('.hm-sidebar')).toBeHidden();
+  await expect(page.locator('aside[class^="hm-"]')).toBeHidden();
   await page.getByRole('banner').getByRole('button').last().click();
   const panel = page.getByRole('dialog');
   await expect(panel.getByRole('heading', { name: 'In this section' })).toBeVisible();

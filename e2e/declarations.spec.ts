@@ -16,7 +16,7 @@ const DEMO = demoSite();
 
 /** What changes nothing at any width, and how many declarations there are. */
 async function judge(page: Page, site: Site): Promise<{ readonly useless: string[]; readonly all: number }> {
-  const { pieces, stylesheet, script } = compileSite(site, { fonts: FONTS, pinnable: true });
+  const { pieces, stylesheet, script } = compileSite(site, { fonts: FONTS, pinnable: true, flat: true });
   await page.emulateMedia({ reducedMotion: 'reduce' });
   let useless: readonly string[] | null = null;
   for (const width of WIDTHS) {

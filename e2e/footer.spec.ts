@@ -45,7 +45,7 @@ test('its links stand in columns, a branch in each, as many as there is room for
     await open(page, host, width, { body: withFooter(output, LONG) }, output);
     const lefts = await page
       .getByRole('contentinfo')
-      .locator('.hm-list, [class^="hm-list"]')
+      .locator('nav > ul')
       .first()
       .locator('xpath=./li')
       .evaluateAll((items) => items.map((item) => Math.round(item.getBoundingClientRect().left)));

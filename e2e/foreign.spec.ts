@@ -127,7 +127,7 @@ async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapsh
   await page.evaluate(() => {
     scrollTo({ top: 0, behavior: 'instant' });
   });
-  await page.locator('.hm-ring-opener').click();
+  await page.locator('[class$="-ring-opener"]').click();
   await page.mouse.move(5, 5);
   await still(page);
   return { closed, open: await snapshot(page, OURS) };

@@ -217,5 +217,5 @@ test('the icons of a whole menu are filled by typing, found by labels, and excha
   expect(await iconNames()).toEqual(['heart', null, null, null, null, null]);
   await page.goto(`/sites/${id}/bench/header`);
   const stage = await stageFrame(page);
-  await expect(stage.locator('.hm-glyph').first()).toBeVisible();
+  await expect(stage.locator('.hm-main-glyph').first()).toBeVisible();
 });

@@ -217,13 +217,13 @@ test('the names of the hand-off begin with what is typed, here and in the zip', 
   await field.fill('reed-');
   await field.press('Enter');
   const code = page.getByRole('region', { name: 'Code' });
-  await expect(code).toContainText('class="reed-row"');
+  await expect(code).toContainText('class="reed-main-row"');
   await page.reload();
-  await expect(code).toContainText('class="reed-row"');
+  await expect(code).toContainText('class="reed-main-row"');
   const [download] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('link', { name: 'Download the zip' }).click(),
   ]);
   const files = unzipSync(new Uint8Array(readFileSync(await download.path())));
-  expect(strFromU8(files['menu.css'] ?? new Uint8Array())).toContain('.reed-row');
+  expect(strFromU8(files['menu.css'] ?? new Uint8Array())).toContain('.reed-main-row');
 });

@@ -42,7 +42,7 @@ const SITES: readonly (readonly [string, Site])[] = [
 async function reached(page: Page): Promise<{ readonly all: string[]; readonly by: Set<string> }> {
   const nameOf = `(link) => link.getAttribute('aria-label') ?? link.textContent.replace(/\\s+/g, ' ').trim()`;
   const all = await page.evaluate<string[]>(
-    `[...document.querySelectorAll('[class*="hm-site-"] a[href]')].filter((link) => !link.closest('li[class*="hm-not-"]')).map(${nameOf})`,
+    `[...document.querySelectorAll('[class^="hm-"]:not([class^="hm-"] *) a[href]')].filter((link) => !link.closest('li[class*="hm-not-"]')).map(${nameOf})`,
   );
   const by = new Set<string>();
   for (let step = 0; step < 3 * all.length + 20; step++) {
@@ -137,7 +137,7 @@ for (const stands of [
         const panel = document.querySelector('dialog') as HTMLDialogElement;
         const size = () => [panel.offsetWidth, panel.offsetHeight];
         const settled = async () => Promise.all(panel.getAnimations().map(async ({ finished }) => finished));
-        document.querySelector<HTMLButtonElement>('.hm-opener')?.click();
+        document.querySelector<HTMLButtonElement>('.hm-menu-opener')?.click();
         await settled();
         const open = size();
         panel.close();

@@ -266,10 +266,10 @@ test('everything a link has stands beneath it and reaches the output', async ({ 
   const line =
     ((await markup.textContent()) ?? '').split('\n').find((text) => text.includes('js-hours')) ?? '';
   expect(line).toMatch(
-    /class="hm-link hours js-hours" target="_blank" rel="noopener nofollow" title="Opens in a new tab" href="\/visit\/opening-hours\/"/,
+    /class="hm-main-link hours js-hours" target="_blank" rel="noopener nofollow" title="Opens in a new tab" href="\/visit\/opening-hours\/"/,
   );
   expect((await markup.textContent()) ?? '').toMatch(
-    /<li class="hm-not-phone">[\s\S]*src="data:image\/webp[\s\S]*class="hm-glyph"/,
+    /<li class="hm-not-phone">[\s\S]*src="data:image\/webp[\s\S]*class="hm-main-glyph"/,
   );
   // Pages with a strict content security policy get pictures as files.
   await page.getByRole('combobox', { name: 'Pictures' }).click();
@@ -290,7 +290,7 @@ test('everything a link has stands beneath it and reaches the output', async ({ 
   await page.goto(`/sites/${id}/bench/header`);
   const stage = await stageFrame(page);
   await stage.getByRole('button', { name: 'Visit' }).first().click();
-  await expect(stage.locator('.hm-glyph')).toHaveCSS('width', '20px');
+  await expect(stage.locator('.hm-main-glyph')).toHaveCSS('width', '20px');
 });
 
 test('a target is found by title, section or panel, and what is wrong is told while it is typed', async ({

@@ -159,7 +159,7 @@ const lost = (page: Page) =>
         (element) =>
           element.checkVisibility() && (document.querySelector('dialog:modal')?.contains(element) ?? true),
       )
-      .filter((element) => !element.closest('.hm-parent') || element.matches('.hm-lead'))
+      .filter((element) => !element.closest('.hm-main-parent') || element.matches('.hm-main-lead'))
       .map((element) => ({ name: element.textContent.trim(), box: element.getBoundingClientRect() }))
       .filter(({ name, box }) => name !== '' && box.width > 0);
     const over = seen.flatMap((a, index) =>

@@ -43,9 +43,9 @@ const told = (page: Page) =>
   page.evaluate(() => {
     const labels = (items: Iterable<Element>) =>
       [...items].map((item) => (item.querySelector('a, button')?.textContent ?? '').trim());
-    const links = document.querySelectorAll('nav>.hm-list>li');
+    const links = document.querySelectorAll('nav>.hm-main-list>li');
     const shown = [...links].filter((item) => (item as HTMLElement).offsetHeight > 0);
-    const rest = document.querySelector('nav>.hm-list>li>[data-hm-rest]')?.children ?? [];
+    const rest = document.querySelector('nav>.hm-main-list>li>[data-hm-rest]')?.children ?? [];
     return {
       row: labels(shown),
       rest: labels(rest),
@@ -133,7 +133,7 @@ test('without a script all links are in the row, and nothing says “more”', a
   host.put(new Map([...output, ['index.html', String(output.get('index.html'))]]));
   await page.goto(`${host.url}/`);
   for (const name of TOP)
-    await expect(nav(page).locator('.hm-list>li').filter({ hasText: name }).first()).toBeVisible();
+    await expect(nav(page).locator('.hm-main-list>li').filter({ hasText: name }).first()).toBeVisible();
   await expect(more(page)).toBeHidden();
   await context.close();
 });
@@ -158,8 +158,8 @@ test('in a strip links stand on one line that scrolls, and submenus lie across b
   const hours = page.getByRole('link', { name: 'Opening hours' });
   await expect(hours).toBeVisible();
   const [row, box] = [
-    await page.locator('.hm-row').boundingBox(),
-    await page.locator('.hm-submenu').first().boundingBox(),
+    await page.locator('.hm-main-row').boundingBox(),
+    await page.locator('.hm-main-submenu').first().boundingBox(),
   ];
   expect(box?.width).toBe(row?.width);
   expect(Math.abs((box?.y ?? 0) - ((row?.y ?? 0) + (row?.height ?? 0)))).toBeLessThan(2);
@@ -174,7 +174,7 @@ test('a menu at the bottom of the window stays there, and hides neither the end 
   await put(page, host, formed('at the bottom'), 320);
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 700 });
-    const bar = await page.locator('.hm-list').boundingBox();
+    const bar = await page.locator('.hm-main-list').boundingBox();
     expect(bar, `${width}`).toMatchObject({ x: 0, width });
     expect(Math.round((bar?.y ?? 0) + (bar?.height ?? 0)), `${width}`).toBe(700);
     expect((await told(page)).lines, `${width}`).toBe(1);
@@ -184,12 +184,12 @@ test('a menu at the bottom of the window stays there, and hides neither the end 
     scrollTo({ top: document.documentElement.scrollHeight, behavior: 'instant' });
   });
   const end = await page.evaluate(() => document.querySelector('main')?.getBoundingClientRect().bottom ?? 0);
-  const bar = await page.locator('.hm-list').boundingBox();
+  const bar = await page.locator('.hm-main-list').boundingBox();
   expect(end).toBeLessThanOrEqual((bar?.y ?? 0) + 1);
   await visitSubmenu(page).click();
   const hours = page.getByRole('link', { name: 'Opening hours' });
   await hours.click({ trial: true });
-  const box = await page.locator('.hm-submenu').first().boundingBox();
+  const box = await page.locator('.hm-main-submenu').first().boundingBox();
   expect(Math.abs((box?.y ?? 0) + (box?.height ?? 0) - (bar?.y ?? 0))).toBeLessThan(2);
   expect(await axe(page)).toEqual([]);
 });
@@ -199,7 +199,7 @@ const aroundLogo = (page: Page) =>
   page.evaluate(() => {
     const middle = (box: DOMRect) => box.left + box.width / 2;
     const logo = document.querySelector('.hm-logo')?.getBoundingClientRect() ?? new DOMRect();
-    const sides = [...document.querySelectorAll('nav>.hm-list')].map((list) =>
+    const sides = [...document.querySelectorAll('nav>.hm-main-list')].map((list) =>
       [...list.children].filter((item) => (item as HTMLElement).offsetHeight > 0),
     );
     const boxes = sides.flat().map((item) => item.getBoundingClientRect());
@@ -249,7 +249,7 @@ for (const form of ['in a strip', 'at the bottom'] as const)
     await put(page, host, formed(form, 'around'), 390);
     expect(await sideways(page)).toBe(0);
     await expect(more(page)).toHaveCount(0);
-    const links = nav(page).locator('.hm-list>li');
+    const links = nav(page).locator('.hm-main-list>li');
     await expect(links).toHaveCount(TOP.length);
     const tops = await links.evaluateAll((items) => [
       ...new Set(items.map((item) => Math.round(item.getBoundingClientRect().top))),

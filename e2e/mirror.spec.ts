@@ -25,7 +25,7 @@ const boxes = (page: Page): Promise<Box[]> =>
   page.evaluate(() => {
     const isMirrored = document.documentElement.dir === 'rtl';
     const room = document.documentElement.clientWidth;
-    return [...document.querySelectorAll('[class*="hm-site"] *, [class*="hm-site"]')].flatMap((element) => {
+    return [...document.querySelectorAll('[class^="hm-"], [class^="hm-"] *')].flatMap((element) => {
       // What lies within a drawing is never mirrored.
       if (element.closest('svg') !== null && element.tagName !== 'svg') return [];
       const { left, right, top, height, width } = element.getBoundingClientRect();

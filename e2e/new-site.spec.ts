@@ -42,5 +42,5 @@ test('two sites whose output has the same names are told in the hand-off, and ma
   await expect(page.getByText(/has the same names/)).toBeVisible();
   await page.getByRole('button', { name: 'Begin with mlr- here' }).click();
   await expect(page.getByText(/has the same names/)).toHaveCount(0);
-  await expect(page.locator('pre').first()).toContainText('mlr-site-marisma');
+  await expect(page.locator('pre').first()).toContainText('mlr-marisma');
 });

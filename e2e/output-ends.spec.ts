@@ -43,10 +43,10 @@ function furnished(): Site {
 
 test('paper shows no signs, no search and no opener, and every link of the first level', async ({ page }) => {
   await show(page, furnished());
-  await expect(page.locator('.hm-marker').first()).toBeVisible();
+  await expect(page.locator('.hm-main-marker').first()).toBeVisible();
   await page.emulateMedia({ media: 'print' });
   expect(await page.locator('.hm-search').count()).toBeGreaterThan(0);
-  for (const nowhere of ['.hm-marker', '.hm-search', '.hm-opener'])
+  for (const nowhere of ['.hm-main-marker', '.hm-search', '.hm-menu-opener'])
     for (const one of await page.locator(nowhere).all()) await expect(one).toBeHidden();
   await expect(page.getByRole('link', { name: 'News' })).toBeVisible();
 });
@@ -99,8 +99,8 @@ test('an opener that is not there keeps no gap, at neither end', async ({ page }
       edited(demoSite(), { name: 'move-part', args: { id: 'opener', place: { region, index } } }),
       1440,
     );
-    await expect(page.locator('.hm-opener')).toBeHidden();
-    const [start, end] = await page.locator('.hm-row').evaluate((row) => {
+    await expect(page.locator('.hm-menu-opener')).toBeHidden();
+    const [start, end] = await page.locator('.hm-main-row').evaluate((row) => {
       const { paddingLeft, paddingRight } = getComputedStyle(row);
       const { left, right } = row.getBoundingClientRect();
       const seen = [...row.querySelectorAll('a, button')]

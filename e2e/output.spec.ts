@@ -57,7 +57,7 @@ for (const width of [390, 800, 1280]) {
         const element = document.activeElement;
         if (element?.getAttribute('aria-expanded') === 'false') return 'closed';
         // A parent with a page is as large as the box it fills.
-        const box = (element?.closest('.hm-parent') ?? element)?.getBoundingClientRect();
+        const box = (element?.closest('.hm-main-parent') ?? element)?.getBoundingClientRect();
         return element?.matches('nav a') && box && box.width > 0 && box.height >= 24
           ? element.textContent
           : '';
@@ -73,7 +73,7 @@ for (const width of [390, 800, 1280]) {
     await open(page, host, width);
     if (width < 1000) {
       for (const link of await nav(page).locator('a').all()) await expect(link).toBeVisible();
-      await expect(page.locator('.hm-opener')).toBeHidden();
+      await expect(page.locator('.hm-menu-opener')).toBeHidden();
     } else {
       await page.getByRole('link', { name: 'Birds' }).hover();
       await expect(page.getByRole('link', { name: 'Ringing log' })).toBeVisible();
@@ -304,9 +304,11 @@ test('forced colours keep the current page and the call to action told apart', a
   expect(
     await page.locator('[aria-current]').evaluate((element) => getComputedStyle(element).textDecorationLine),
   ).toBe('underline');
-  expect(await page.locator('.hm-button').evaluate((element) => getComputedStyle(element).outlineStyle)).toBe(
-    'solid',
-  );
+  expect(
+    await page
+      .locator('.hm-book-a-hide-button')
+      .evaluate((element) => getComputedStyle(element).outlineStyle),
+  ).toBe('solid');
 });
 
 test('focus is always seen', async ({ page, host }) => {
@@ -316,7 +318,7 @@ test('focus is always seen', async ({ page, host }) => {
     expect(
       await page.evaluate(() => {
         const element = document.activeElement ?? document.body;
-        const ringed = element.matches('.hm-lead') ? element.closest('.hm-parent') : element;
+        const ringed = element.matches('.hm-main-lead') ? element.closest('.hm-main-parent') : element;
         return getComputedStyle(ringed ?? element).outlineStyle;
       }),
     ).toBe('solid');
@@ -352,7 +354,7 @@ test('a submenu at the far end turns back into the page', async ({ page, host })
     ),
   );
   await visitSubmenu(page).click();
-  const box = await page.locator('.hm-submenu').last().boundingBox();
+  const box = await page.locator('.hm-main-submenu').last().boundingBox();
   expect(box && box.x + box.width <= 1010).toBe(true);
 });
 
@@ -423,10 +425,10 @@ test('the hand-offs of two sites stand in one page without touching one another'
     { op: 'replace', path: '/pieces/0/rows/0/zones/middle/0/name', value: 'Works' },
   ]);
   const other = handOff(second);
-  expect(String(other.get('menu.html'))).toContain('hm-site-orilla');
+  expect(String(other.get('menu.html'))).toContain('hm-orilla');
   for (const width of [390, 1280]) {
     await open(page, host, width);
-    const alone = await snapshot(page, '.hm-site-marisma');
+    const alone = await snapshot(page, '.hm-marisma');
     const both = pasteInto(OUTPUT, { body: MAIN + String(other.get('menu.html')) });
     both.set(
       'index.html',
@@ -439,7 +441,7 @@ test('the hand-offs of two sites stand in one page without touching one another'
     both.set('other.js', String(other.get('menu.js')));
     host.put(both);
     await page.goto(`${host.url}/`);
-    expect(await snapshot(page, '.hm-site-marisma')).toEqual(alone);
+    expect(await snapshot(page, '.hm-marisma')).toEqual(alone);
     const ids = await page.locator('[id]').evaluateAll((elements) => elements.map(({ id }) => id));
     expect(new Set(ids).size).toBe(ids.length);
     const works = page.locator('header[class*="orilla"]');
@@ -449,14 +451,15 @@ test('the hand-offs of two sites stand in one page without touching one another'
       await expect(dialog).toHaveCount(1);
       await expect(dialog.getByRole('navigation', { name: 'Works' })).toBeVisible();
       await page.keyboard.press('Escape');
-      await page.locator('header.hm-site-marisma').getByRole('button', { name: 'Menu' }).click();
+      await page.locator('header.hm-marisma').getByRole('button', { name: 'Menu' }).click();
       await expect(dialog.getByRole('navigation', { name: 'Main' })).toBeVisible();
     } else {
       await works.getByRole('button', { name: 'Visit' }).click();
       await expect(works.getByRole('button', { name: 'Visit' })).toHaveAttribute('aria-expanded', 'true');
-      await expect(
-        page.locator('header.hm-site-marisma').getByRole('button', { name: 'Visit' }),
-      ).toHaveAttribute('aria-expanded', 'false');
+      await expect(page.locator('header.hm-marisma').getByRole('button', { name: 'Visit' })).toHaveAttribute(
+        'aria-expanded',
+        'false',
+      );
     }
   }
 });

@@ -56,7 +56,7 @@ test('own CSS shows while it is typed, says what it overrides, and is refused wh
 test('parts, pieces and links carry classes and data attributes of one’s own', async ({ page }) => {
   const stage = await stageFrame(page);
   await stage.getByRole('link', { name: 'Book a hide' }).click();
-  await page.getByRole('button', { name: 'class, data' }).click();
+  await page.getByRole('button', { name: 'names in the output' }).click();
   await page.getByRole('textbox', { name: 'Call to action: data' }).fill('event="book it" area=header');
   await page.keyboard.press('Enter');
   const book = stage.getByRole('link', { name: 'Book a hide' });
@@ -78,7 +78,9 @@ test('several links are styled at once, from the bench and from the outline of l
       ['Visit', 'News', 'Contact'].map(async (name) =>
         stage
           .getByRole('link', { name, exact: true })
-          .evaluate((element) => getComputedStyle(element.closest('.hm-link') ?? element).backgroundColor),
+          .evaluate(
+            (element) => getComputedStyle(element.closest('.hm-main-link') ?? element).backgroundColor,
+          ),
       ),
     );
   const before = await fills();

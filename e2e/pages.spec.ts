@@ -72,10 +72,10 @@ test('the stage shows the whole page of the piece at work; a click on another pi
   await page.goto(`/sites/${id}/bench/learn`);
   const stage = await stageFrame(page);
   await expect(stage.getByRole('banner')).toBeVisible();
-  await expect(stage.locator('.hm-sidebar')).toBeVisible();
+  await expect(stage.locator('aside[class^="hm-"]')).toBeVisible();
   await page.getByRole('button', { name: 'Draw all but this piece faintly' }).click();
   await expect(stage.getByRole('banner')).toHaveCSS('opacity', '0.3');
-  await expect(stage.locator('.hm-sidebar')).toHaveCSS('opacity', '1');
+  await expect(stage.locator('aside[class^="hm-"]')).toHaveCSS('opacity', '1');
   await page.keyboard.press('Alt+g');
   await expect(stage.getByRole('banner')).toHaveCSS('opacity', '1');
   await stage.getByRole('banner').getByRole('link', { name: 'News' }).click();
@@ -84,7 +84,7 @@ test('the stage shows the whole page of the piece at work; a click on another pi
   // On a page without the column there is none.
   await page.getByRole('combobox', { name: 'Page on the stage' }).click();
   await page.getByRole('option', { name: 'on: /news/' }).click();
-  await expect(stage.locator('.hm-sidebar')).toHaveCount(0);
+  await expect(stage.locator('aside[class^="hm-"]')).toHaveCount(0);
   // One key goes from piece to piece.
   await page.keyboard.press('Alt+,');
   await expect(page).toHaveURL(/bench\/phone-bar-piece$/);
@@ -110,7 +110,7 @@ test('a page is tried with links, hashes, history and widths at work, in a frame
   await expect(frame.getByRole('heading', { level: 1, name: 'Courses' })).toBeVisible();
   await expect(page).toHaveURL(/\/try\/learn\/courses\/$/);
   // The column of the Learn pages marks where one is.
-  await expect(frame.locator('.hm-sidebar').getByRole('link', { name: 'Courses' })).toHaveAttribute(
+  await expect(frame.locator('aside[class^="hm-"]').getByRole('link', { name: 'Courses' })).toHaveAttribute(
     'aria-current',
     'page',
   );
@@ -118,10 +118,10 @@ test('a page is tried with links, hashes, history and widths at work, in a frame
   await expect(frame.getByRole('heading', { level: 1, name: 'Visit' })).toBeVisible();
   await expect(page.getByTestId('tried-path')).toHaveText('/visit/');
   await page.getByRole('button', { name: 'Phone' }).click();
-  await expect(frame.locator('.hm-floating')).toBeVisible();
+  await expect(frame.locator('div[class^="hm-"]:not([class^="hm-"] *)')).toBeVisible();
   await page.getByLabel('Width in px').fill('1100');
   await page.keyboard.press('Enter');
-  await expect(frame.locator('.hm-floating')).toBeHidden();
+  await expect(frame.locator('div[class^="hm-"]:not([class^="hm-"] *)')).toBeHidden();
   await page.getByRole('link', { name: '← Back' }).click();
   await expect(page).toHaveURL(/bench\/header$/);
 });

@@ -112,8 +112,8 @@ test('the distance from label to sign is the link’s own gap, whether a parent 
 
 test('pointing at either half, focus and the current page show around both', async ({ page }) => {
   await show(page, shaped());
-  const parent = '.hm-parent:has(.hm-lead)';
-  await page.locator('.hm-marker').first().hover();
+  const parent = '.hm-main-parent:has(.hm-main-lead)';
+  await page.locator('.hm-main-marker').first().hover();
   expect(await background(page, parent)).toBe('rgb(255, 221, 0)');
   await page.getByRole('link', { name: 'Visit' }).hover();
   expect(await background(page, parent)).toBe('rgb(255, 221, 0)');
@@ -128,10 +128,10 @@ test('pointing at either half, focus and the current page show around both', asy
       .locator(selector)
       .first()
       .evaluate((element) => getComputedStyle(element).outlineStyle);
-  expect([await outline(parent), await outline('.hm-lead')]).toEqual(['dotted', 'none']);
+  expect([await outline(parent), await outline('.hm-main-lead')]).toEqual(['dotted', 'none']);
   // The button of the sign has a ring of its own: the two can be told apart.
   await page.keyboard.press('Tab');
-  expect([await outline(parent), await outline('.hm-marker')]).toEqual(['none', 'solid']);
+  expect([await outline(parent), await outline('.hm-main-marker')]).toEqual(['none', 'solid']);
   await page.goto(`${host.url}/visit/`);
   expect(await background(page, parent)).toBe('rgb(0, 221, 255)');
 });

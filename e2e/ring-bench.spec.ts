@@ -13,7 +13,7 @@ async function openRing(page: Page) {
     .getByRole('navigation', { name: 'Parts' })
     .getByRole('button', { name: 'Links around it' })
     .click();
-  const links = stage.locator('.hm-ring > li');
+  const links = stage.locator('[class$="-ring"] > li');
   await expect(links.first()).toHaveCSS('opacity', '1');
   await still(links.first());
   return { id, links };

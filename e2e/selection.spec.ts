@@ -74,7 +74,7 @@ async function holdTogether(page: Page, id: string, step: string): Promise<void>
   )
     .locator('[data-chosen]')
     .first()
-    .evaluate((element) => element.closest('[class*="hm-site-"]')?.className ?? '')
+    .evaluate((element) => element.closest('[class^="hm-"]:not([class^="hm-"] *)')?.className ?? '')
     .catch(() => '');
   expect(typeof chosen).toBe('string');
 }

@@ -81,9 +81,9 @@ test('the last links become calls to action, and a submenu’s motion is played 
   await stage.getByRole('link', { name: 'News' }).click();
   await page.getByRole('combobox', { name: 'calls to action' }).click();
   await page.getByRole('option', { name: 'the last two' }).click();
-  await expect(stage.locator('.hm-action')).toHaveCount(2);
+  await expect(stage.locator('.hm-main-action')).toHaveCount(2);
   await page.getByRole('navigation', { name: 'Parts' }).getByRole('button', { name: 'Submenu box' }).click();
-  const box = stage.locator('.hm-submenu').first();
+  const box = stage.locator('.hm-main-submenu').first();
   await expect(box).toBeVisible();
   await page.getByLabel('Find a property').fill('arrives');
   await page.locator('[data-cell="arrives rest"]').click();

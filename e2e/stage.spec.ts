@@ -81,7 +81,7 @@ async function shown(page: Page) {
     for (const element of [copy, ...copy.querySelectorAll('*')])
       for (const name of ['data-chosen', 'data-lit', 'data-pin', 'style']) element.removeAttribute(name);
     for (const script of copy.querySelectorAll('script')) script.remove();
-    const boxes = [...body.querySelectorAll('[class*=hm-site-], [class*=hm-site-] *')].map((element) => {
+    const boxes = [...body.querySelectorAll('[class^=hm-], [class^=hm-] *')].map((element) => {
       const { x, y, width, height } = element.getBoundingClientRect();
       return [element.className.toString(), ...[x, y, width, height].map(Math.round)].join(' ');
     });

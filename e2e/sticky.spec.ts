@@ -125,7 +125,7 @@ test('upper rows scroll away, the one beneath stays', async ({ page, host }) => 
   await watchShifts(page);
   const main = () =>
     page
-      .locator('.hm-row-2, .hm-row')
+      .locator('.hm-row-2, .hm-main-row')
       .last()
       .evaluate((row) => Math.round(row.getBoundingClientRect().top));
   const before = await main();

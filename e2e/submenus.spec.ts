@@ -173,7 +173,7 @@ test('across the row its links stand in columns, one for each branch, as wide as
   });
   await button(page, 'Visit').click();
   const box = await boxOf(around(trails(page)));
-  const row = await boxOf(page.locator('.hm-row'));
+  const row = await boxOf(page.locator('.hm-main-row'));
   expect([box.x, box.width]).toEqual([row.x, row.width]);
   expect(Math.abs(box.y - (row.y + row.height))).toBeLessThanOrEqual(1);
   const columns = await Promise.all(
@@ -246,7 +246,7 @@ test('each band opens submenus its own way', async ({ page, host }) => {
   });
   const position = async () =>
     page
-      .locator('.hm-submenu')
+      .locator('.hm-main-submenu')
       .first()
       .evaluate((box) => getComputedStyle(box).position);
   await button(page, 'Visit').click();

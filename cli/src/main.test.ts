@@ -82,12 +82,22 @@ describe('hamaca export', () => {
     expect((await run('export', DEMO, '--out', out, '--prefix', 'reed-')).code).toBe(0);
     const css = readFileSync(join(out, 'menu.css'), 'utf8');
     const html = readFileSync(join(out, 'menu.html'), 'utf8');
-    expect(css).toContain('.reed-site-marisma');
-    expect(html).toContain('class="reed-site-marisma reed-header"');
+    expect(css).toContain('.reed-marisma:not(#reed) {');
+    expect(html).toContain('class="reed-marisma reed-header"');
     expect(
       css + html + readFileSync(join(out, 'menu.js'), 'utf8') + readFileSync(join(out, 'menu.mjs'), 'utf8'),
     ).not.toMatch(/\bhm-/);
     expect((await run('export', DEMO, '--out', out, '--prefix', '9 lives')).code).toBe(2);
+  });
+  test('writes rules one after the other where asked', async () => {
+    const css = async (...args: readonly string[]) => {
+      const out = join(folder, 'rules');
+      expect((await run('export', DEMO, '--out', out, ...args)).code).toBe(0);
+      return readFileSync(join(out, 'menu.css'), 'utf8');
+    };
+    expect(await css()).toMatch(/^ {2}\.hm-main-link \{$/m);
+    expect(await css('--flat')).toMatch(/^\.hm-marisma:not\(#hm\) \.hm-main-link \{$/m);
+    expect(await css('--flat')).not.toMatch(/^ +[.&]/m);
   });
   test('writes pictures as files where asked, and refuses a folder that cannot be', async () => {
     const out = join(folder, 'pictured');

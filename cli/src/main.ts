@@ -26,6 +26,7 @@ const OPTIONS = {
   all: { type: 'boolean' },
   prefix: { type: 'string' },
   pictures: { type: 'string' },
+  flat: { type: 'boolean' },
   at: { type: 'string' },
   state: { type: 'string' },
   width: { type: 'string' },
@@ -83,11 +84,15 @@ export async function main(args: readonly string[], output: Output = terminalOut
       return misuse(`--prefix is ${PREFIX_ALLOWED}`);
     if (values.pictures !== undefined && !PICTURES_AT.test(values.pictures))
       return misuse(`--pictures is ${PICTURES_AT_ALLOWED}`);
-    const { prefix, pictures } = values;
+    const { prefix, pictures, flat = false } = values;
     return runExport(
       file,
       values.out,
-      { ...(prefix === undefined ? {} : { prefix }), ...(pictures === undefined ? {} : { pictures }) },
+      {
+        flat,
+        ...(prefix === undefined ? {} : { prefix }),
+        ...(pictures === undefined ? {} : { pictures }),
+      },
       output,
     );
   }

@@ -2,7 +2,7 @@ import type { Problem } from '@hamaca/core';
 
 export const HELP = `hamaca: headers and menus from site files, without a browser or a database
 
-  hamaca export FILE --out DIR [--prefix hm-] [--pictures /pictures/]
+  hamaca export FILE --out DIR [--prefix hm-] [--pictures /pictures/] [--flat]
       Writes the hand-off of a site file (….hamaca.json) into DIR: index.html, menu.html,
       menu.css, menu.js (menu.mjs is the same to read), fonts, design tokens and the site
       file. The same bytes as the zip of the interface. Files in DIR that are not part of it
@@ -10,6 +10,8 @@ export const HELP = `hamaca: headers and menus from site files, without a browse
       --prefix begins every class, id, attribute and custom property; without it, hm-.
       --pictures writes pictures that are kept in the site as files, for pages whose content
       security policy refuses them in the markup; it says where pages find the folder.
+      --flat writes the stylesheet one rule after the other, for tools and browsers that do
+      not know nested rules.
 
   hamaca links FILE [--from outline|html|opml|csv|sitemap] [--json] [--all]
       Prints the links understood in FILE ("-" reads standard input; gzip is unpacked).

@@ -134,7 +134,7 @@ export { problemInWords } from './load/problem-words.ts';
 export { printSiteFile } from './load/print-site.ts';
 export { contrastOf, type ContrastReport, passingValue } from './resolve/backdrop.ts';
 export { colourOf, swatchColour } from './resolve/colours.ts';
-export { type OriginLink, type OriginStep, originSteps, slotName } from './resolve/origin.ts';
+export { type OriginLink, type OriginStep, originSteps, ownerName, slotName } from './resolve/origin.ts';
 export { contrastTable, type Legibility, type LooseColour, looseColours } from './resolve/palette-check.ts';
 export { familiesOf, reachOf, rolesOf } from './resolve/reaches.ts';
 export {
@@ -151,6 +151,8 @@ export { overriddenBy } from './resolve/overridden.ts';
 export { readDeclarations } from './values/kinds/declarations.ts';
 export type { Declaration } from './print/trees.ts';
 export { OWN_ATTRIBUTES } from './model/own-attributes.ts';
+export { OUTPUT_WORD } from './model/word.ts';
+export { renamedClasses, sharesClass, wordsOf as outputWords } from './kinds/words.ts';
 export { formatValue, parseValue, stepValue } from './resolve/value-text.ts';
 export { adoptItems } from './links/adopt.ts';
 export { buildMenu } from './links/build-menu.ts';

@@ -51,12 +51,12 @@ export const FONTS: readonly FontMetrics[] = TYPEFACES.map(
 
 export const measure = createMeasurer(FONTS);
 
-/** A site's output with the markup of the page its first piece stands in. */
+/** A site's output with the markup of the page its first piece stands in, and its rules one by one. */
 export function compilePage(
   site: Site = DEMO,
   options: Partial<CompileOptions> = {},
 ): Compiled & { readonly markup: string } {
-  const compiled = compileSite(site, { fonts: FONTS, ...options });
+  const compiled = compileSite(site, { fonts: FONTS, flat: true, ...options });
   const [first] = standingPieces(site);
   return {
     ...compiled,

@@ -4,7 +4,7 @@ import { still } from './motion.ts';
 /** Whether a row stands on one line: everything in it side by side, every label on one line, nothing past its edges. */
 export async function isOneLine(page: Page, row: number): Promise<boolean> {
   return page.evaluate((index) => {
-    const element = document.querySelectorAll('[class~=hm-row], [class*="hm-row-"]')[index];
+    const element = document.querySelectorAll(':is(header, footer)[class^="hm-"] > div')[index];
     if (!(element instanceof HTMLElement)) throw new Error('There is no such row.');
     /** The boxes beside one another in a box. */
     const beside = (box: Element): Element[] =>

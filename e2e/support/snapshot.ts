@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 /** The roots of all pieces. */
-export const OURS = '[class*="hm-site-"]';
+export const OURS = '[class^="hm-"]:not([class^="hm-"] *)';
 
 /** Computed style and box of every element of ours; the values stand in the order of the properties’ names. */
 export const snapshot = (page: Page, scope: string) =>

@@ -85,7 +85,7 @@ async function keepUseless(page: Page, situation: Situation): Promise<number> {
     for (const element of document.querySelectorAll<HTMLElement>('[class*="hm-"]')) {
       element.removeAttribute('data-pin');
       if (states.length > 0) element.setAttribute('data-pin', states.join(' '));
-      if (!element.matches('[class*="hm-site-"]')) continue;
+      if (!element.matches('[class^="hm-"]:not([class^="hm-"] *)')) continue;
       if (ready) element.setAttribute('data-hm-ready', 'true');
       else element.removeAttribute('data-hm-ready');
       element.toggleAttribute('data-hm-scrolled', states.includes('scrolled'));
@@ -117,12 +117,30 @@ async function keepUseless(page: Page, situation: Situation): Promise<number> {
       ((!(rule instanceof CSSMediaRule) || matchMedia(rule.conditionText).matches) &&
         isActive(rule.parentRule));
     const PSEUDO = /::(?:before|after|backdrop)/g;
+    const entriesOf = (list: string) => {
+      let depth = 0;
+      const entries = [''];
+      for (const sign of list) {
+        if (sign === '(') depth++;
+        if (sign === ')') depth--;
+        if (sign === ',' && depth === 0) entries.push('');
+        else entries[entries.length - 1] += sign;
+      }
+      return entries.map((entry) => entry.trim());
+    };
 
     held.remaining = held.remaining.filter(({ rule, name, value }) => {
       if (!isActive(rule)) return true;
       const pseudo = rule.selectorText.match(PSEUDO)?.[0] ?? null;
-      const matched = [...document.querySelectorAll(rule.selectorText.replace(PSEUDO, ''))];
-      const chosen = [...new Set([...matched.slice(0, 4), ...matched.slice(-2)])];
+      // What several share is looked at in each of them.
+      const chosen = entriesOf(rule.selectorText.replace(PSEUDO, '')).flatMap(
+        (selector, _index, { length }) => {
+          const matched = [...document.querySelectorAll(selector)];
+          return length > 1
+            ? matched.slice(0, 2)
+            : [...new Set([...matched.slice(0, 4), ...matched.slice(-2)])];
+        },
+      );
       const names = longhands(name, value);
       const around = chosen.flatMap((element) => [
         element,

@@ -246,7 +246,10 @@ describe('the rest', () => {
     const files = unzipSync(new Uint8Array(await zip.arrayBuffer()));
     const markup = Buffer.from(files['menu.html'] ?? []).toString();
     expect([markup.includes('class="reed-'), markup.includes('hm-')]).toEqual([true, false]);
-    for (const query of ['prefix=Reed', 'pictures=/pictures', 'pictures=javascript:/'])
+    const flat = await app.request('/api/sites/marisma/hand-off.zip?rules=flat');
+    const sheet = unzipSync(new Uint8Array(await flat.arrayBuffer()))['menu.css'] ?? [];
+    expect(Buffer.from(sheet).toString()).toMatch(/^\.hm-marisma:not\(#hm\) \.hm-main-link/m);
+    for (const query of ['prefix=Reed', 'pictures=/pictures', 'pictures=javascript:/', 'rules=tall'])
       expect((await app.request(`/api/sites/marisma/hand-off.zip?${query}`)).status).toBe(400);
     expect((await app.request('/api/sites/marisma/hand-off.zip?pictures=/pictures/')).status).toBe(200);
   });
@@ -267,8 +270,8 @@ describe('the rest', () => {
     expect(html).toContain('<h1>Learn</h1>');
     expect(html).toContain('href="/tried/marisma/learn/school-days/"');
     expect(html).not.toMatch(/href="\/(?!tried\/)/);
-    expect(html).toContain('class="hm-site-marisma hm-sidebar"');
-    expect(await (await app.request('/tried/marisma/news/')).text()).not.toContain('hm-sidebar"');
+    expect(html).toContain('class="hm-marisma hm-learn-sidebar"');
+    expect(await (await app.request('/tried/marisma/news/')).text()).not.toContain('-sidebar"');
     const unknown = await app.request('/tried/marisma/no%3Cb%3Esuch/');
     expect(unknown.status).toBe(404);
     expect(await unknown.text()).toContain('/no&lt;b&gt;such/');

@@ -1,6 +1,7 @@
 import { succeed, type Result } from '../base/result.ts';
 import type { Site } from '../kinds/site.ts';
 import type { EditOperation, RanEdit } from './draft.ts';
+import { withWords } from './words.ts';
 import { setDesign } from './operations/design.ts';
 import { setLook } from './operations/look.ts';
 import {
@@ -137,5 +138,6 @@ function runSeveral(site: Site, edits: readonly SingleEdit[]): Result<RanEdit> {
 /** Runs an edit: the changed document with patch and inverse, or why it cannot be done. Nothing changes then. */
 export function runEdit(site: Site, edit: Edit): Result<RanEdit> {
   if (edit.name === 'several') return runSeveral(site, edit.args.edits);
-  return (OPERATIONS[edit.name] as EditOperation<unknown>)(site, edit.args);
+  const ran = (OPERATIONS[edit.name] as EditOperation<unknown>)(site, edit.args);
+  return ran.ok ? withWords(site, ran.value) : ran;
 }

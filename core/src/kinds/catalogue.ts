@@ -1,6 +1,7 @@
 import { memoise } from '../base/memo.ts';
 import type { Field, Shape } from '../model/shape/field.ts';
 import { OWN_ATTRIBUTES } from '../model/own-attributes.ts';
+import { OUTPUT_WORD } from '../model/word.ts';
 import type { SlotKind } from '../model/slot.ts';
 import {
   bands,
@@ -112,6 +113,7 @@ const partShape = (kind: AnyPartKind): Shape => ({
   ...(kind.shape as Shape),
   bands: BANDS,
   folds: FOLDS,
+  ...OUTPUT_WORD,
   ...OWN_ATTRIBUTES,
   look: look(kind.id as string),
 });
@@ -121,6 +123,7 @@ const sectionShape = (kind: AnySectionKind): Shape => ({
   name: text({ label: 'name', needed: true }),
   ...(kind.shape as Shape),
   bands: BANDS,
+  ...OUTPUT_WORD,
   look: look(kind.id as string),
 });
 
@@ -139,6 +142,7 @@ const pieceShape = (kind: AnyPieceKind): Shape => ({
   ...(kind.stands === 'over' ? {} : { pages: PAGE_RULE, bands: BANDS }),
   ...(kind.foldsWhole ? { folds: FOLDS_WHOLE } : {}),
   draft: DRAFT,
+  ...OUTPUT_WORD,
   ...OWN_ATTRIBUTES,
   look: look(kind.id as string),
 });

@@ -7,7 +7,14 @@ import {
   TEXT_PROPERTIES,
   type SlotKind,
 } from '../model/slot.ts';
-import { element, styleRule, text as words, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
+import {
+  element,
+  shared,
+  styleRule,
+  text as words,
+  type ConditionalRule,
+  type HtmlNode,
+} from '../print/trees.ts';
 import { CLICKABLE, fragment, IN_LINE, NO_SCRIPT, SCRIPT, widely, type Fragment, type Out } from './out.ts';
 
 const hasHeading = (thing: Readonly<Record<string, unknown>>) => thing['heading'] !== '';
@@ -94,7 +101,7 @@ function foldRules({ slot, inside: word }: Headed, below: number | null, out: Ou
   const heading = out.within(`h2.${out.class(slot)}`);
   const inside = `.${out.class(word)}`;
   const hidden = [['display', 'none']] as const;
-  return [
+  return shared('Headings that unfold what is beneath them', [
     ...unfoldsRules(button),
     // Above that width, and without a script, it is a heading like any other.
     ...(below === Infinity ? [] : [styleRule(button, hidden, `@media (width >= ${below}px)`)]),
@@ -105,7 +112,7 @@ function foldRules({ slot, inside: word }: Headed, below: number | null, out: Ou
       [...narrow, SCRIPT],
     ),
     ...widely([styleRule(`${out.ready} ${inside}:not([${out.attribute('open')}])`, hidden)], narrow),
-  ];
+  ]);
 }
 
 /** A column of things under a heading: a box of their own holds them where the heading opens it. */
@@ -119,14 +126,14 @@ export function headed(box: Headed, content: readonly HtmlNode[], out: Out): Fra
       ...(box.heading === '' ? [] : [styleRule(out.at(box.slot), [['display', 'block']])]),
       ...(below === null
         ? []
-        : [
+        : shared('Headings that unfold what is beneath them', [
             styleRule(out.within(`.${inside}`), [
               ['display', 'flex'],
               ['flex-direction', 'column'],
               ['align-items', 'inherit'],
               ['gap', 'inherit'],
             ]),
-          ]),
+          ])),
       ...foldRules(box, below, out),
     ],
     below === null ? [] : ['disclosure'],

@@ -2,6 +2,7 @@ import type { IdSource } from '../base/ids.ts';
 import type { Look } from '../model/look.ts';
 import type { OwnAttributes } from '../model/own-attributes.ts';
 import type { PageRule } from '../model/page-rule.ts';
+import type { OutputWord } from '../model/word.ts';
 import type { RegionForm, Shape, Infer } from '../model/shape/field.ts';
 import type { SiteContent } from '../model/site-content.ts';
 import type { SlotKind } from '../model/slot.ts';
@@ -22,6 +23,8 @@ export interface Kind<Id extends string, S extends Shape> {
   /** Its own fields, besides those that all of its sort have. */
   readonly shape: S;
   readonly slots: Readonly<Record<string, SlotKind>>;
+  /** What elements of it are called by in the output that are no slots. */
+  readonly beside?: readonly string[];
   /** What it reads of the looks of its slots at rest, by slot, besides what they are arranged by. */
   readonly reads?: Readonly<Record<string, readonly PropertyId[]>>;
 }
@@ -37,7 +40,7 @@ export interface Folds {
 }
 
 /** What every part has besides its own fields. */
-export interface PartBase<Id extends string = string> extends OwnAttributes {
+export interface PartBase<Id extends string = string> extends OwnAttributes, OutputWord {
   readonly kind: Id;
   readonly id: string;
   /** Ids of the bands it is shown in; left out, it shows at every width. */
@@ -81,6 +84,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly refused?: (world: Omit<NewPartWorld, 'freshId'>) => string | null;
   /** What one is called in lists; the kind's label otherwise. */
   readonly name?: (part: PartOf<Id, S>) => string;
+  /** What one is known by, as far as it has a name of its own: the word of its class names is made from that. */
+  readonly known?: (part: PartOf<Id, S>) => string;
   /**
    * The width in px below which it shows where that follows from what folds: `needed` tells it for a panel. Left out,
    * it always shows; null is never.
@@ -117,7 +122,7 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
 }
 
 /** What every section has besides its own fields. */
-export interface SectionBase {
+export interface SectionBase extends OutputWord {
   readonly id: string;
   readonly name: string;
   readonly bands?: readonly string[];
@@ -146,7 +151,7 @@ export interface SectionKind<Id extends string, S extends Shape> extends Kind<Id
 }
 
 /** What every piece has besides its own fields. */
-export interface PieceBase<Id extends string = string> extends OwnAttributes {
+export interface PieceBase<Id extends string = string> extends OwnAttributes, OutputWord {
   /** Whether it is seen only by those who work at the site: it is in no hand-off. */
   readonly draft?: boolean;
   readonly kind: Id;

@@ -1,4 +1,5 @@
 import {
+  shared,
   styleRule,
   type ConditionalRule,
   type Declaration,
@@ -141,6 +142,8 @@ export interface PartOut extends Out {
   ofLevel(slot: string, level: Level): string;
   /** The class of a link that has a look of its own in this part; null where it has none. */
   itemClass(item: string): string | null;
+  /** The id of what a link opens. */
+  itemId(item: string): string;
   /** Whether a button of the same piece draws a link, so that it stays in the bar. */
   isKept(item: string): boolean;
   /** The selector of the section it stands in. */
@@ -292,12 +295,16 @@ export const drawnWithin = (ratio: number | null): readonly Declaration[] =>
     ? DRAWN
     : [...DRAWN.map((own) => (own[0] === WITHIN_WINDOW[0] ? WITHIN_WINDOW : own)), ['object-fit', 'contain']];
 
-/** An icon as large as its type. */
-export const DRAWN_AS_TYPE: readonly Declaration[] = [
-  ...DRAWN,
+/** What makes an icon as large as the text beside it. */
+export const AS_TYPE: readonly Declaration[] = [
+  ...DRAWN.filter(([name]) => name !== 'inline-size'),
   ['inline-size', '1em'],
   ['block-size', '1em'],
 ];
+
+/** An icon as large as its type. */
+export const drawnAsType = (selector: string): ConditionalRule[] =>
+  shared('Drawings as large as text', [styleRule(selector, AS_TYPE)]);
 
 /** A control beside others: its content in a line. */
 export const IN_LINE: readonly Declaration[] = [

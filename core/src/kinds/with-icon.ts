@@ -1,16 +1,14 @@
-import { element, styleRule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
+import { element, shared, styleRule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
 import type { Level } from '../model/states.ts';
 import { exact, sumExtents, type Extent, type PartExtents } from './extent.ts';
-import { DRAWN_AS_TYPE, type PartOut } from './out.ts';
+import { drawnAsType, type PartOut } from './out.ts';
 import { ICON_PROPERTIES } from './properties/icon.ts';
+import { boxAround } from './label-box.ts';
 
 /*
  * An icon with its label: one element around both, so that where the icon stands, how far and how it lines up are said once
  * for them. Without a label in sight the icon stands alone.
  */
-
-/** The class of what is around an icon and its label. */
-export const around = (slot: string): string => `with-${slot}`;
 
 type Shows = keyof typeof ICON_PROPERTIES.iconShows.choices;
 
@@ -23,7 +21,7 @@ export function withIcon(
 ): HtmlNode | null {
   if (icon === null || label === null) return icon ?? label;
   const words = label.node === 'element' || !out.says(slot, 'iconShows') ? label : element('span', {}, label);
-  return element('span', { class: out.class(around(slot)) }, icon, words);
+  return element('span', { class: out.class(boxAround(slot)) }, icon, words);
 }
 
 /** Takes something out of sight that is still read out. */
@@ -54,16 +52,18 @@ export function iconRules(
 ): ConditionalRule[] {
   const isBoxed = BOXED.some((id) => out.says(slot, id));
   return [
-    styleRule(out.at(slot), DRAWN_AS_TYPE),
+    ...drawnAsType(out.at(slot)),
     // Padding and lines of an icon are around the drawing, not in its room.
     ...(isBoxed ? [styleRule(out.at(slot), [['box-sizing', 'content-box']])] : []),
     ...(isLabelled
       ? [
-          styleRule(out.at(around(slot)), [
-            ['display', 'flex'],
-            ['align-items', 'center'],
-            ['gap', `${gap}px`],
+          ...shared('A drawing with its label', [
+            styleRule(out.at(boxAround(slot)), [
+              ['display', 'flex'],
+              ['align-items', 'center'],
+            ]),
           ]),
+          styleRule(out.at(boxAround(slot)), [['gap', `${gap}px`]]),
           ...(out.says(slot, 'iconShows') ? levels.flatMap((level) => shownRules(out, slot, level)) : []),
         ]
       : []),
@@ -75,7 +75,7 @@ const BOXED = ['paddingInline', 'paddingBlock', 'lineTop', 'lineBottom', 'lineSt
 /** Which of the two is in sight. */
 function shownRules(out: PartOut, slot: string, level: Level | null): ConditionalRule[] {
   const own = level === null ? `.${out.class(slot)}` : out.ofLevel(slot, level);
-  const under = (rest: string) => out.within(`.${out.class(around(slot))}>${rest}`);
+  const under = (rest: string) => out.within(`.${out.class(boxAround(slot))}>${rest}`);
   return out.said<Shows>(slot, level, 'iconShows').flatMap(({ value, conditions }) => {
     if (value === 'not at all') return [styleRule(under(own), [['display', 'none']], ...conditions)];
     return value === 'instead of it' ? [styleRule(under(`${own}+*`), UNSEEN, ...conditions)] : [];

@@ -10,9 +10,10 @@ import { COLUMNS_STEP } from './steps/6-columns.ts';
 import { SELECTORS_STEP } from './steps/7-selectors.ts';
 import { FOREIGN_PAGES_STEP } from './steps/8-foreign-pages.ts';
 import { CHANGES_IN_MEDIA_STEP } from './steps/9-changes-in-media.ts';
+import { WORDS_STEP } from './steps/10-words.ts';
 
 /** The version documents have today. */
-export const FORMAT_VERSION = 10;
+export const FORMAT_VERSION = 11;
 
 /** All steps in order. */
 export const MIGRATIONS: readonly Migration[] = [
@@ -25,6 +26,7 @@ export const MIGRATIONS: readonly Migration[] = [
   SELECTORS_STEP,
   FOREIGN_PAGES_STEP,
   CHANGES_IN_MEDIA_STEP,
+  WORDS_STEP,
 ];
 
 const problem = (path: string, message: string, found: unknown, allowed: string): Problem[] => [

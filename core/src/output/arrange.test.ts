@@ -68,13 +68,13 @@ describe('rows', () => {
   test.each(ARRANGEMENT_IDS)('%s: the links stay one copy, in one navigation, in order', (arrangement) => {
     const { markup, stylesheet } = compile(arranged(arrangement));
     expect(markup.match(/<nav /g)).toHaveLength(1);
-    expect(markup.match(/class="hm-list"/g)).toHaveLength(arrangement === 'around' ? 2 : 1);
+    expect(markup.match(/class="hm-main-list"/g)).toHaveLength(arrangement === 'around' ? 2 : 1);
     expect(
       [...markup.matchAll(/>(Visit|Birds|Learn|Join in|News|Contact)<(?=\/a|span)/g)].map(
         (match) => match[1],
       ),
     ).toEqual(['Visit', 'Birds', 'Learn', 'Join in', 'News', 'Contact']);
-    expect(ruleOf(stylesheet, '.hm-row')).toContain('flex-wrap: wrap');
+    expect(ruleOf(stylesheet, '.hm-main-row')).toContain('flex-wrap: wrap');
   });
   test('parts stand in boxes from start to end; one alone needs none, and what comes to nothing has none', () => {
     const row = DEMO_HEADER.rows[0];
@@ -99,14 +99,14 @@ describe('rows', () => {
     expect(boxes({ ...row, arrangement: 'around' })).toEqual([null, null, '2 in a box', true]);
   });
   test('the last links stand apart, the first ones centred', () => {
-    expect(compile(arranged('last-apart')).stylesheet).toContain('.hm-list>:nth-last-child(1)');
-    expect(compile(arranged('last-apart')).stylesheet).not.toContain('.hm-list>:first-child');
-    expect(compile(arranged('first-centred')).stylesheet).toContain('.hm-list>:first-child');
+    expect(compile(arranged('last-apart')).stylesheet).toContain('.hm-main-list>:nth-last-child(1)');
+    expect(compile(arranged('last-apart')).stylesheet).not.toContain('.hm-main-list>:first-child');
+    expect(compile(arranged('first-centred')).stylesheet).toContain('.hm-main-list>:first-child');
     const two = run(arranged('last-apart'), {
       name: 'set-owner',
       args: { id: 'row-main', fields: { apart: 2 } },
     });
-    expect(compile(two).stylesheet).toContain('.hm-list>:nth-last-child(2)');
+    expect(compile(two).stylesheet).toContain('.hm-main-list>:nth-last-child(2)');
   });
   test('a contained row grows its padding; a hidden one has a class for its bands', () => {
     const site = run(DEMO, {
@@ -115,13 +115,13 @@ describe('rows', () => {
     });
     expect(compile(site).stylesheet).toContain('max(28px, calc(50% - 480px))');
     // What folds from it into the panel there is lost without a script once the whole row is hidden: it waits for one.
-    expect(compile(site).markup).toContain('class="hm-row"');
-    expect(compile(site).stylesheet).toMatch(/\[data-hm-ready\] \.hm-row \{\n +display: none;/);
+    expect(compile(site).markup).toContain('class="hm-main-row"');
+    expect(compile(site).stylesheet).toMatch(/\[data-hm-ready\] \.hm-main-row \{\n +display: none;/);
     const stays = ['menu-main', 'book'].reduce(
       (left, id) => run(left, { name: 'fold-part', args: { id, from: null } }),
       site,
     );
-    expect(compile(stays).markup).toContain('class="hm-row hm-not-phone"');
+    expect(compile(stays).markup).toContain('class="hm-main-row hm-not-phone"');
     const shown = run(site, {
       name: 'set-owner',
       args: { id: 'row-main', fields: { contained: null, bands: null } },
@@ -134,7 +134,7 @@ describe('rows', () => {
       { name: 'set-owner', args: { id: 'row-main', fields: { contained: 960 } } },
       look('row-main', 'row', 'rest', { paddingInline: 0 }),
     );
-    expect(ruleOf(compile(site).stylesheet, '.hm-row')).toContain(
+    expect(ruleOf(compile(site).stylesheet, '.hm-main-row')).toContain(
       'padding-inline: max(0px, calc(50% - 480px))',
     );
   });
@@ -143,7 +143,7 @@ describe('rows', () => {
     expect(plain.stylesheet).toBe(compile(DEMO).stylesheet);
     // A default of the slot's own that is taken away is written, where the reset does not say so.
     const bare = compile(run(DEMO, look('book', 'button', 'rest', { fill: { literal: 'transparent' } })));
-    expect(ruleOf(bare.stylesheet, '.hm-button')).not.toContain('background-color');
+    expect(ruleOf(bare.stylesheet, '.hm-book-a-hide-button')).not.toContain('background-color');
   });
   test('need the room of what stands in them, however it is arranged; a contained one never more than it has', () => {
     const need = (arrangement: Arrangement) => rowNeeds(arranged(arrangement), 0);
@@ -186,9 +186,9 @@ describe('how a header stands', () => {
       ),
     ).toEqual([false, false, false, true]);
     expect(compile(run(DEMO, fill)).stylesheet).toBe(compile(DEMO).stylesheet);
-    expect(
-      ruleOf(compile(run(stays, fill)).stylesheet, '.hm-header:not(#hm-x):where([data-hm-scrolled])'),
-    ).toContain('background-color: var(--hm-ink)');
+    expect(ruleOf(compile(run(stays, fill)).stylesheet, '.hm-header:not(#hm)[data-hm-scrolled]')).toContain(
+      'background-color: var(--hm-ink)',
+    );
     expect(compile(stays).stylesheet).toContain('scroll-padding-block-start: 72px');
   });
 });
@@ -212,17 +212,19 @@ describe('marks', () => {
     expect(css.match(/content: ""/g)?.length).toBe(
       (compile(DEMO).stylesheet.match(/content: ""/g)?.length ?? 0) + 1,
     );
-    expect(ruleOf(css, '.hm-link::after')).toContain('opacity: 0');
-    expect(ruleOf(css, '.hm-link:where(:hover)::after')).toMatch(/^\s+opacity: 1;\s+$/);
-    expect(ruleOf(css, '.hm-link::after')).toContain('color: var(--hm-accent)');
+    expect(ruleOf(css, '.hm-main-link::after')).toContain('opacity: 0');
+    expect(ruleOf(css, '.hm-main-link:hover::after')).toMatch(/^\s+opacity: 1;\s+$/);
+    expect(ruleOf(css, '.hm-main-link::after')).toContain('color: var(--hm-accent)');
     const growing = marked({ mark: 'line under', markFrom: 'from the start' });
-    expect(ruleOf(growing, '.hm-link::after')).toMatch(/opacity: 0;\s+scale: var\(--hm-mark-hidden, 1\)/);
-    expect(ruleOf(growing, '.hm-link:where(:hover)::after')).toMatch(/opacity: 1;\s+scale: 1/);
+    expect(ruleOf(growing, '.hm-main-link::after')).toMatch(
+      /opacity: 0;\s+scale: var\(--hm-mark-hidden, 1\)/,
+    );
+    expect(ruleOf(growing, '.hm-main-link:hover::after')).toMatch(/opacity: 1;\s+scale: 1/);
   });
   test.each(Object.keys(PROPERTIES.mark.choices).filter((shape) => shape !== 'none'))(
     '%s is drawn',
     (mark) => {
-      expect(ruleOf(marked({ mark }), '.hm-link::after')).toMatch(/inset/);
+      expect(ruleOf(marked({ mark }), '.hm-main-link::after')).toMatch(/inset/);
     },
   );
   test('what grows from a side grows from the other where text runs from right to left', () => {
@@ -232,8 +234,8 @@ describe('marks', () => {
   });
   test('a box lies behind the label, and another shape starts afresh', () => {
     const css = marked({ mark: 'box' }, look('menu-main', 'link', 'rest', { mark: 'notch' }));
-    expect(ruleOf(css, '.hm-link')).toContain('z-index: 0');
-    const over = ruleOf(css, '.hm-link:where(:hover)::after');
+    expect(ruleOf(css, '.hm-main-link')).toContain('z-index: 0');
+    const over = ruleOf(css, '.hm-main-link:hover::after');
     expect(over).toMatch(/clip-path: none/);
     // What the notch did not set needs no taking back.
     expect(over).not.toMatch(/border: 0|opacity/);
@@ -319,9 +321,9 @@ describe('declarations', () => {
     );
     const { stylesheet } = compile(site);
     expect(stylesheet).toMatch(
-      /prefers-reduced-motion: no-preference\) \{\s+\.hm-site-marisma:not\(#hm-x\) \.hm-button \{\s+transition-duration: 200ms/,
+      /prefers-reduced-motion: no-preference\) \{\s+\.hm-marisma:not\(#hm\) \.hm-book-a-hide-button \{\s+transition-duration: 200ms/,
     );
-    expect(ruleOf(stylesheet, '.hm-button:where(:focus-visible)')).toContain(
+    expect(ruleOf(stylesheet, '.hm-book-a-hide-button:focus-visible')).toContain(
       'outline: 2px solid currentColor',
     );
   });
@@ -370,16 +372,16 @@ describe('parts of every kind', () => {
   test('are what they are: a form, lists, links with names', () => {
     expect(markup).toContain('<form class="hm-search" role="search" action="/search">');
     expect(markup).toMatch(
-      /<div class="hm-unfold-2">\s*<button class="hm-submit-2" aria-label="Search" type="button" aria-expanded="false"/,
+      /<div class="hm-search-2-unfold">\s*<button class="hm-search-2-submit" aria-label="Search" type="button" aria-expanded="false"/,
     );
     expect(markup).toMatch(
-      /<a class="hm-profile" href="https:\/\/heronet\.example\/marisma" aria-label="Heronet">/,
+      /<a class="hm-social-profile" href="https:\/\/heronet\.example\/marisma" aria-label="Heronet">/,
     );
-    expect(markup).toMatch(/<a class="hm-contact" href="tel:\+34955010203">/);
+    expect(markup).toMatch(/<a class="hm-text-contact" href="tel:\+34955010203">/);
     expect(markup).toMatch(/<span class="hm-image-box" role="img" aria-label="Wetland of the year">/);
     expect(markup).toContain('<hr class="hm-rule" aria-hidden="true">');
-    expect(markup).toMatch(/hm-drawing hm-second/);
-    expect(markup.match(/<symbol id="hm-marisma-header-symbol-icon-reed"/g)).toHaveLength(1);
+    expect(markup).toMatch(/hm-logo-drawing hm-logo-second/);
+    expect(markup.match(/<symbol id="hm-marisma-header-icon-reed"/g)).toHaveLength(1);
   });
   test('have the networks’ colours before the look’s, and a line between links that lies where they are folded', () => {
     expect(stylesheet).toMatch(
@@ -398,6 +400,6 @@ describe('parts of every kind', () => {
   test('every slot of every part there is can be selected by its class', () => {
     for (const part of ['search', 'social', 'text', 'image', 'rule', 'shortcut'] as const)
       for (const slot of Object.keys(slotsOf(part)))
-        expect(markup).toMatch(new RegExp(`class="[^"]*hm-${slot}[" -]`));
+        expect(markup).toMatch(new RegExp(`class="[^"]*-${slot}[" -]`));
   });
 });

@@ -5,7 +5,7 @@ import { SITE_SHAPE } from '../kinds/catalogue.ts';
 import { joined, type Fragment } from '../kinds/out.ts';
 import { changedLooks, isSameButPainted } from '../kinds/same-structure.ts';
 import type { Site } from '../kinds/site.ts';
-import { cssText, printStylesheet, type PrintedCss } from '../print/css.ts';
+import { cssComment, cssText, printCss, printStylesheet, type PrintedCss } from '../print/css.ts';
 import { printHtml } from '../print/html.ts';
 import { styleRule, type ConditionalRule, type HtmlNode } from '../print/trees.ts';
 import type { Typeface } from '../text/typefaces.ts';
@@ -19,13 +19,14 @@ import type { InheritedBase } from './default-rules.ts';
 import { lookRules, lookRulesAgain, type LookRules } from './look-rules.ts';
 import { leastHeights } from './outs/heights.ts';
 import { compilePiece } from './outs/piece-out.ts';
-import { mergeRules, type MergedRules } from './passes/merge.ts';
 import { commonRules, inheritedBase, modeRules, resetRules } from './reset.ts';
 import { arrangedBy } from './said.ts';
 import { printScript } from './script.ts';
+import { flatText, makeSheet, nestedText, sheetStatements, type MadeSheet } from './sheet/stylesheet.ts';
 import { hidingRules } from './shown.ts';
 import { isSameUsage, joinUsages, usageOf, type Usage } from './usage.ts';
-import { paletteDeclarations } from './values.ts';
+import { familyName, paletteDeclarations } from './values.ts';
+import { weightsByFamily } from './weights.ts';
 
 /** A site as the pages it is pasted into get it. */
 export interface Compiled {
@@ -71,6 +72,7 @@ interface MadeMarkup {
   /** What markup and arrangement are told of looks: the least heights of rows, and what lies around what hangs from them. */
   readonly told: () => string;
   readonly fragments: readonly Fragment[];
+  readonly nodes: readonly HtmlNode[];
   readonly pieces: ReadonlyMap<string, string>;
   readonly used: ReadonlySet<string>;
   readonly elements: () => ElementMap;
@@ -81,6 +83,8 @@ interface MadeMarkup {
 interface MadeRules {
   readonly inherited: InheritedBase;
   readonly before: readonly ConditionalRule[];
+  /** How many of those are for all pieces. */
+  readonly basics: number;
   readonly looks: LookRules;
   readonly after: readonly ConditionalRule[];
 }
@@ -91,8 +95,9 @@ interface Made {
   readonly rules: MadeRules;
   readonly named: MadeNamed;
   readonly faces: MadeFaces;
-  readonly merged: MergedRules;
-  readonly printed: PrintedCss;
+  readonly sheet: MadeSheet;
+  readonly faceText: PrintedCss;
+  readonly keyframeText: PrintedCss;
   readonly script: MadeScript;
 }
 
@@ -114,7 +119,8 @@ interface MadeNamed {
 
 interface MadeFaces extends Faces {
   readonly typefaces: readonly Typeface[];
-  readonly weights: readonly number[];
+  /** Of each typeface the weights it is used in. */
+  readonly weights: readonly (readonly number[])[];
 }
 
 /** What markup does not depend on, besides looks. */
@@ -135,6 +141,7 @@ function makeMarkup(context: CompileContext): MadeMarkup {
     context,
     told: lazy(() => toldOf(context)),
     fragments,
+    nodes: joined(fragments).nodes,
     pieces: new Map(
       context.pieces.map((piece, index) => [piece.id, printHtml(fragments[index]?.nodes ?? [])]),
     ),
@@ -173,13 +180,11 @@ function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
     last.markup.context.site.typeStyles === context.site.typeStyles &&
     sameJson(last.rules.inherited, inherited);
   if (isSame) return { ...last.rules, looks: lookRulesAgain(context, inherited, last.rules.looks) };
+  const basics = [...resetRules(context, inherited, used), ...commonRules(context, used)];
   return {
     inherited,
-    before: [
-      ...resetRules(context, inherited, used),
-      ...commonRules(context, used),
-      ...joined(fragments).rules,
-    ],
+    basics: basics.length,
+    before: [...basics, ...joined(fragments).rules],
     looks: lookRules(context, inherited, used),
     after: [...hidingRules(context, used), ...modeRules(context)],
   };
@@ -211,22 +216,31 @@ function namedBy(
   };
 }
 
-function facesOf(
-  { context, fragments }: MadeMarkup,
-  usage: Pick<Usage, 'families' | 'weights'>,
-  last: Made | undefined,
-): MadeFaces {
-  const typefaces = typefacesOf(context, usage.families);
-  const weights = [...usage.weights]
+/** The weights of a family as numbers, lightest first. */
+const numbersOf = (weights: ReadonlySet<string> = new Set()): readonly number[] =>
+  [...weights]
     .map(Number)
     .filter((weight) => weight > 0)
     .sort((a, b) => a - b);
+
+function facesOf(
+  { context, fragments }: MadeMarkup,
+  looks: LookRules,
+  { usages, usage }: MadeNamed,
+  last: Made | undefined,
+): MadeFaces {
+  const typefaces = typefacesOf(context, usage.families);
+  const [root, ...others] = usages;
+  const byFamily = root ? weightsByFamily(looks, root, others) : new Map<string, ReadonlySet<string>>();
+  const weights = typefaces.map(({ id }) => numbersOf(byFamily.get(familyName(context, id))));
   const known = last?.markup.fragments === fragments ? last.faces : null;
   const isSame =
-    known?.weights.join() === weights.join() &&
-    known.typefaces.every((typeface, index) => typeface === typefaces[index]);
-  if (known && isSame && known.typefaces.length === typefaces.length) return known;
-  return { typefaces, weights, ...makeFaces(context, typefaces, weights) };
+    known?.typefaces.length === typefaces.length &&
+    known.typefaces.every((typeface, index) => typeface === typefaces[index]) &&
+    sameJson(known.weights, weights);
+  if (isSame) return known;
+  const weightsOf = (typeface: Typeface) => weights[typefaces.indexOf(typeface)] ?? [];
+  return { typefaces, weights, ...makeFaces(context, typefaces, weightsOf) };
 }
 
 /** The script of a site: what was made last where the markup is the same and the looks ask for no more. */
@@ -247,27 +261,42 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   const named = namedBy(markup.context, lists, last);
   const all = [...named.palette];
   for (const list of lists) for (const rule of list) all.push(rule);
-  all.push(...named.keyframes);
-  const faces = facesOf(markup, named.usage, last);
-  const merged = mergeRules(all, last?.merged);
+  const faces = facesOf(markup, rules.looks, named, last);
+  const basics = named.palette.length + rules.basics;
   return {
     markup,
     rules,
     named,
     faces,
-    merged,
-    printed: printStylesheet([...faces.rules, ...merged.blocks], last?.printed),
+    sheet: makeSheet(markup.context, markup.nodes, { rules: all, basics }, last?.sheet),
+    faceText: printStylesheet(faces.rules, last?.faceText),
+    keyframeText: printStylesheet(named.keyframes, last?.keyframeText),
     script: scriptOf(markup, rules.looks, last),
   };
 }
 
-function finish({ markup, faces, printed, script }: Made): Compiled {
+/** Texts of a stylesheet one after the other, each under a comment where it has one; those that are empty are left out. */
+const inChapters = (chapters: readonly (readonly [title: string | null, text: string])[]): string =>
+  chapters
+    .filter(([, text]) => text !== '')
+    .map(([title, text]) => (title === null ? text : `${cssComment(title)}\n${text}`))
+    .join('\n');
+
+function finish({ markup, faces, faceText, sheet, keyframeText, script }: Made): Compiled {
   const { names } = markup.context;
   return {
     pieces: markup.pieces,
-    statements: printed.statements,
+    statements: [...faceText.statements, ...sheetStatements(sheet), ...keyframeText.statements],
     get stylesheet() {
-      return cssText(printed);
+      const { flat } = markup.context;
+      const faces = cssText(faceText);
+      const movements = cssText(keyframeText);
+      if (flat) return faces + flatText(sheet) + movements;
+      return inChapters([
+        ['Typefaces, and system faces that take the same room until they are there', faces],
+        [null, nestedText(sheet)],
+        ['Movements', movements],
+      ]);
     },
     script: script.text,
     get elements() {
@@ -302,4 +331,10 @@ export function createCompiler(options: CompileOptions): (site: Site) => Compile
  */
 export function compileSite(site: Site, options: CompileOptions): Compiled {
   return createCompiler(options)(site);
+}
+
+/** The stylesheet of a site with its rules in the order they were made: what arranging them as blocks must not change. */
+export function unarrangedStylesheet(site: Site, options: CompileOptions): string {
+  const { faceText, sheet, keyframeText } = make(site, options, undefined);
+  return cssText(faceText) + printCss(sheet.rules) + cssText(keyframeText);
 }

@@ -14,7 +14,6 @@ import { handOffFiles } from '../formats/archive/hand-off.ts';
 import { loadSite } from '../load/load-site.ts';
 import type { Site } from '../kinds/site.ts';
 import { listCandidates, pruneCandidates } from './passes/prune.ts';
-import { mergeRules } from './passes/merge.ts';
 import { cssString, printCss } from '../print/css.ts';
 import { escapeAttribute, escapeText, printHtml } from '../print/html.ts';
 import { element, styleRule, text } from '../print/trees.ts';
@@ -94,7 +93,7 @@ describe('the output', () => {
   });
   test('puts hover where a pointer can hover, except for the stage', () => {
     expect(output.stylesheet.replace(/@media \(hover: hover\) \{[\s\S]*?\n\}/g, '')).not.toMatch(
-      /\.hm-link:where\(:hover\)/,
+      /\.hm-main-link:hover/,
     );
     expect(compile(DEMO, { pinnable: true }).stylesheet).toContain('[data-pin~=hover]');
     expect(output.stylesheet).not.toContain('data-pin');
@@ -148,7 +147,7 @@ describe('what is there only when it is needed', () => {
       }),
     );
     for (const part of [open.markup, open.stylesheet])
-      expect(part).not.toMatch(/hm-opener|hm-folds|hm-berth/);
+      expect(part).not.toMatch(/hm-menu-opener|hm-folds|hm-berth/);
     expect(open.script).not.toMatch(/resize/);
   });
   test('the third level shows when it is placed', () => {
@@ -164,10 +163,10 @@ describe('what is there only when it is needed', () => {
   test('a parent without a page is a button alone; with one, a link and a button', () => {
     const { markup } = compile();
     expect(markup).toMatch(
-      /<button class="hm-link hm-parent" type="button" aria-expanded="false" aria-controls="hm-marisma-submenu-4">Join in/,
+      /<button class="hm-main-link hm-main-parent" type="button" aria-expanded="false" aria-controls="hm-marisma-main-join-in">Join in/,
     );
     expect(markup).toMatch(
-      /<a class="hm-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="hm-marisma-submenu-1" aria-label="More: Visit">/,
+      /<a class="hm-main-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-main-marker" type="button" aria-expanded="false" aria-controls="hm-marisma-main-visit" aria-label="More: Visit">/,
     );
   });
   test('a second menu has names of its own', () => {
@@ -176,7 +175,7 @@ describe('what is there only when it is needed', () => {
         raw.pieces[0].rows[0].zones.end.unshift({ ...menuPart(raw), id: 'menu-two', name: 'Second' });
       }),
     );
-    expect(two.markup).toContain('class="hm-link-2"');
+    expect(two.markup).toContain('class="hm-second-link"');
     expect(new Set([...two.markup.matchAll(/\sid="([^"]+)"/g)].map((match) => match[1])).size).toBe(
       [...two.markup.matchAll(/\sid="/g)].length,
     );
@@ -235,21 +234,6 @@ describe('passes', () => {
       'hover all all radius',
     ]);
   });
-  test('rules of one selector are joined unless something between sets the same', () => {
-    const joined = mergeRules([
-      styleRule('a', [['color', 'red']]),
-      styleRule('b', [['gap', '1px']]),
-      styleRule('a', [['gap', '2px']]),
-      styleRule('a', [['margin', '0']]),
-    ]);
-    expect(
-      joined.blocks.map(({ rule: { selector, declarations } }) => [selector, declarations.length]),
-    ).toEqual([
-      ['a', 1],
-      ['b', 1],
-      ['a', 2],
-    ]);
-  });
 });
 
 test('the demo’s header compiles with its panel', () => {
@@ -289,23 +273,23 @@ describe('links with everything they can have', () => {
     for (const part of [markup, stylesheet, script]) expect(part).not.toMatch(/undefined|NaN|\[object/);
   });
   test('carry what they were given', () => {
-    expect(line('js-news')).toContain('class="hm-link news js-news" rel="nofollow" href="/news/"');
+    expect(line('js-news')).toContain('class="hm-main-link news js-news" rel="nofollow" href="/news/"');
     expect(line('/visit/opening-hours/')).toContain(
       'target="_blank" rel="noopener" title="Opens in a new tab"',
     );
-    expect(line('/contact/')).toBe('<a class="hm-link" aria-label="Contact us" href="/contact/">');
-    expect(markup).toContain('<span class="hm-description">Every day but Monday</span>');
-    expect(markup).toContain('<hr class="hm-divider">');
-    expect(markup).toContain('<span class="hm-heading">On the spot</span>');
-    expect(markup).toContain('<a class="hm-action" href="/give/">Give</a>');
+    expect(line('/contact/')).toBe('<a class="hm-main-link" aria-label="Contact us" href="/contact/">');
+    expect(markup).toContain('<span class="hm-main-description">Every day but Monday</span>');
+    expect(markup).toContain('<hr class="hm-main-divider">');
+    expect(markup).toContain('<span class="hm-main-heading">On the spot</span>');
+    expect(markup).toContain('<a class="hm-main-action" href="/give/">Give</a>');
     expect(markup).toContain('<li class="hm-not-phone">');
     expect(stylesheet).toMatch(
-      /@media \(width < 1000px\) \{\s*\.hm-site-marisma:not\(#hm-x\) \.hm-not-phone\.hm-not-phone \{\s*display: none;/,
+      /@media \(width < 1000px\) \{\s*\.hm-marisma:not\(#hm\) \.hm-not-phone\.hm-not-phone \{\s*display: none;/,
     );
   });
   test('draw an icon that repeats once, and refer to it', () => {
-    expect(markup.match(/<symbol id="hm-marisma-header-symbol-icon-reed"/g)).toHaveLength(1);
-    expect(markup.match(/<use href="#hm-marisma-header-symbol-icon-reed"\/>/g)).toHaveLength(3);
+    expect(markup.match(/<symbol id="hm-marisma-header-icon-reed"/g)).toHaveLength(1);
+    expect(markup.match(/<use href="#hm-marisma-header-icon-reed"\/>/g)).toHaveLength(3);
     const once = compile(
       changed((raw) => {
         dress(raw);
@@ -314,11 +298,11 @@ describe('links with everything they can have', () => {
       }),
     );
     expect(once.markup).not.toContain('<symbol');
-    expect(once.markup).toContain('<svg class="hm-glyph" aria-hidden="true" viewBox="0 0 24 24">');
+    expect(once.markup).toContain('<svg class="hm-main-glyph" aria-hidden="true" viewBox="0 0 24 24">');
   });
   test('open panels, each with its own menu, and icons bring their licence', () => {
     expect(markup).toContain(
-      '<button class="hm-link" type="button" command="show-modal" commandfor="hm-marisma-panel-2" aria-haspopup="dialog" aria-controls="hm-marisma-panel-2">More</button>',
+      '<button class="hm-main-link" type="button" command="show-modal" commandfor="hm-marisma-more-panel" aria-haspopup="dialog" aria-controls="hm-marisma-more-panel">More</button>',
     );
     expect(markup.match(/<dialog /g)).toHaveLength(2);
     expect(markup).toContain('aria-label="Social"');
@@ -349,9 +333,11 @@ describe('links with everything they can have', () => {
     ).not.toContain('<li>');
   });
   test('style only what is there', () => {
-    expect(compile().stylesheet).not.toMatch(/hm-(?:glyph|picture|description|action|heading|divider|not-)/);
+    expect(compile().stylesheet).not.toMatch(
+      /hm-(?:main-(?:glyph|picture|description|action|heading|divider)|not-)/,
+    );
     for (const slot of ['glyph', 'picture', 'description', 'action', 'heading', 'divider'])
-      expect(stylesheet).toContain(`.hm-${slot}`);
+      expect(stylesheet).toContain(`.hm-main-${slot}`);
   });
 });
 

@@ -15,6 +15,8 @@ export interface CompileOptions {
   readonly pathBase?: string;
   /** Also answers to pinned states (`data-pin`), for the stage; never part of the hand-off. */
   readonly pinnable?: boolean;
+  /** One rule after the other, for tools and browsers that do not know nested ones. */
+  readonly flat?: boolean;
   /** Measures of the bundled typefaces, for fallback faces that take the same room. */
   readonly fonts: readonly FontMetrics[];
   /** Ids of the pieces that are wanted; all of them where it is left out. */
@@ -35,6 +37,7 @@ export interface CompileContext {
   readonly fontBase: string;
   readonly pathBase: string;
   readonly pinnable: boolean;
+  readonly flat: boolean;
   readonly fonts: readonly FontMetrics[];
   /** For parts that leave only where their row has no room: the width in px below which they do. */
   readonly givingWay: ReadonlyMap<string, number>;
@@ -55,10 +58,11 @@ export function createContext(site: Site, options: CompileOptions, known: Known 
     site,
     names,
     pieces: only ? site.pieces.filter((piece) => only.includes(piece.id)) : site.pieces,
-    root: `.${names.root}:not(#${names.name('x')})`,
+    root: `.${names.root}:not(#${names.rootId})`,
     fontBase: options.fontBase ?? 'fonts/',
     pathBase: options.pathBase ?? '',
     pinnable: options.pinnable ?? false,
+    flat: options.flat ?? false,
     fonts: options.fonts,
     givingWay: arranged?.givingWay ?? givingWay(site, measurerOf(options.fonts)),
     arranged,
@@ -70,7 +74,7 @@ export const within = (context: CompileContext, selector: string): string => `${
 
 /** The selector of one piece's own root. */
 export const ownRoot = ({ names }: CompileContext, piece: Piece): string =>
-  `.${names.root}.${names.slotClass(piece.id, piece.kind)}:not(#${names.name('x')})`;
+  `.${names.root}.${names.slotClass(piece.id, piece.kind)}:not(#${names.rootId})`;
 
 /** Everything that carries a look and is in the output, in document order. */
 export function outputOwners({ site, pieces }: CompileContext): Owner[] {

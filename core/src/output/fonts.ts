@@ -91,7 +91,7 @@ export interface Faces {
 export function makeFaces(
   context: CompileContext,
   typefaces: readonly Typeface[],
-  weights: readonly number[],
+  weightsOf: (typeface: Typeface) => readonly number[],
 ): Faces {
   const words = wordsOf(context.site, context.pieces);
   const letters = countLetters(sampleOf(words));
@@ -102,7 +102,7 @@ export function makeFaces(
   return {
     rules: faces.flatMap(({ typeface, subsets }) => [
       ...subsets.map((subset) => faceRule(context, typeface, subset)),
-      ...fallbackFaces(context, typeface, letters, weights),
+      ...fallbackFaces(context, typeface, letters, weightsOf(typeface)),
     ]),
     files: faces.flatMap(({ typeface, subsets }) => subsets.map((subset) => faceFile(typeface.id, subset))),
   };

@@ -33,7 +33,7 @@ const INSIDE = {
 describe.each(Object.keys(ICONS) as (keyof typeof ICONS)[])('an icon that is a %s', (form) => {
   test('is drawn in a box of its own that nobody hears', () => {
     const { markup } = compilePage(withIcon(ICONS[form]));
-    const [icon = ''] = markup.match(/<svg class="hm-glyph"[\s\S]*?<\/svg>/) ?? [];
+    const [icon = ''] = markup.match(/<svg class="hm-main-glyph"[\s\S]*?<\/svg>/) ?? [];
     expect(icon).toContain('aria-hidden="true"');
     expect(icon).toContain('viewBox="0 0 24 24"');
     expect(icon).toMatch(INSIDE[form]);
@@ -66,7 +66,7 @@ describe.each(Object.keys(ICONS) as (keyof typeof ICONS)[])('an icon that is a %
       }),
     );
     for (const word of ['glyph', 'sign-icon', 'button-icon', 'opener-icon', 'text-icon'])
-      expect(markup).toMatch(new RegExp(`<svg class="hm-${word}"`));
+      expect(markup).toMatch(new RegExp(`<svg class="hm-[a-z-]*${word}"`));
   });
 });
 
@@ -104,7 +104,7 @@ test('the sign of one level can be an icon, that of the other drawn', () => {
       menu.look.submenu['3'] = { rest: { all: { opens: 'beside' } } };
     }),
   );
-  expect(markup.match(/<svg class="hm-sign-icon"/g)).toHaveLength(1);
-  expect(stylesheet).toMatch(/\.hm-marker:where\([^{]*::before \{\s*content: none;/);
-  expect(stylesheet).toMatch(/\.hm-marker::before \{\s*content: "";/);
+  expect(markup.match(/<svg class="hm-main-sign-icon"/g)).toHaveLength(1);
+  expect(stylesheet).toMatch(/\.hm-main-marker:where\([^{]*::before \{\s*content: none;/);
+  expect(stylesheet).toMatch(/\.hm-main-marker::before \{\s*content: "";/);
 });

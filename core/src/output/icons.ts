@@ -76,8 +76,7 @@ export function drawnSvg({ names }: CompileContext, source: string, className: s
   return element('svg', { class: className, 'aria-hidden': 'true', ...attributes }, ...nodes);
 }
 
-const symbolId = (context: CompileContext, piece: Piece, id: string) =>
-  context.names.id(`${piece.id}-symbol-${id}`);
+const symbolId = (context: CompileContext, piece: Piece, id: string) => context.names.iconId(piece.id, id);
 
 /** One of the site's icons: drawn in place, or a reference to its symbol where the piece draws it more than once. */
 export function glyph(

@@ -8,8 +8,8 @@ import { ownRoot, within, type CompileContext } from './context.ts';
 import { bandsWhere } from './shown.ts';
 
 /**
- * State conditions, all written inside `:where()` so that they add no weight: which one wins is decided by order
- * alone, the same order `resolve` uses.
+ * Which of two values wins is decided by their order alone, the same that `resolve` uses. So all states of a slot weigh the
+ * same: as much as one class where each can be said so, and nothing, inside `:where()`, where one of them cannot.
  */
 const STATE_CONDITIONS: Readonly<Record<ControlState, string>> = {
   current: '[aria-current]',
@@ -26,7 +26,7 @@ type ControlState = Exclude<State, 'rest' | 'scrolled'>;
 const STATE_WITHIN: { readonly [S in ControlState]?: string } = {
   current: ':has(>[aria-current])',
   open: ':has(>[aria-expanded=true])',
-  focus: ':has(>:first-child:focus-visible)',
+  focus: ':has(>:where(:first-child):focus-visible)',
 };
 
 /** The control around a slot in a state: pointing at anything else around it does not count. */
@@ -59,25 +59,32 @@ function pinConditions({ inside }: SlotKind, state: ControlState): string[] {
   return inside === undefined ? [pin] : [pin, `${pin} *`];
 }
 
-function scrolledCondition(context: CompileContext, isRoot: boolean): string {
-  return `:where([${context.names.attribute('scrolled')}]${isRoot ? '' : ' *'})`;
-}
-
 /** The page while a panel is open; null where that is not in the output. */
 export function openedPage({ pieces, names }: CompileContext, panel: string): string | null {
   const found = pieces.find(({ id }) => id === panel);
   return found ? `html:has(.${names.root}.${names.slotClass(found.id, found.kind)}:modal)` : null;
 }
 
+/** Whether the states of a slot are told by its own element or one in it, so that each weighs as much as a class. */
+const isWeighed = ({ sign, inside, opens }: SlotKind): boolean =>
+  sign !== true && inside === undefined && opens !== true;
+
+/** What tells that a page is scrolled: of a root by itself, of what stands in one before it or by no weight. */
+function scrolledSelector(context: CompileContext, kind: SlotKind, own: string): string {
+  const scrolled = `[${context.names.attribute('scrolled')}]`;
+  return isWeighed(kind)
+    ? `${context.root}${scrolled} ${own}`
+    : within(context, `${own}:where(${scrolled} *)`);
+}
+
 function stateCondition(
   context: CompileContext,
   owner: Owner,
   kind: SlotKind,
-  state: State,
-  { isRoot, box }: { readonly isRoot: boolean; readonly box: string | null },
+  state: Exclude<State, 'scrolled'>,
+  box: string | null,
 ): string {
   if (state === 'rest') return '';
-  if (state === 'scrolled') return scrolledCondition(context, isRoot);
   const within = box !== null && kind.boxed ? STATE_WITHIN[state] : undefined;
   const opened =
     kind.opens && state === 'open'
@@ -92,7 +99,10 @@ function stateCondition(
           ? aroundConditions(state, box)
           : [STATE_CONDITIONS[state], ...(within === undefined ? [] : [within])];
   const pinned = context.pinnable ? pinConditions(kind, state) : [];
-  return `:where(${[...conditions, ...pinned].join()})`;
+  const all = [...conditions, ...pinned];
+  if (!isWeighed(kind)) return `:where(${all.join()})`;
+  const [one = ''] = all;
+  return all.length === 1 ? one : `:is(${all.join()})`;
 }
 
 /** The slots of an owner that boxes around its controls wear. */
@@ -114,7 +124,8 @@ function levelCondition(menuClass: string, level: Level, kind: SlotKind): string
 }
 
 /** The class of a link that has a look of its own. */
-export const itemClass = ({ name }: Pick<Names, 'name'>, item: string): string => name(`only-${item}`);
+export const itemClass = ({ linkClass }: Pick<Names, 'linkClass'>, owner: string, item: string): string =>
+  linkClass(owner, item);
 
 /** What tells the elements of a slot at one level from those at others; nothing where there are no others. */
 export function ofLevel(
@@ -126,7 +137,7 @@ export function ofLevel(
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   const item = itemOf(level);
   if (item !== null)
-    return `:where(.${itemClass(names, item)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
+    return `:where(.${itemClass(names, owner.id, item)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
   const one = levelOf(level);
   if (one === null || kind.levels.length < 2 || levelsOf(site, owner, slot).length < 2) return '';
   return levelCondition(names.slotClass(owner.id, 'list'), one, kind);
@@ -144,18 +155,18 @@ export function slotSelector(
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   if (owner.sort === 'piece') {
     const { rootSlot, backdropSlot } = pieceKind(owner.piece);
-    if (slot === rootSlot)
-      return (
-        ownRoot(context, owner.piece) +
-        stateCondition(context, owner, kind, state, { isRoot: true, box: null })
-      );
+    if (slot === rootSlot) {
+      const own = ownRoot(context, owner.piece);
+      return state === 'scrolled'
+        ? `${own}[${context.names.attribute('scrolled')}]`
+        : own + stateCondition(context, owner, kind, state, null);
+    }
     if (slot === backdropSlot) return `${ownRoot(context, owner.piece)}::backdrop`;
   }
   const own = `.${context.names.slotClass(owner.id, word)}${ofLevel(context, owner, slot, level)}`;
-  return within(
-    context,
-    own + stateCondition(context, owner, kind, state, { isRoot: false, box: boxOf(context, owner) }),
-  );
+  return state === 'scrolled'
+    ? scrolledSelector(context, kind, own)
+    : within(context, own + stateCondition(context, owner, kind, state, boxOf(context, owner)));
 }
 
 /**

@@ -5,6 +5,19 @@ export function cssString(value: string): string {
   return `"${value.replace(/[\u0000-\u001f\u007f"\\<]/g, (character) => `\\${character.charCodeAt(0).toString(16)} `)}"`;
 }
 
+/** Columns that the heading of a chapter fills. */
+const CHAPTER_WIDTH = 70;
+
+/** A text as a comment on one line, which nothing in it ends early, nor the page's `style` element. */
+export function cssComment(text: string, as: 'chapter' | 'note' = 'note'): string {
+  const safe = text
+    .replace(/[\u0000-\u001f\u007f<]/g, ' ')
+    .replaceAll('*/', '* /')
+    .trim();
+  const line = as === 'chapter' ? ` ${'-'.repeat(Math.max(3, CHAPTER_WIDTH - safe.length))}` : '';
+  return `/* ${safe}${line} */`;
+}
+
 /** A rule as text, indented below its conditions. */
 function printRule({ conditions, rule: { selector, declarations } }: ConditionalRule): string {
   const indent = '  '.repeat(conditions.length);

@@ -50,9 +50,15 @@ export interface ConditionalRule {
   readonly rule: StyleRule;
   /** Whether it may not be moved or joined to others: it says what cannot be foreseen. */
   readonly stays?: boolean;
+  /** What it does, in words: where several elements have the same rule of this name, it stands once for all of them. */
+  readonly shared?: string;
 }
 
 export type Stylesheet = readonly ConditionalRule[];
+
+/** Rules that other elements may have too, under a name that says what they do. */
+export const shared = (name: string, rules: readonly ConditionalRule[]): ConditionalRule[] =>
+  rules.map((rule) => ({ ...rule, shared: name }));
 
 export function styleRule(
   selector: string,

@@ -14,12 +14,21 @@ import { siteIdOf } from '../site-id.ts';
 import { selectSite } from '../store/sites.ts';
 import { ownFontsOf } from './tried.ts';
 
-/** What is asked of a hand-off: what all names begin with, and where pages find the pictures as files. */
-function readOptions({ prefix, pictures }: Readonly<Record<string, string>>): HandOffOptions {
+/** What is asked of a hand-off: what all names begin with, where pages find the pictures as files, and how rules are written. */
+function readOptions({
+  prefix,
+  pictures,
+  rules = 'nested',
+}: Readonly<Record<string, string>>): HandOffOptions {
   if (prefix !== undefined && !PREFIX.test(prefix)) throw PROBLEMS.badHeader('prefix', PREFIX_ALLOWED);
   if (pictures !== undefined && !PICTURES_AT.test(pictures))
     throw PROBLEMS.badHeader('pictures', PICTURES_AT_ALLOWED);
-  return { ...(prefix === undefined ? {} : { prefix }), ...(pictures === undefined ? {} : { pictures }) };
+  if (rules !== 'nested' && rules !== 'flat') throw PROBLEMS.badHeader('rules', '"nested" or "flat"');
+  return {
+    flat: rules === 'flat',
+    ...(prefix === undefined ? {} : { prefix }),
+    ...(pictures === undefined ? {} : { pictures }),
+  };
 }
 
 /** Work that gives out bytes before it is done. */

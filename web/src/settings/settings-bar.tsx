@@ -21,7 +21,7 @@ import { useEdit } from '../store/open-site.tsx';
 import { Button } from '../ui/button.tsx';
 import { Choice } from '../ui/choice.tsx';
 import { fieldEditor, type EditorProps, type SetFields } from './editors.tsx';
-import { OwnAttributes } from './own-attributes.tsx';
+import { OutputNames } from './output-names.tsx';
 import { ListField } from './list-field.tsx';
 import { Field } from './words.tsx';
 
@@ -186,7 +186,7 @@ export const SettingsBar = memo(function SettingsBar({ site, owner, editors }: P
       {owner.sort === 'piece' && pieceKind(owner.piece).foldsWhole && panelsOf(site).length > 0 && (
         <FoldsField site={site} thing={owner.piece} fold={pieceFoldOf(site, owner.piece)} isWhole />
       )}
-      {owner.sort !== 'section' && <OwnAttributes of={of} thing={thing} set={setFor('class and data')} />}
+      <OutputNames site={site} owner={owner} of={of} set={setFor('names in the output')} />
     </div>
   );
 }, isSameSettings);

@@ -6,6 +6,8 @@ const CHOICES = {
   prefix: { fallback: DEFAULT_PREFIX, allowed: PREFIX },
   /** Where pages find the pictures as files; empty where they stay in the markup. */
   pictures: { fallback: '', allowed: PICTURES_AT },
+  /** How the stylesheet is written. */
+  rules: { fallback: 'nested', allowed: /^(?:nested|flat)$/ },
   /** Ids of what was a draft when it was last taken, with blanks between. */
   drafts: { fallback: '', allowed: /^[\w-]+(?: [\w-]+)*$/ },
 } as const;

@@ -38,6 +38,8 @@ export interface HandOffOptions {
    * the stylesheet, which a strict content security policy refuses (CSP Level 3, `img-src`).
    */
   readonly pictures?: string;
+  /** One rule after the other, for tools and browsers that do not know nested ones. */
+  readonly flat?: boolean;
 }
 
 /** A piece with the name of the file that has its markup. */
@@ -208,7 +210,7 @@ tokens.json      colours and type as design tokens
 site.hamaca.json the site itself: open it in Hamaca to go on
 
 The custom properties at the top of menu.css hold the palette: change them there, or set them again
-on .${compiled.root} in a stylesheet of your own, as ".${compiled.root}:not(#${compiled.prefix}x)" so that it counts as much.
+on .${compiled.root} in a stylesheet of your own, as ".${compiled.root}:not(#${compiled.prefix.slice(0, -1)})" so that it counts as much.
 menu.js marks the link to the page it is on with aria-current; nothing has to be written by hand.
 ${printSets(site, examples)}`;
 }

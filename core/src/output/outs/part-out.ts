@@ -100,7 +100,11 @@ export class PartOutOf extends OutOf implements PartOut {
 
   itemClass(item: string) {
     this.#singles ??= singleLinks(this.context, this.#self);
-    return this.#singles.has(item) ? itemClass(this.context.names, item) : null;
+    return this.#singles.has(item) ? itemClass(this.context.names, this.owner, item) : null;
+  }
+
+  itemId(item: string) {
+    return this.context.names.linkId(this.owner, item);
   }
 
   isKept(item: string) {

@@ -141,6 +141,31 @@ function PicturesChoice({ at, onChange }: PicturesChoiceProps) {
   );
 }
 
+interface RulesChoiceProps {
+  readonly rules: string;
+  readonly onChange: (rules: string) => void;
+}
+
+/** Whether rules stand in blocks, one an element, or one after the other. */
+const RulesChoice = ({ rules, onChange }: RulesChoiceProps) => (
+  <div className="flex flex-wrap items-center gap-2">
+    <span className="font-semibold">Stylesheet</span>
+    <Choice
+      label="Stylesheet"
+      value={rules}
+      options={[
+        { value: 'nested', label: 'one block an element' },
+        { value: 'flat', label: 'flat, one rule after the other' },
+      ]}
+      onChange={onChange}
+    />
+    <span className="w-full text-ink-soft">
+      Blocks are nested rules, which browsers know since 2023. Flat is for older ones, and for tools that
+      cannot read them.
+    </span>
+  </div>
+);
+
 const MARKUP = 'Markup';
 
 /** The output: what it is, what it weighs, and how it leaves. */
@@ -156,14 +181,15 @@ export function HandOffPlace() {
   const [chosen, setChosen] = useState(MARKUP);
   const [prefix, setPrefix] = useState(() => keptChoice('prefix', id));
   const [pictures, setPictures] = useState(() => keptChoice('pictures', id));
+  const [rules, setRules] = useState(() => keptChoice('rules', id));
   const choosePrefix = (text: string) => {
     setPrefix(text);
     keepChoice('prefix', id, text);
   };
   const pages = useMemo(() => printPages(site), [site]);
   const output = useMemo(
-    () => (fonts ? compileSite(site, { fonts: fonts.metrics, prefix }) : null),
-    [site, fonts, prefix],
+    () => (fonts ? compileSite(site, { fonts: fonts.metrics, prefix, flat: rules === 'flat' }) : null),
+    [site, fonts, prefix, rules],
   );
   if (!shownFile)
     return (
@@ -270,6 +296,13 @@ export function HandOffPlace() {
             />
           </label>
           <NameClash id={id} name={site.name} prefix={prefix} onChoose={choosePrefix} />
+          <RulesChoice
+            rules={rules}
+            onChange={(next) => {
+              setRules(next);
+              keepChoice('rules', id, next);
+            }}
+          />
           {holdsPictures(markup + output.stylesheet) && (
             <PicturesChoice
               at={pictures}
@@ -293,7 +326,7 @@ export function HandOffPlace() {
           <div className="flex flex-wrap items-center gap-2">
             {saving === 'saved' ? (
               <a
-                href={`/api/sites/${id}/hand-off.zip?${new URLSearchParams({ prefix, ...(pictures === '' ? {} : { pictures }) }).toString()}`}
+                href={`/api/sites/${id}/hand-off.zip?${new URLSearchParams({ prefix, ...(pictures === '' ? {} : { pictures }), ...(rules === 'flat' ? { rules } : {}) }).toString()}`}
                 download
                 onClick={() => {
                   noteDrafts(id, whole);

@@ -7,7 +7,8 @@ import { itemsOf } from '../../content.ts';
 import { labelWords } from '../../label-words.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, FORCED_COLOURS, fragment, IN_LINE } from '../../out.ts';
-import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
+import { boxAround } from '../../label-box.ts';
+import { iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
 
 /** A button that draws a link of a menu says what that link says. */
 const hasOwnWords = (part: Readonly<Record<string, unknown>>) => part['item'] === undefined;
@@ -53,7 +54,7 @@ export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
       states: BUTTON_STATES,
       text: 'icon',
       inside: 'button',
-      around: around('button-icon'),
+      around: boxAround('button-icon'),
       properties: LABEL_ICON_PROPERTIES,
       defaults: { size: 18 },
     },
@@ -69,6 +70,7 @@ export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
       },
     },
   }),
+  known: (part) => part.label,
   compile: (part, out) => {
     const { label, icon, target: leadsTo } = wordsOf(part, out.site);
     const glyph = icon === null ? null : out.glyph(out.class('button-icon'), icon);

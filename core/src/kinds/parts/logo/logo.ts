@@ -139,6 +139,7 @@ export const LOGO: PartKind<'logo', typeof LOGO_SHAPE> = {
   slots: SLOTS,
   create: ({ site }) => ({ text: site.name || 'Name' }),
   hasSlot: (part, slot) => slot !== 'drawing' || isDrawn(part),
+  beside: ['second'],
   compile,
   extent,
   texts: (part) => [part.text],

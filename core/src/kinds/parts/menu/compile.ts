@@ -3,6 +3,7 @@ import { levelCount } from '../../../model/states.ts';
 import {
   element,
   listElement,
+  shared,
   styleRule,
   text,
   type ConditionalRule,
@@ -105,13 +106,7 @@ function disclosure(
 const openingName = (item: MenuItem, { site }: PartOut): string =>
   `${inLanguage(site.language, 'More')}: ${accessibleName(item) ?? item.label}`;
 
-/** Where a link stands: the level of its list, and the way to it by places. */
-interface ItemPlace {
-  readonly level: number;
-  readonly way: string;
-}
-
-function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, out: PartOut): HtmlElement {
+function itemElement(part: MenuPart, item: MenuItem, level: number, out: PartOut): HtmlElement {
   const classes = [
     out.itemClass(item.id),
     out.isKept(item.id) ? out.name('kept') : null,
@@ -121,18 +116,16 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
   const attributes = { class: classes.join(' ') || null };
   if (!opens(part, item, level) || item.role === 'divider')
     return element('li', attributes, itemControl(item, out));
-  const children = item.children.map((child, index) =>
-    itemElement(part, child, { level: level + 1, way: `${way}-${index + 1}` }, out),
-  );
+  const children = item.children.map((child) => itemElement(part, child, level + 1, out));
   // What lies deeper than looks reach stands open below its parent.
   if (level > 2 || !isDisclosed(part, (level + 1) as BoxLevel, item.id))
     return element(
       'li',
       attributes,
       itemControl(item, out),
-      listElement({ class: level < 3 ? boxClass(item, level, out) : out.name('deeper') }, ...children),
+      listElement({ class: level < 3 ? boxClass(part, item, level, out) : out.name('deeper') }, ...children),
     );
-  const id = out.id(`${out.class('submenu')}${way}`);
+  const id = out.itemId(item.id);
   return element(
     'li',
     attributes,
@@ -145,13 +138,13 @@ function itemElement(part: MenuPart, item: MenuItem, { level, way }: ItemPlace, 
       },
       out,
     ),
-    listElement({ class: boxClass(item, level, out), id }, ...children),
+    listElement({ class: boxClass(part, item, level, out), id }, ...children),
   );
 }
 
 /** The last link, under which the script moves those the row has no room for; calls to action stay behind it. */
 function moreElement(part: MenuPart, out: PartOut): HtmlElement {
-  const id = out.id(`${out.class('submenu')}-more`);
+  const id = out.id(out.class('more'));
   const icon = signIconAt(part, 1);
   return element(
     'li',
@@ -178,9 +171,7 @@ function moreElement(part: MenuPart, out: PartOut): HtmlElement {
 /** The links of a menu, with the last one where it has a form that needs it. */
 function listed(part: MenuPart, out: PartOut): HtmlElement[] {
   const items = shownItems(out.site, part);
-  const elements = items.map((item, index) =>
-    itemElement(part, item, { level: 1, way: `-${index + 1}` }, out),
-  );
+  const elements = items.map((item) => itemElement(part, item, 1, out));
   if (!hasMore(part)) return elements;
   const place = items.findLastIndex(({ role }) => role !== 'action') + 1;
   return elements.toSpliced(place, 0, moreElement(part, out));
@@ -277,6 +268,11 @@ function extraRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   ];
 }
 
+const BLOCK_THAT_GROWS: readonly Declaration[] = [
+  ['display', 'block'],
+  ['flex', '1'],
+];
+
 /** What arranges the links of a menu in a panel, or another column. */
 function panelRules(out: PartOut): ConditionalRule[] {
   const items = out.at('list', ' li');
@@ -285,13 +281,9 @@ function panelRules(out: PartOut): ConditionalRule[] {
   const isBeside = out.stands === 'beside';
   return [
     ...out.inPanel([
-      [
-        `${out.at('nav')}, ${out.at('list')}`,
-        [
-          ['display', 'block'],
-          ['flex', '1'],
-        ],
-      ],
+      // A navigation of two halves is no row of its own anywhere.
+      [out.at('nav'), out.split ? [['flex', '1']] : BLOCK_THAT_GROWS],
+      [out.at('list'), BLOCK_THAT_GROWS],
       [items, [['flex-wrap', 'wrap'], ...(isBeside ? [] : [touched])]],
       [
         out.at('link'),
@@ -321,27 +313,28 @@ function rules(part: MenuPart, out: PartOut): ConditionalRule[] {
     // Halves around the logo stand in the row itself.
     ...(out.split
       ? []
-      : [
+      : shared('Lists of links', [
           styleRule(out.at('nav'), [
             ['display', 'flex'],
             ['align-self', 'stretch'],
           ]),
-        ]),
-    styleRule(out.at('list'), [
-      ['display', 'flex'],
-      ['flex-wrap', 'wrap'],
+        ])),
+    ...shared('Lists of links', [
+      styleRule(out.at('list'), [
+        ['display', 'flex'],
+        ['flex-wrap', 'wrap'],
+      ]),
+      styleRule(out.at('list', ' li'), [
+        ['display', 'flex'],
+        ['position', 'relative'],
+        ['align-items', 'center'],
+      ]),
+      styleRule(out.at('link'), [...IN_LINE, CLICKABLE]),
     ]),
-    styleRule(out.at('list', ' li'), [
-      ['display', 'flex'],
-      ['position', 'relative'],
-      ['align-items', 'center'],
-    ]),
-    styleRule(out.at('link'), [
-      ...IN_LINE,
-      CLICKABLE,
-      // Whatever is not said yet: a link can be hit (WCAG 2.2, 2.5.8).
-      ...(out.says('link', 'paddingBlock') ? [] : [['min-block-size', `${LEAST_TARGET}px`] as const]),
-    ]),
+    // Whatever is not said yet: a link can be hit (WCAG 2.2, 2.5.8).
+    ...(out.says('link', 'paddingBlock')
+      ? []
+      : [styleRule(out.at('link'), [['min-block-size', `${LEAST_TARGET}px`]])]),
     ...extraRules(part, out),
     ...panelRules(out),
     ...submenuRules(part, out),

@@ -23,21 +23,21 @@ function navOf(items: readonly MenuItem[], fields: Record<string, unknown> = {})
     args: { id: 'menu-main', fields: { branch: null, ...fields } },
   });
   if (!ran.ok) throw new Error(ran.error[0]?.message);
-  return /<nav class="hm-nav"[\s\S]*?<\/nav>/.exec(compilePage(ran.value.site).markup)?.[0] ?? '';
+  return /<nav class="hm-main-nav"[\s\S]*?<\/nav>/.exec(compilePage(ran.value.site).markup)?.[0] ?? '';
 }
 
 describe('a menu’s markup', () => {
   test('a parent with a page of its own is a link and a button in one box, each with a name', () => {
     const nav = navOf([item('Visit', to('/visit/'), { children: [item('Hours', to('/hours/'))] })]);
     expect(nav).toMatch(
-      /<span class="hm-link hm-parent">\s*<a class="hm-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-marker" type="button" aria-expanded="false" aria-controls="([\w-]+)" aria-label="More: Visit"><\/button>\s*<\/span>\s*<ul class="hm-submenu" id="\1" role="list">/,
+      /<span class="hm-main-link hm-main-parent">\s*<a class="hm-main-lead" href="\/visit\/">Visit<\/a>\s*<button class="hm-main-marker" type="button" aria-expanded="false" aria-controls="([\w-]+)" aria-label="More: Visit"><\/button>\s*<\/span>\s*<ul class="hm-main-submenu" id="\1" role="list">/,
     );
   });
   test('a parent without one is a button alone that says so itself', () => {
     const nav = navOf([item('Visit', NONE, { children: [item('Hours', to('/hours/'))] })]);
-    expect(nav).not.toContain('<a class="hm-link">');
+    expect(nav).not.toContain('<a class="hm-main-link">');
     expect(nav).toMatch(
-      /<button class="hm-link hm-parent" type="button" aria-expanded="false" aria-controls="[\w-]+">Visit<span class="hm-marker"><\/span><\/button>/,
+      /<button class="hm-main-link hm-main-parent" type="button" aria-expanded="false" aria-controls="[\w-]+">Visit<span class="hm-main-marker"><\/span><\/button>/,
     );
   });
   test('each submenu has an id of its own', () => {
@@ -60,7 +60,7 @@ describe('a menu’s markup', () => {
     expect(navOf(deep, { levels: 1 })).not.toContain('aria-expanded');
     expect(navOf(deep, { levels: 2 })).not.toContain('Three');
     expect(navOf(deep, { levels: 3 })).toMatch(
-      /<a class="hm-link" href="\/2\/">Two<\/a>\s*<ul class="hm-submenu" role="list">\s*<li>\s*<a class="hm-link" href="\/3\/">Three<\/a>\s*<\/li>/,
+      /<a class="hm-main-link" href="\/2\/">Two<\/a>\s*<ul class="hm-main-submenu" role="list">\s*<li>\s*<a class="hm-main-link" href="\/3\/">Three<\/a>\s*<\/li>/,
     );
   });
   test('headings, lines and calls to action are what they are', () => {
@@ -69,9 +69,9 @@ describe('a menu’s markup', () => {
       item('', NONE, { id: 'line', role: 'divider' }),
       item('Book', to('/book/'), { role: 'action', rel: 'nofollow', title: 'Quick' }),
     ]);
-    expect(nav).toContain('<li><span class="hm-heading">Reserve</span></li>');
-    expect(nav).toMatch(/<li>\s*<hr class="hm-divider">\s*<\/li>/);
-    expect(nav).toMatch(/<a class="hm-action" rel="nofollow" title="Quick" href="\/book\/">Book<\/a>/);
+    expect(nav).toContain('<li><span class="hm-main-heading">Reserve</span></li>');
+    expect(nav).toMatch(/<li>\s*<hr class="hm-main-divider">\s*<\/li>/);
+    expect(nav).toMatch(/<a class="hm-main-action" rel="nofollow" title="Quick" href="\/book\/">Book<\/a>/);
   });
   test('a placement can draw its last links as calls to action, wherever else they are plain', () => {
     const links = [
@@ -79,16 +79,16 @@ describe('a menu’s markup', () => {
       item('Two', to('/2/')),
       item('', NONE, { id: 'line', role: 'divider' }),
     ];
-    expect(navOf(links, { actions: 'none' })).not.toContain('hm-action');
-    expect(navOf(links, { actions: 'last' }).match(/hm-action/g)).toHaveLength(1);
-    expect(navOf(links, { actions: 'last' })).toMatch(/<a class="hm-action" href="\/2\/">Two<\/a>/);
-    expect(navOf(links, { actions: 'last-two' }).match(/hm-action/g)).toHaveLength(2);
-    expect(navOf([], { actions: 'last-two' })).not.toContain('hm-action');
+    expect(navOf(links, { actions: 'none' })).not.toContain('hm-main-action');
+    expect(navOf(links, { actions: 'last' }).match(/hm-main-action/g)).toHaveLength(1);
+    expect(navOf(links, { actions: 'last' })).toMatch(/<a class="hm-main-action" href="\/2\/">Two<\/a>/);
+    expect(navOf(links, { actions: 'last-two' }).match(/hm-main-action/g)).toHaveLength(2);
+    expect(navOf([], { actions: 'last-two' })).not.toContain('hm-main-action');
   });
   test('the button of a parent takes neither the target nor the relation of a link', () => {
     const nav = navOf([
       item('Visit', NONE, { rel: 'nofollow', newTab: true, children: [item('Hours', to('/hours/'))] }),
     ]);
-    expect(/<button class="hm-link hm-parent"[^>]*>/.exec(nav)?.[0]).not.toMatch(/rel=|target=/);
+    expect(/<button class="hm-main-link hm-main-parent"[^>]*>/.exec(nav)?.[0]).not.toMatch(/rel=|target=/);
   });
 });

@@ -41,6 +41,8 @@ export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   behind,
   boxes: boxedSlots,
   hangsFrom: (part, site) => (menuHasSlot(part, 'submenu', site) ? 'list' : null),
+  known: (part) => part.name,
+  beside: ['lead', 'more', 'nav', 'parent', 'sign-icon'],
   compile: compileMenu,
   extent: menuExtent,
   texts: (part, site) => shownLinks(site, part).flatMap((item) => [item.label, item.description ?? '']),

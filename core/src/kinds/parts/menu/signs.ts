@@ -1,7 +1,7 @@
 import { styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { LEAST_TARGET, TOUCH_TARGET } from '../../extent.ts';
 import {
-  DRAWN_AS_TYPE,
+  drawnAsType,
   FOCUS_RING,
   FORCED_COLOURS,
   IN_LINE,
@@ -98,7 +98,7 @@ export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut)
           styleRule(`${marker}::before`, SIGN),
           styleRule(`${marker}::before`, [['background', 'ButtonText']], FORCED_COLOURS),
         ]),
-    ...(withIcon.length > 0 ? [styleRule(out.at('sign-icon'), DRAWN_AS_TYPE)] : []),
+    ...(withIcon.length > 0 ? drawnAsType(out.at('sign-icon')) : []),
     ...(isMixed
       ? withIcon.map((level) =>
           styleRule(out.within(`${out.ofLevel('marker', level)}::before`), [['content', 'none']]),

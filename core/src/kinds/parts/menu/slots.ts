@@ -16,7 +16,7 @@ import {
   TEXT_PROPERTIES,
 } from '../../../model/slot.ts';
 import type { Level } from '../../../model/states.ts';
-import { around } from '../../with-icon.ts';
+import { boxAround } from '../../label-box.ts';
 import { itemLevels, oncePerPlacement, shownDepth, shownItems, shownLinks } from '../../content.ts';
 import { isDisclosed, USUAL_OPENING, type BoxLevel } from './opening.ts';
 import { controlSlot, isLinkedParent } from './item.ts';
@@ -70,7 +70,7 @@ export const MENU_SLOTS = {
     states: LINK_STATES,
     text: 'icon',
     inside: 'link',
-    around: around('glyph'),
+    around: boxAround('glyph'),
     properties: LABEL_ICON_PROPERTIES,
     defaults: { size: 20 },
   },

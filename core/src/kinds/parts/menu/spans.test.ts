@@ -37,7 +37,7 @@ describe('links that lie across all columns', () => {
     ['a', 's', [':nth-child(1) 1 1']],
   ])('%s has rows above, between and beneath', (marks, lay, places) => {
     const { markup, stylesheet } = across(marks, 0);
-    expect(markup).toContain(`class="hm-submenu hm-lay-${lay}"`);
+    expect(markup).toContain(`class="hm-main-submenu hm-lay-${lay}"`);
     for (const place of places) {
       const [nth = '', row = '', columns] = place.split(' ');
       const rule = stylesheet.split('}').find((one) => one.includes(`hm-lay-${lay})>${nth} {`));
@@ -50,7 +50,7 @@ describe('links that lie across all columns', () => {
   test('in columns that are counted they need no rows of their own', () => {
     const { markup, stylesheet } = across('....a', 3);
     expect(markup).toContain('<li class="hm-spans">');
-    expect(stylesheet).toMatch(/\.hm-submenu>\.hm-spans \{\s*grid-column: 1\/-1;/);
+    expect(stylesheet).toMatch(/\.hm-main-submenu>\.hm-spans \{\s*grid-column: 1\/-1;/);
     expect(stylesheet).not.toContain('grid-row');
   });
 
@@ -87,11 +87,11 @@ describe('a call to action that stays in the bar', () => {
   test('says what the link says, and is not once more in the panel', () => {
     const { markup, stylesheet } = kept('link22');
     expect(markup).toMatch(
-      /<a class="hm-button[^"]*" href="\/contact\/">\s*<span[^>]*>\s*<svg class="hm-button-icon"/,
+      /<a class="hm-[a-z-]*button[^"]*" href="\/contact\/">\s*<span[^>]*>\s*<svg class="hm-[a-z-]*button-icon"/,
     );
     expect(markup).not.toContain('Old words');
     expect(markup).toContain('<li class="hm-kept">');
-    expect(stylesheet).toMatch(/\.hm-nav \.hm-kept \{\s*display: none;/);
+    expect(stylesheet).toMatch(/\.hm-main-nav \.hm-kept \{\s*display: none;/);
   });
 
   test('says its own words where its link is gone, or it has none', () => {

@@ -1,3 +1,4 @@
+import { memoise } from '../../../base/memo.ts';
 import { levelCount, type Level } from '../../../model/states.ts';
 import type { MenuItem } from '../../../model/menu-item.ts';
 import { shownItems } from '../../content.ts';
@@ -29,9 +30,21 @@ function layOf(items: readonly MenuItem[], level: number, out: PartOut): string 
     .replace(/\.+/g, (run) => String(run.length));
 }
 
-/** The classes of the box of a link at a level: where something lies across it, also how. */
-export function boxClass(parent: MenuItem, level: number, out: PartOut): string {
-  const lay = layOf(parent.children, level + 1, out);
+/** The levels at which each branch has a column of its own, so that places are told link by link. */
+const placedLevels = memoise((out: PartOut) =>
+  memoise(
+    (part: MenuPart): ReadonlySet<number> =>
+      new Set(
+        boxesOf(part, out)
+          .filter(({ said }) => said<number>('columns').some(({ value }) => value === 0))
+          .map(({ level }) => level),
+      ),
+  ),
+);
+
+/** The classes of the box of a link at a level: where places are told link by link, also how they lie. */
+export function boxClass(part: MenuPart, parent: MenuItem, level: number, out: PartOut): string {
+  const lay = placedLevels(out)(part).has(level + 1) ? layOf(parent.children, level + 1, out) : '';
   return out.class('submenu') + (lay.includes('s') ? ` ${out.name(`lay-${lay}`)}` : '');
 }
 

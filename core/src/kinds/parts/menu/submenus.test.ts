@@ -53,7 +53,7 @@ describe('how submenus open', () => {
   test('a look of one level reaches no other', () => {
     const { stylesheet } = compile({ 'submenu 3': { opens: 'beside', fill: { literal: '#123456' } } });
     const [rule = ''] = stylesheet.match(/[^}]*\{[^}]*#123456[^}]*\}/) ?? [];
-    expect(rule).toMatch(/\.hm-submenu:where\(\.hm-list>\*>ul>\*>\*\)/);
+    expect(rule).toMatch(/\.hm-main-submenu:where\(\.hm-main-list>\*>ul>\*>\*\)/);
   });
   test('a box that looks the same as another opens its own way', () => {
     const site = withLook({ 'submenu 2': { opens: 'always open', radius: 7 } });
@@ -66,12 +66,12 @@ describe('how submenus open', () => {
     const { markup, stylesheet } = compilePage(loaded.value);
     // The four of the second placement alone have buttons.
     expect([...markup.matchAll(/aria-expanded/g)]).toHaveLength(4);
-    expect(stylesheet).toMatch(/hm-submenu-2[^{]*\{[^}]*position: absolute/);
-    expect(stylesheet).toMatch(/hm-submenu-2[^{]*\{[^}]*border-radius: 7px/);
+    expect(stylesheet).toMatch(/hm-second-submenu[^{]*\{[^}]*position: absolute/);
+    expect(stylesheet).toMatch(/hm-second-submenu[^{]*\{[^}]*border-radius: 7px/);
   });
   test.each(ARRIVALS)('%s is only said where it is asked for', (arrival) => {
     const { stylesheet } = compile({ 'submenu 2': { arrives: arrival, motionTime: 200 } });
-    const start = /@starting-style \{\s*[^{]*hm-submenu/;
+    const start = /@starting-style \{\s*[^{]*hm-main-submenu/;
     expect(start.test(stylesheet)).toBe(arrival !== 'at once');
     expect(compile({}).stylesheet).not.toMatch(start);
   });
@@ -80,8 +80,10 @@ describe('how submenus open', () => {
 describe('icons beside labels', () => {
   test('what is around icon and label says where the icon stands', () => {
     const { markup, stylesheet } = compile({ 'glyph all': { iconPlace: 'above', iconGap: 3 } });
-    expect(markup).toMatch(/<span class="hm-with-glyph"><svg class="hm-glyph"[^>]*>.*<\/svg>News<\/span>/s);
-    expect(stylesheet).toMatch(/\.hm-with-glyph \{[^}]*flex-direction: column;[^}]*gap: 3px/s);
+    expect(markup).toMatch(
+      /<span class="hm-main-glyph-box"><svg class="hm-main-glyph"[^>]*>.*<\/svg>News<\/span>/s,
+    );
+    expect(stylesheet).toMatch(/\.hm-main-glyph-box \{[^}]*flex-direction: column;[^}]*gap: 3px/s);
   });
   test('a label out of sight stays in the markup', () => {
     const { markup, stylesheet } = compile({ 'glyph all': { iconShows: 'instead of it' } });
@@ -110,9 +112,9 @@ describe('a single link', () => {
     const plain = compile({});
     expect(plain.markup).not.toContain('only-');
     const { markup, stylesheet } = compile({ [`link @${NEWS}`]: { fill: { literal: '#654321' } } });
-    expect(markup).toMatch(/<li class="hm-only-link21">\s*<a class="hm-link"/);
-    expect(markup.match(/only-/g)).toHaveLength(1);
-    expect(stylesheet).toMatch(/\.hm-link:where\(\.hm-only-link21>\*\) \{\s*background-color: #654321/);
+    expect(markup).toMatch(/<li class="hm-main-news">\s*<a class="hm-main-link"/);
+    expect(markup.match(/hm-main-news\b/g)).toHaveLength(1);
+    expect(stylesheet).toMatch(/\.hm-main-link:where\(\.hm-main-news>\*\) \{\s*background-color: #654321/);
   });
   test('that is not shown says nothing', () => {
     const { stylesheet } = compile({ 'link @nowhere': { fill: { literal: '#654321' } } });
@@ -128,9 +130,11 @@ describe('a single link', () => {
     });
     // Only the first link’s submenu is opened by anybody.
     expect([...markup.matchAll(/aria-expanded/g)]).toHaveLength(1);
-    expect(stylesheet).toMatch(/li\.hm-only-link1 \{\s*position: static/);
-    expect(stylesheet).toMatch(/\.hm-list>li:where\(:not\(\.hm-only-link1\)\) \{\s*flex-direction: column/);
-    expect(stylesheet).toMatch(/\.hm-submenu:where\(\.hm-only-link1>\*\)\[data-hm-open\]/);
+    expect(stylesheet).toMatch(/li\.hm-main-visit \{\s*position: static/);
+    expect(stylesheet).toMatch(
+      /\.hm-main-list>li:where\(:not\(\.hm-main-visit\)\) \{\s*flex-direction: column/,
+    );
+    expect(stylesheet).toMatch(/\.hm-main-submenu:where\(\.hm-main-visit>\*\)\[data-hm-open\]/);
   });
   test('a state of all links still goes before what it says at rest', () => {
     const same = { fill: { literal: '#aa0000' } } as const;

@@ -9,7 +9,7 @@ import { exact, sumExtents, type Extent, type PartExtents } from '../../extent.t
 import type { PartKind, PartOf } from '../../kind.ts';
 import {
   CLICKABLE,
-  DRAWN_AS_TYPE,
+  drawnAsType,
   fragment,
   IN_LINE,
   NOTHING,
@@ -60,7 +60,7 @@ function rules(part: Opener, below: number, out: PartOut): ConditionalRule[] {
       ? open === null
         ? []
         : turnRules(part.drawing, part.turns, { drawing, turned: `${open} ${drawing}` })
-      : [styleRule(out.at('opener-icon'), DRAWN_AS_TYPE)]),
+      : drawnAsType(out.at('opener-icon'))),
     ...fixedRules(out),
     ...(below === Infinity ? [] : [styleRule(opener, hidden, `@media (width >= ${below}px)`)]),
     // Without scripts nothing folds, and panels stand open in the page.
@@ -155,6 +155,7 @@ export const OPENER: PartKind<'opener', typeof OPENER_SHAPE> = {
   refused: ({ panels }) => (panels.length === 0 ? 'the site has no panel to open' : null),
   shownBelow: (part, needed) => (part.shows === 'always' ? Infinity : needed(part.panel)),
   behind: (part) => ({ boxes: [], overPage: isFixed(part) }),
+  known: (part) => part.label,
   compile,
   extent,
   texts: (part) => (hasLabel(part) ? [part.label] : []),

@@ -12,7 +12,8 @@ import {
 import { openerDrawing, turnRules } from '../../controls/opener-drawings.ts';
 import {
   CLICKABLE,
-  DRAWN_AS_TYPE,
+  AS_TYPE,
+  drawnAsType,
   fragment,
   MAY_MOVE,
   NO_SCRIPT,
@@ -464,7 +465,7 @@ function rules(part: RingPart, out: PartOut): ConditionalRule[] {
           drawing,
           turned: `${opener}[aria-expanded=true]>.${out.class('ring-drawing')}`,
         })
-      : [styleRule(out.at('ring-opener-icon'), DRAWN_AS_TYPE)]),
+      : drawnAsType(out.at('ring-opener-icon'))),
     styleRule(out.at('ring'), [
       ['display', 'flex'],
       ['position', 'absolute'],
@@ -482,7 +483,7 @@ function rules(part: RingPart, out: PartOut): ConditionalRule[] {
       ['box-sizing', 'border-box'],
       CLICKABLE,
     ]),
-    styleRule(out.at('ring-icon'), [...DRAWN_AS_TYPE, ['text-align', 'center'], ['line-height', '1']]),
+    styleRule(out.at('ring-icon'), [...AS_TYPE, ['text-align', 'center'], ['line-height', '1']]),
     ...out
       .inBands((band) => ringIn(out.site, part, looks, band))
       .flatMap(({ value, conditions }) => widely(standRules(value, count, out), conditions)),

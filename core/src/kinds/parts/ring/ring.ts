@@ -155,6 +155,7 @@ export const RING: PartKind<'ring', typeof RING_SHAPE> = {
       return { boxes: [{ slot: 'ring-link', level: null }], overPage: true };
     return { boxes: [], overPage: true };
   },
+  known: (part) => part.label,
   compile: compileRing,
   // It stands in no row.
   extent: () => exact(0),

@@ -201,6 +201,7 @@ export const SEARCH: PartKind<'search', typeof SEARCH_SHAPE> = {
     boxes: slot === 'search' ? [] : [{ slot: 'search', level: null }],
     overPage: false,
   }),
+  beside: ['unfold'],
   compile,
   extent,
   texts: (part) => [part.placeholder],

@@ -6,7 +6,8 @@ import { LEAST_TARGET, type Extent, type PartExtents } from '../../extent.ts';
 import { labelWords } from '../../label-words.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, fragment, IN_LINE, type Fragment, type PartOut } from '../../out.ts';
-import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
+import { boxAround } from '../../label-box.ts';
+import { iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
 
 const SHORTCUT_SHAPE = {
   label: textField({ label: 'label', needed: true }),
@@ -91,7 +92,7 @@ export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
       states: BUTTON_STATES,
       text: 'icon',
       inside: 'shortcut',
-      around: around('symbol'),
+      around: boxAround('symbol'),
       properties: LABEL_ICON_PROPERTIES,
       defaults: { size: 22, iconGap: GAP },
     },
@@ -99,6 +100,7 @@ export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
   create: () => ({ label: 'Account' }),
   icons: { icon: 'user' },
   hasSlot: (part, slot) => slot !== 'symbol' || part.icon !== null,
+  known: (part) => part.label,
   compile,
   extent,
   texts: (part) => [part.label],

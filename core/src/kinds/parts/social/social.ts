@@ -18,7 +18,7 @@ import {
 } from '../../../model/slot.ts';
 import { exact, sumExtents } from '../../extent.ts';
 import type { PartKind, PartOf } from '../../kind.ts';
-import { CLICKABLE, DRAWN_AS_TYPE, fragment, type Fragment, type PartOut } from '../../out.ts';
+import { CLICKABLE, drawnAsType, fragment, type Fragment, type PartOut } from '../../out.ts';
 
 const LINK_SHAPE = {
   id: id(),
@@ -80,7 +80,7 @@ function rules(part: Social, out: PartOut): ConditionalRule[] {
     ...(part.links.length > 0
       ? [
           styleRule(out.at('profile'), [['display', 'block'], CLICKABLE]),
-          styleRule(out.at('profile-icon'), DRAWN_AS_TYPE),
+          ...drawnAsType(out.at('profile-icon')),
         ]
       : []),
     ...networks,

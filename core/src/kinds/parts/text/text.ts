@@ -20,7 +20,8 @@ import { exact, LEAST_TARGET, sumExtents, type Extent, type PartExtents } from '
 import type { PartKind, PartOf } from '../../kind.ts';
 import { CLICKABLE, fragment, type Fragment, type PartOut } from '../../out.ts';
 import { labelWords } from '../../label-words.ts';
-import { around, iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
+import { boxAround } from '../../label-box.ts';
+import { iconRules, withIcon, withIconExtent } from '../../with-icon.ts';
 
 const ENTRY_SHAPE = {
   id: id(),
@@ -141,7 +142,7 @@ export const TEXT: PartKind<'text', typeof TEXT_SHAPE> = {
       states: BUTTON_STATES,
       text: 'icon',
       inside: 'contact',
-      around: around('text-icon'),
+      around: boxAround('text-icon'),
       properties: LABEL_ICON_PROPERTIES,
       defaults: { size: 17, iconGap: GAP },
     },

@@ -91,6 +91,23 @@ function tracks({ count, widths }: Stand): string {
 /** Room around what has the focus, in px: it is not cut off where lines are. */
 const FOCUS_ROOM = 6;
 
+/** Pixels as a number; null for what is in other units. */
+const pixelsIn = (css: string): number | null => (/^[\d.]+px$/.test(css) ? Number.parseFloat(css) : null);
+
+/** Half a gap back. */
+function halfBack(gap: string): string {
+  const pixels = pixelsIn(gap);
+  return pixels === null ? `calc(${gap} / -2)` : `${pixels / -2}px`;
+}
+
+/** What is cut off at the sides: all of the padding but room for a ring of focus, and never what stands in the gap. */
+function keptAside(sides: string, gap: string): string {
+  const [own, between] = [pixelsIn(sides), pixelsIn(gap)];
+  return own === null || between === null
+    ? `calc(${sides} - min(${FOCUS_ROOM}px, ${gap} / 4))`
+    : `${own - Math.min(FOCUS_ROOM, between / 4)}px`;
+}
+
 /**
  * Lines in the middle of the gaps. Where columns go on in further lines by themselves nobody knows which of them begins
  * one: each has a line before it, and what would stand before the first is cut off.
@@ -107,8 +124,8 @@ function lineRules(
   const before = cut ? '>*' : `>:not(${first.slice(1)})`;
   const drawn = out.declared('columnsLine', line);
   // Without a gap a line stands before its column, where it is as well cut off.
-  const middle = gap === '0' ? `-${line.line.width}px` : `calc(${gap} / -2)`;
-  const kept = gap === '0' ? sides : `calc(${sides} - min(${FOCUS_ROOM}px, ${gap} / 4))`;
+  const middle = gap === '0' ? `-${line.line.width}px` : halfBack(gap);
+  const kept = gap === '0' ? sides : keptAside(sides, gap);
   return [
     styleRule(`${box}${before}`, [['position', 'relative']]),
     styleRule(`${box}${before}::before`, [

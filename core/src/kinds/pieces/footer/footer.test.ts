@@ -30,7 +30,7 @@ const said = (site: Site, property: PropertyId, value: Value, band = 'all') =>
   looking(site, { owner: 'foot', slot: 'columns', property, value, band });
 
 function output(site: Site) {
-  const compiled = compileSite(site, { fonts: FONTS });
+  const compiled = compileSite(site, { fonts: FONTS, flat: true });
   return { ...compiled, markup: compiled.pieces.get('foot') ?? '' };
 }
 
@@ -52,9 +52,11 @@ describe('columns of a footer', () => {
       { ...createRow('low', 'Low'), zones: { start: [words('below', 'Below')], middle: [], end: [] } },
     ]);
     const { markup } = output(site);
-    expect(markup.match(/class="hm-columns"/g)).toHaveLength(1);
-    const order = [...markup.matchAll(/Above|In a|In b|In c|Below|hm-columns/g)].map(([word]) => word);
-    expect(order).toEqual(['Above', 'hm-columns', 'In a', 'In b', 'In c', 'Below']);
+    expect(markup.match(/class="hm-foot-footer-columns"/g)).toHaveLength(1);
+    const order = [...markup.matchAll(/Above|In a|In b|In c|Below|hm-foot-footer-columns/g)].map(
+      ([word]) => word,
+    );
+    expect(order).toEqual(['Above', 'hm-foot-footer-columns', 'In a', 'In b', 'In c', 'Below']);
   });
 
   test('every section is in one run, and only columns share one', () => {
@@ -80,13 +82,13 @@ describe('columns of a footer', () => {
 
   test('as many as have room stand in a line, each at least so wide and never wider than the page', () => {
     const { stylesheet } = output(said(footed(THREE), 'columnsLeast', 220));
-    expect(declared(stylesheet, '.hm-columns')).toContain('flex-wrap: wrap');
-    expect(declared(stylesheet, '.hm-columns>*')).toContain('flex: 1 1 min(100%, 220px)');
+    expect(declared(stylesheet, '.hm-foot-footer-columns')).toContain('flex-wrap: wrap');
+    expect(declared(stylesheet, '.hm-foot-footer-columns>*')).toContain('flex: 1 1 min(100%, 220px)');
   });
 
   test('a number of them stands in a line, with the room and width each says', () => {
     const counted = said(footed(THREE), 'columnsCount', 3);
-    expect(declared(output(counted).stylesheet, '.hm-columns')).toContain(
+    expect(declared(output(counted).stylesheet, '.hm-foot-footer-columns')).toContain(
       'grid-template-columns: repeat(3, minmax(0, 1fr))',
     );
     const own = looking(
@@ -94,15 +96,19 @@ describe('columns of a footer', () => {
       { owner: 'a', slot: 'column', property: 'columnShare', value: 2 },
       { owner: 'c', slot: 'column', property: 'columnWidth', value: 240 },
     );
-    expect(declared(output(own).stylesheet, '.hm-columns')).toContain(
+    expect(declared(output(own).stylesheet, '.hm-foot-footer-columns')).toContain(
       'grid-template-columns: minmax(0, 2fr) minmax(0, 1fr) 240px',
     );
   });
 
   test('in a narrow band they stand beneath one another where told', () => {
     const { stylesheet } = output(said(footed(THREE), 'columnsStand', 'beneath one another', 'phone'));
-    expect(stylesheet).toMatch(/@media \(width < \d+px\) \{[^@]*\.hm-columns \{[^}]*flex-direction: column/);
-    expect(stylesheet).toMatch(/@media \(width >= \d+px\) \{[^@]*\.hm-columns \{[^}]*flex-wrap: wrap/);
+    expect(stylesheet).toMatch(
+      /@media \(width < \d+px\) \{[^@]*\.hm-foot-footer-columns \{[^}]*flex-direction: column/,
+    );
+    expect(stylesheet).toMatch(
+      /@media \(width >= \d+px\) \{[^@]*\.hm-foot-footer-columns \{[^}]*flex-wrap: wrap/,
+    );
   });
 
   const LINE: Value = { line: { width: 1, style: 'solid', colour: { role: 'line' } } };
@@ -110,14 +116,16 @@ describe('columns of a footer', () => {
   test('a line between them stands in the middle of the gap, and before the first of a line there is none', () => {
     const lined = said(said(footed(THREE), 'columnsLine', LINE), 'gap', 40);
     const free = output(lined).stylesheet;
-    expect(declared(free, '.hm-columns>*::before')).toContain('inset-inline-start: calc(40px / -2)');
+    expect(declared(free, '.hm-foot-footer-columns>*::before')).toContain('inset-inline-start: -20px');
     // Which one begins a line nobody knows: what would stand outside is cut off.
-    expect(declared(free, '.hm-columns')).toContain('clip-path: inset(');
+    expect(declared(free, '.hm-foot-footer-columns')).toContain('clip-path: inset(');
     const counted = output(said(lined, 'columnsCount', 2)).stylesheet;
-    expect(counted).toContain('.hm-columns>:not(:nth-child(2n + 1))::before');
+    expect(counted).toContain('.hm-foot-footer-columns>:not(:nth-child(2n + 1))::before');
     expect(counted).not.toContain('clip-path: inset(-');
     const stacked = output(said(lined, 'columnsStand', 'beneath one another')).stylesheet;
-    expect(declared(stacked, '.hm-columns>:not(:first-child)::before')).toContain('border-block-start: 1px');
+    expect(declared(stacked, '.hm-foot-footer-columns>:not(:first-child)::before')).toContain(
+      'border-block-start: 1px',
+    );
   });
 
   test('columns above and beneath a row share the width each by themselves', () => {
@@ -130,28 +138,30 @@ describe('columns of a footer', () => {
     const { markup, stylesheet } = output(
       looking(counted, { owner: 'c', slot: 'column', property: 'columnShare', value: 3 }),
     );
-    expect(markup).toContain('class="hm-columns hm-columns-box-1"');
-    expect(declared(stylesheet, '.hm-columns-box-1')).toContain('repeat(2, minmax(0, 1fr))');
-    expect(declared(stylesheet, '.hm-columns-box-2')).toContain('minmax(0, 3fr) minmax(0, 1fr)');
+    expect(markup).toContain('class="hm-foot-footer-columns hm-foot-footer-columns-box-1"');
+    expect(declared(stylesheet, '.hm-foot-footer-columns-box-1')).toContain('repeat(2, minmax(0, 1fr))');
+    expect(declared(stylesheet, '.hm-foot-footer-columns-box-2')).toContain('minmax(0, 3fr) minmax(0, 1fr)');
   });
 
   test('without a gap a line stands at the edge of its column, and is cut off before the first', () => {
     const { stylesheet } = output(said(said(footed(THREE), 'columnsLine', LINE), 'gap', 0));
-    expect(declared(stylesheet, '.hm-columns>*::before')).toContain('inset-inline-start: -1px');
-    expect(declared(stylesheet, '.hm-columns')).toContain('clip-path: inset(-100vmax 24px)');
+    expect(declared(stylesheet, '.hm-foot-footer-columns>*::before')).toContain('inset-inline-start: -1px');
+    expect(declared(stylesheet, '.hm-foot-footer-columns')).toContain('clip-path: inset(-100vmax 24px)');
   });
 
   test('a logo is as high as itself in one, and gives way to what is beside it in a row', () => {
     const logo = makePart('logo', 'mark', { text: 'Marisma Laguna Reserve' });
     const gives = (section: Section) =>
-      declared(output(footed([section])).stylesheet, '.hm-logo-2').includes('flex:');
+      declared(output(footed([section])).stylesheet, '.hm-foot-logo').includes('flex:');
     expect(gives(createColumn('a', 'A', [logo]))).toBe(false);
     expect(gives({ ...createRow('r', 'R'), zones: { start: [logo], middle: [], end: [] } })).toBe(true);
   });
 
   test('together they keep to a width', () => {
     const { stylesheet } = output(footed(THREE, { contained: 1120 }));
-    expect(declared(stylesheet, '.hm-columns')).toContain('padding-inline: max(24px, calc(50% - 560px))');
+    expect(declared(stylesheet, '.hm-foot-footer-columns')).toMatch(
+      /padding: \d+px max\(24px, calc\(50% - 560px\)\)/,
+    );
   });
 
   test('one folds under its heading, and without a script it is a heading like any other', () => {

@@ -7,7 +7,7 @@ import {
   type HtmlElement,
 } from '../../../print/trees.ts';
 import { openerDrawing, turnRules, type OpenerDrawing, type Turn } from '../../controls/opener-drawings.ts';
-import { CLICKABLE, DRAWN_AS_TYPE, IN_LINE, widely, type PieceOut } from '../../out.ts';
+import { CLICKABLE, drawnAsType, IN_LINE, widely, type PieceOut } from '../../out.ts';
 import type { PANEL_PROPERTIES } from '../../properties/panel.ts';
 import type { Panel } from './shape.ts';
 
@@ -128,7 +128,7 @@ export function closeRules(panel: Panel, out: PieceOut): ConditionalRule[] {
     styleRule(out.at('close'), [...(hasWord ? IN_LINE : []), CLICKABLE]),
     ...(panel.closeIcon === null || panel.closeAs === 'word' || panel.closeAs === 'opener'
       ? []
-      : [styleRule(out.at('close-icon'), DRAWN_AS_TYPE)]),
+      : drawnAsType(out.at('close-icon'))),
     ...(panel.closeAs === 'opener'
       ? turnRules(drawn, turns, {
           drawing: out.at('turned'),

@@ -34,7 +34,7 @@ const look = (
       })),
     },
   });
-const compiled = (site: Site) => compileSite(site, { fonts: [], fontBase: '/' });
+const compiled = (site: Site) => compileSite(site, { fonts: [], fontBase: '/', flat: true });
 /** The rules of the stylesheet whose selectors end in some text, with what they stand under. */
 const rulesOf = (site: Site, ending: string) =>
   compiled(site)
@@ -50,7 +50,7 @@ const rulesOf = (site: Site, ending: string) =>
 
 describe('the side a panel comes from', () => {
   const sideOf = (site: Site) =>
-    rulesOf(site, '.hm-panel:not(#hm-x)[id] {').find((rule) => rule.startsWith('inset-inline: '));
+    rulesOf(site, '.hm-menu-panel:not(#hm)[id] {').find((rule) => rule.startsWith('inset-inline: '));
   const regionAt = (name: string) =>
     [...regionsOf(DEMO).values()].find((region) => region.piece === DEMO_HEADER && region.name === name)
       ?.id ?? '';
@@ -71,14 +71,15 @@ describe('the side a panel comes from', () => {
 
 describe('where a panel stands', () => {
   test.each(STANDINGS)('%s is arranged in its own way, with room to the edges as told', (stands) => {
-    const rules = rulesOf(look({ stands, windowGap: 12 }), '.hm-panel:not(#hm-x)[id] {');
-    expect(rules.some((rule) => rule.startsWith('inset-block:') && rule.includes('12px'))).toBe(
+    const rules = rulesOf(look({ stands, windowGap: 12 }), '.hm-menu-panel:not(#hm)[id] {');
+    expect(rules.some((rule) => /^inset(?:-block)?:/.test(rule) && rule.includes('12px'))).toBe(
       stands !== 'beneath the bar',
     );
     const others = STANDINGS.filter((other) => other !== stands && !other.includes('side'));
     for (const other of others) {
       const same =
-        rulesOf(look({ stands: other, windowGap: 12 }), '.hm-panel:not(#hm-x)[id] {').join() === rules.join();
+        rulesOf(look({ stands: other, windowGap: 12 }), '.hm-menu-panel:not(#hm)[id] {').join() ===
+        rules.join();
       expect(same && stands !== 'at its opener’s side').toBe(false);
     }
   });
@@ -86,7 +87,7 @@ describe('where a panel stands', () => {
   test('can differ from band to band', () => {
     const rules = rulesOf(
       look({ stands: 'over the whole window' }, { band: 'phone' }),
-      '.hm-panel:not(#hm-x)[id] {',
+      '.hm-menu-panel:not(#hm)[id] {',
     );
     expect(rules).toEqual(expect.arrayContaining(['inset-inline: auto 0;', 'inline-size: auto;']));
   });
@@ -128,7 +129,7 @@ describe('how a panel closes', () => {
     Object.assign(raw.pieces[1] ?? {}, { closeAs: 'none', byScrim: false, byEscape: false });
     expect(loadSite(raw)).toMatchObject({ ok: false });
     expect(compiled(set({ closeAs: 'none', byScrim: false })).pieces.get('panel')).not.toContain(
-      '<button class="hm-close',
+      '<button class="hm-menu-panel-close',
     );
   });
 
@@ -157,11 +158,11 @@ describe('how a panel closes', () => {
 describe('the page behind', () => {
   test('is pushed by the width of a panel at a side, and by nothing else', () => {
     const pushed = look({ stands: 'at the start', width: '80%', pageBehind: 'is pushed aside' });
-    expect(rulesOf(pushed, 'body:has(.hm-site-marisma.hm-panel:modal)')).toContain(
+    expect(rulesOf(pushed, 'body:has(.hm-marisma.hm-menu-panel:modal)')).toContain(
       'inset-inline-start: 80%;',
     );
     expect(
-      rulesOf(look({ stands: 'at the top' }, { site: pushed }), 'body:has(.hm-site-marisma.hm-panel:modal)'),
+      rulesOf(look({ stands: 'at the top' }, { site: pushed }), 'body:has(.hm-marisma.hm-menu-panel:modal)'),
     ).toEqual([]);
   });
 
@@ -174,7 +175,7 @@ describe('the page behind', () => {
 
 describe('the motion of a panel', () => {
   const timesOf = (site: Site) =>
-    rulesOf(site, '.hm-panel').filter((rule) => /^transition-(?:duration|timing|delay)/.test(rule));
+    rulesOf(site, '.hm-menu-panel').filter((rule) => /^transition-(?:duration|timing|delay)/.test(rule));
   const duration = 'transition-duration: var(--hm-come-time);';
 
   test('is in the output as far as looks say anything of it', () => {
@@ -197,7 +198,7 @@ describe('openers', () => {
 
   test.each(drawings)('drawn as %s they have a name', (drawing) => {
     const markup = compiled(set({ drawing }, DEMO, 'opener')).pieces.get('header') ?? '';
-    const button = /<button class="hm-opener".*?<\/button>/s.exec(markup)?.[0] ?? '';
+    const button = /<button class="hm-menu-opener".*?<\/button>/s.exec(markup)?.[0] ?? '';
     expect(button.includes('<svg')).toBe(drawing !== 'none');
     expect(/aria-label="Menu"|>Menu<\/span>/.test(button)).toBe(true);
   });
@@ -205,13 +206,13 @@ describe('openers', () => {
   test.each(turns)('that turn by %s do so while their panel is open', (way) => {
     for (const drawing of drawings) {
       const { stylesheet } = compiled(set({ drawing, turns: way }, DEMO, 'opener'));
-      const isTurned = /html:has\([^)]*:modal\)[^{]*hm-opener-drawing/.test(stylesheet);
+      const isTurned = /html:has\([^)]*:modal\)[^{]*hm-menu-opener-drawing/.test(stylesheet);
       expect(isTurned).toBe(way !== 'none' && drawing !== 'none');
     }
   });
 
   test('fixed on the page they keep clear of what the device covers, and take no room in their row', () => {
     const site = look({ fixedAt: 'at the bottom, end' }, { slot: 'opener', owner: 'opener' });
-    expect(rulesOf(site, 'hm-opener')).toContain('inset-block-end: env(safe-area-inset-bottom, 0px);');
+    expect(rulesOf(site, 'hm-menu-opener')).toContain('inset-block-end: env(safe-area-inset-bottom, 0px);');
   });
 });

@@ -192,5 +192,6 @@ export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
     slot.startsWith('close') && coversContent(panel) ? panel.blocks.map(({ id }) => id) : [],
   rootSlot: 'panel',
   backdropSlot: 'scrim',
+  beside: ['inside', 'opener-place', 'turned'],
   compile,
 };

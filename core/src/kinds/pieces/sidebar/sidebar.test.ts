@@ -24,14 +24,14 @@ const [MENU] = partsOf(BESIDE, pieceOf(BESIDE));
 
 describe('a sidebar that goes into a panel', () => {
   test('is moved as one box, to the panel’s berth, where the stylesheet says so', () => {
-    const { pieces, stylesheet, script } = compileSite(FOLDED, { fonts: FONTS });
+    const { pieces, stylesheet, script } = compileSite(FOLDED, { fonts: FONTS, flat: true });
     const markup = pieces.get('side') ?? '';
     const berth = /data-hm-berth="([^"]+)"/.exec(markup)?.[1];
     expect(pieces.get('panel')).toContain(`id="${berth}"`);
     // Heading and links are in the box, which is all there is in the sidebar.
-    expect(markup).toMatch(/^<aside[^>]*>\s*<div class="hm-whole"[^>]*>\s*<h2/);
+    expect(markup).toMatch(/^<aside[^>]*>\s*<div class="hm-side-sidebar-whole"[^>]*>\s*<h2/);
     expect(markup.match(/data-hm-berth/g)).toHaveLength(1);
-    expect(stylesheet).toMatch(/@media \(width < \d+px\) \{[^@]*\.hm-whole \{\s*--hm-folds: 1/);
+    expect(stylesheet).toMatch(/@media \(width < \d+px\) \{[^@]*\.hm-side-sidebar-whole \{\s*--hm-folds: 1/);
     expect(script).toContain('berth');
   });
 
@@ -99,9 +99,9 @@ describe('a sidebar that goes into a panel', () => {
   test('by itself, whatever another one does, and never nowhere', () => {
     const two = after(FOLDED, { name: 'duplicate-piece', args: { id: 'side', copy: 'other' } });
     const wide = after(two, { name: 'fold-part', args: { id: 'other', from: 'wide', panel: 'panel' } });
-    const { pieces, stylesheet } = compileSite(wide, { fonts: FONTS });
-    expect(pieces.get('other')).toContain('class="hm-whole-2"');
-    expect(stylesheet).toMatch(/\.hm-whole-2 \{[^}]*--hm-folds: 1/);
+    const { pieces, stylesheet } = compileSite(wide, { fonts: FONTS, flat: true });
+    expect(pieces.get('other')).toContain('class="hm-side-copy-sidebar-whole"');
+    expect(stylesheet).toMatch(/\.hm-side-copy-sidebar-whole \{[^}]*--hm-folds: 1/);
     expect(() => after(two, { name: 'fold-part', args: { id: 'side', from: 'phone', panel: null } })).toThrow(
       'goes into a panel',
     );

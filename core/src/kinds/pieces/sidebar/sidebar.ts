@@ -170,5 +170,6 @@ export const SIDEBAR: PieceKind<'sidebar', typeof SIDEBAR_SHAPE> = {
   grounds: ['sidebar'],
   behind: (slot) => (slot === 'sidebar-heading' ? ['sidebar'] : []),
   rootSlot: 'sidebar',
+  beside: ['whole'],
   compile,
 };

@@ -1,4 +1,4 @@
-import { element, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
+import { element, shared, styleRule, type ConditionalRule, type Declaration } from '../../../print/trees.ts';
 import { choice, parts } from '../../../model/shape/fields.ts';
 import { BLOCK_COMING_PROPERTIES, BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
@@ -60,7 +60,11 @@ function compile(block: Block, out: SectionOut): Fragment {
         );
   return fragment(
     [node],
-    [...rules, ...(node ? [styleRule(out.at('block'), arrange(block))] : []), ...wideRules(block, out)],
+    [
+      ...rules,
+      ...(node ? shared('Blocks', [styleRule(out.at('block'), arrange(block))]) : []),
+      ...wideRules(block, out),
+    ],
     behaviours,
   );
 }

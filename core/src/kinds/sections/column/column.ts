@@ -1,7 +1,7 @@
 import { initialOf } from '../../../model/shape/field.ts';
 import { literal, parts } from '../../../model/shape/fields.ts';
 import { BOX_PROPERTIES, REST_ONLY } from '../../../model/slot.ts';
-import { element, styleRule } from '../../../print/trees.ts';
+import { element, shared, styleRule } from '../../../print/trees.ts';
 import { headed, headingField, headingSlot, opensFrom } from '../../heading-box.ts';
 import type { SectionKind, SectionOf } from '../../kind.ts';
 import { fragment, joined, NOTHING, type Fragment, type SectionOut } from '../../out.ts';
@@ -33,10 +33,12 @@ function compile(column: Column, out: SectionOut): Fragment {
     [element('div', { class: hidden === null ? own : `${own} ${hidden}` }, ...held.nodes)],
     [
       ...parts.rules,
-      styleRule(out.at('column'), [
-        ['display', 'flex'],
-        ['flex-direction', 'column'],
-        ['align-items', ACROSS[column.align]],
+      ...shared('Columns', [
+        styleRule(out.at('column'), [
+          ['display', 'flex'],
+          ['flex-direction', 'column'],
+          ['align-items', ACROSS[column.align]],
+        ]),
       ]),
       ...held.rules,
       // The sign of what folds stands at the far end of its line.

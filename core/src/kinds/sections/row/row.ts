@@ -34,6 +34,7 @@ export const ROW: SectionKind<'row', typeof ROW_SHAPE> = {
   }),
   ground: 'row',
   contained: (row) => row.contained,
+  beside: ['start', 'middle', 'end'],
   compile: compileRow,
   extent: rowExtent,
 };

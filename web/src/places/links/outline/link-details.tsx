@@ -14,7 +14,7 @@ import { TextField } from '../../../ui/text-field.tsx';
 import { useEdit } from '../../../store/open-site.tsx';
 import { notify } from '../../../store/notices.ts';
 import { shrinkPicture } from '../../../media/shrink-picture.ts';
-import { refuseOwn } from '../../../settings/own-attributes.tsx';
+import { refuseOwn } from '../../../settings/output-names.tsx';
 import { FindingLine } from '../../../findings/finding-line.tsx';
 import { IconChoice } from './icon-choice.tsx';
 import { linksStore } from '../../../store/links-store.ts';

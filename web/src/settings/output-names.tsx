@@ -1,30 +1,39 @@
-import { OWN_ATTRIBUTES } from '@hamaca/core';
+import { OWN_ATTRIBUTES, type Owner, type Site } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { Button } from '../ui/button.tsx';
 import { TextField } from '../ui/text-field.tsx';
 import type { SetFields } from './editors.tsx';
+import { OutputWordField } from './output-word.tsx';
 
 const FIELDS = [
   ['className', 'class', 'your own, separated by spaces'],
   ['data', 'data', 'area=header event="open menu"'],
 ] as const;
 
-/** Classes and data attributes of the designer's own, on the element of a part or piece. */
-export function OwnAttributes({
+/** What a thing is called in the output: the word of its class names, and what the designer hangs on its element besides. */
+export function OutputNames({
+  site,
+  owner,
   of,
-  thing,
   set,
 }: {
+  readonly site: Site;
+  readonly owner: Owner;
   readonly of: string;
-  readonly thing: Readonly<Record<string, unknown>>;
   readonly set: SetFields;
 }) {
-  const count = FIELDS.filter(([name]) => (thing[name] ?? '') !== '').length;
+  const thing = owner.thing as unknown as Readonly<Record<string, unknown>>;
+  const fields = owner.sort === 'section' ? [] : FIELDS;
+  const count = fields.filter(([name]) => (thing[name] ?? '') !== '').length;
   return (
     <Popover.Root>
       <Popover.Trigger asChild>
-        <Button tone="quiet" className="!h-6" title="For scripts and stylesheets of your own">
-          class, data{count > 0 ? ` · ${count}` : ''}
+        <Button
+          tone="quiet"
+          className="!h-6"
+          title="What it is called in the markup and stylesheet you hand over"
+        >
+          names in the output{count > 0 ? ` · ${count}` : ''}
         </Button>
       </Popover.Trigger>
       <Popover.Portal>
@@ -32,10 +41,11 @@ export function OwnAttributes({
           side="bottom"
           align="end"
           sideOffset={4}
-          aria-label={`Class and data attributes of ${of}`}
-          className="z-50 grid w-80 gap-2 rounded-[3px] border border-rope bg-white p-3 text-bench"
+          aria-label={`Names of ${of} in the output`}
+          className="z-50 grid w-96 gap-2 rounded-[3px] border border-rope bg-white p-3 text-bench"
         >
-          {FIELDS.map(([name, label, placeholder]) => (
+          <OutputWordField site={site} owner={owner} of={of} set={set} />
+          {fields.map(([name, label, placeholder]) => (
             <label key={name} className="grid grid-cols-[3rem_1fr] items-center gap-2">
               <span className="text-right text-small text-ink-faint">{label}</span>
               <TextField
