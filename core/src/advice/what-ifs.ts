@@ -134,7 +134,7 @@ export function whatIfs(site: Site, piece: Piece, measure: Measurer): WhatIf[] {
   const instead = Math.ceil(widestRow(site, piece, band, measure).width);
   if (!Number.isFinite(instead)) return [];
   const rows = sectionsOf(site).flatMap(({ piece: own, kind, section }) =>
-    own === piece && kind === 'row' ? [section as Row] : [],
+    own.id === piece.id && kind === 'row' ? [section as Row] : [],
   );
   const menus = partsOf(site, piece).filter((part): part is MenuPart => part.kind === 'menu');
   const tries = [

@@ -45,6 +45,14 @@ function wordsAfter(before: Site, after: Site): ReadonlyMap<string, string> {
   return giveWords(after, [...named, ...owners.filter(({ id }) => !earlier.has(id))]);
 }
 
+/** What records words that things do not have yet. */
+const wordPatch = (site: Site, words: ReadonlyMap<string, string>): PatchOperation[] =>
+  [...ownersOf(site).values()].flatMap((owner): PatchOperation[] => {
+    const word = words.get(owner.id);
+    if (word === undefined || word === wordOf(owner)) return [];
+    return [{ op: 'add', path: `${owner.path}/word`, value: word }];
+  });
+
 /** Records the words of what an edit made, in the same edit; refuses one that gives a class twice. */
 export function withWords(before: Site, ran: RanEdit): Result<RanEdit> {
   const earlier = ownersOf(before);
@@ -56,12 +64,7 @@ export function withWords(before: Site, ran: RanEdit): Result<RanEdit> {
     const name = ownerName(other);
     return refuse('word', `${owner.path}/word`, `“${name}” has class names that would begin with this too`);
   }
-  const words = wordsAfter(before, ran.site);
-  const patch = [...owners.values()].flatMap((owner): PatchOperation[] => {
-    const word = words.get(owner.id);
-    if (word === undefined || word === wordOf(owner)) return [];
-    return [{ op: 'add', path: `${owner.path}/word`, value: word }];
-  });
+  const patch = wordPatch(ran.site, wordsAfter(before, ran.site));
   const applied = applyPatch(ran.site, patch);
   if (!applied.ok) return applied;
   return succeed({
@@ -69,4 +72,11 @@ export function withWords(before: Site, ran: RanEdit): Result<RanEdit> {
     patch: [...ran.patch, ...patch],
     inverse: [...applied.value.inverse, ...ran.inverse],
   });
+}
+
+/** A site that was just made, with the words of everything in it recorded. */
+export function worded(site: Site): Site {
+  const applied = applyPatch(site, wordPatch(site, wordsOf(site)));
+  if (!applied.ok) throw new Error(applied.error[0]?.message);
+  return applied.value.document;
 }

@@ -70,7 +70,7 @@ export function neededBelow(
   read: (part: string) => Fold | null = (part) => foldOf(site, part),
 ): number | null {
   const widths = placedParts(site).flatMap((placed) => {
-    const fold = placed.piece === piece ? read(placed.part.id) : null;
+    const fold = placed.piece.id === piece.id ? read(placed.part.id) : null;
     return fold?.to?.piece.id === panel ? [fold.below] : [];
   });
   return widths.length === 0 ? null : Math.max(...widths);
@@ -79,7 +79,7 @@ export function neededBelow(
 /** The width in px below which anything of a piece leaves its place; null where nothing does. */
 export function foldsBelow(site: Site, piece: Piece): number | null {
   const widths = placedParts(site).flatMap((placed) => {
-    const fold = placed.piece === piece ? foldOf(site, placed.part.id) : null;
+    const fold = placed.piece.id === piece.id ? foldOf(site, placed.part.id) : null;
     return fold ? [fold.below] : [];
   });
   return widths.length === 0 ? null : Math.max(...widths);

@@ -115,14 +115,14 @@ export const sectionsOf = memoise((site: Site): readonly PlacedSection[] =>
   site.pieces.flatMap(sectionsInPiece),
 );
 
-const sectionsByThing = memoise(
-  (site: Site): ReadonlyMap<Section, PlacedSection> =>
-    new Map(sectionsOf(site).map((placed) => [placed.section, placed])),
+const sectionsById = memoise(
+  (site: Site): ReadonlyMap<string, PlacedSection> =>
+    new Map(sectionsOf(site).map((placed) => [placed.section.id, placed])),
 );
 
 /** A section with where it stands; null where it is not this site's. */
-export const findSection = (site: Site, section: Section): PlacedSection | null =>
-  sectionsByThing(site).get(section) ?? null;
+export const findSection = (site: Site, { id }: Section): PlacedSection | null =>
+  sectionsById(site).get(id) ?? null;
 
 /** Every region by id, in document order. */
 export const regionsOf = memoise(
@@ -172,15 +172,15 @@ export function findPart(site: Site, id: string): Part | null {
   return partsById(site).get(id)?.part ?? null;
 }
 
-const partsByPiece = memoise((site: Site): ReadonlyMap<Piece, readonly Part[]> => {
-  const parts = new Map<Piece, Part[]>(site.pieces.map((piece) => [piece, []]));
-  for (const { piece, part } of placedParts(site)) parts.get(piece)?.push(part);
+const partsByPiece = memoise((site: Site): ReadonlyMap<string, readonly Part[]> => {
+  const parts = new Map<string, Part[]>(site.pieces.map(({ id }) => [id, []]));
+  for (const { piece, part } of placedParts(site)) parts.get(piece.id)?.push(part);
   return parts;
 });
 
-/** The parts of one piece in document order. */
-export function partsOf(site: Site, piece: Piece): readonly Part[] {
-  return partsByPiece(site).get(piece) ?? [];
+/** The parts that a site has in one of its pieces, in document order: told by its id, as an edit may have replaced it. */
+export function partsOf(site: Site, { id }: Piece): readonly Part[] {
+  return partsByPiece(site).get(id) ?? [];
 }
 
 /** A piece, section or part that carries a look, with where it stands in the document. */
@@ -320,7 +320,7 @@ export const refsOf = memoise((site: Site): readonly Reference[] =>
 
 /** Where the links and parts of a piece lead: panels it can open among them. */
 function panelsOpenedBy(site: Site, piece: Piece): string[] {
-  const prefix = `/pieces/${site.pieces.indexOf(piece)}/`;
+  const prefix = `/pieces/${site.pieces.findIndex(({ id }) => id === piece.id)}/`;
   const direct = refsOf(site).flatMap((ref) =>
     ref.to === 'panel' && ref.path.startsWith(prefix) ? [ref.id] : [],
   );

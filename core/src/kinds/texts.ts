@@ -7,7 +7,7 @@ export function wordsOf(site: Site, pieces: readonly Piece[]): string {
   const texts = pieces.flatMap((piece) => [
     ...(pieceKind(piece).texts?.(piece as never) ?? []),
     ...sectionsOf(site).flatMap(({ section, kind, piece: host }) =>
-      host === piece ? (sectionKind(kind).texts?.(section as never) ?? []) : [],
+      host.id === piece.id ? (sectionKind(kind).texts?.(section as never) ?? []) : [],
     ),
     ...partsOf(site, piece).flatMap((part) => partKind(part).texts(part as never, site)),
   ]);

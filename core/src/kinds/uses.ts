@@ -9,7 +9,7 @@ export function usesOf(site: Site, id: string): readonly string[] {
   const place = piece && ownersOf(site).get(id)?.path;
   if (!piece || place === undefined) return [];
   const owners = [...ownersOf(site).values()];
-  const within = new Set(owners.filter((owner) => owner.piece === piece).map((owner) => owner.id));
+  const within = new Set(owners.filter((owner) => owner.piece.id === piece.id).map((owner) => owner.id));
   const uses = refsOf(site)
     .filter((ref) => within.has(ref.id) && !ref.path.startsWith(`${place}/`))
     .map(({ path }) => {

@@ -75,7 +75,7 @@ export function rowFits(site: Site, measure: Measurer): RowFit[] {
 export function widestRow(site: Site, piece: Piece, band: number, measure: Measurer): Extent {
   const rows = sectionsOf(site).flatMap((placed) => {
     const extent =
-      placed.piece === piece && pieceKind(piece).stands === 'start'
+      placed.piece.id === piece.id && pieceKind(piece).stands === 'start'
         ? sectionExtent(site, placed, band, measure)
         : null;
     return extent ? [extent] : [];

@@ -42,7 +42,7 @@ function slotsAround(context: CompileContext, placed: PlacedPart): SlotRef[] {
   const slot = hangsFrom(context, placed);
   if (slot === null) return [];
   const { part, piece, region } = placed;
-  const sections = sectionsOf(context.site).filter((entry) => entry.piece === piece);
+  const sections = sectionsOf(context.site).filter((entry) => entry.piece.id === piece.id);
   const section = sections.find((entry) => entry.section === region.section);
   return [
     { owner: part.id, slot },

@@ -1,4 +1,5 @@
 import { speaking } from '../advice/speaking.ts';
+import { worded } from '../edit/words.ts';
 import type { Menu, Page } from '../model/site-content.ts';
 import type { Site } from '../kinds/site.ts';
 import { makePart } from '../kinds/create.ts';
@@ -26,7 +27,7 @@ export interface SiteSeed {
 export function createPlainSite(seed: SiteSeed): Site {
   const { language = 'en' } = seed;
   const menu: Menu = { id: 'main', name: 'Main', items: seed.menu.items };
-  return {
+  return worded({
     format: 'hamaca-site',
     formatVersion: FORMAT_VERSION,
     name: seed.name,
@@ -101,7 +102,7 @@ export function createPlainSite(seed: SiteSeed): Site {
       { id: 'picture', name: 'Picture', kind: 'picture', ground: '#ffffff' },
     ],
     foreignPages: [],
-  };
+  });
 }
 
 const PLAIN_MENU_LOOK = {

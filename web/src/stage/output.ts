@@ -77,7 +77,9 @@ export function stagePage(site: Site, piece: Piece, fonts: Fonts, besides: Besid
   const compiled = compileForStage(site, fonts);
   const host = hostOf(site, piece);
   const others = piecesBesides(site, host, besides);
-  const shown = site.pieces.filter((one) => one === host || one === piece || others.includes(one));
+  const shown = site.pieces.filter(
+    (one) => one.id === host.id || one.id === piece.id || others.includes(one),
+  );
   return {
     compiled,
     markup: markupOf(site, compiled, shown),

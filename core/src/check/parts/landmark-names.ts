@@ -8,7 +8,7 @@ const nameOf = ({ part }: PlacedPart): string | null => (part.kind === 'menu' ? 
 /** The placements that stand on one page with another one: in its piece, or in a panel opened from it. */
 function onOnePage(site: Site, { piece }: PlacedPart): PlacedPart[] {
   return placedParts(site).filter(
-    (other) => other.piece === piece || opensOver(other.piece) || opensOver(piece),
+    (other) => other.piece.id === piece.id || opensOver(other.piece) || opensOver(piece),
   );
 }
 

@@ -70,9 +70,9 @@ function collisionIn(site: Site, piece: Piece, other: Piece, band: number): Omit
 export function collisionsOf(site: Site, piece: Piece): readonly Collision[] {
   const all = standingPieces(site);
   return all.flatMap((other): Collision[] => {
-    if (other === piece || !shareAPage(site, piece, other)) return [];
+    if (other.id === piece.id || !shareAPage(site, piece, other)) return [];
     // What is the same for both is told of the later one alone.
-    const isLater = all.indexOf(piece) > all.indexOf(other);
+    const isLater = all.indexOf(other) < all.findIndex(({ id }) => id === piece.id);
     for (const band of site.bands.keys()) {
       if (!isOnPageIn(site, piece, band) || !isOnPageIn(site, other, band)) continue;
       const found = collisionIn(site, piece, other, band);

@@ -29,7 +29,7 @@ function openersOf(context: CompileContext, piece: Piece): readonly OpenerPlace[
   if (!opensOver(piece)) return [];
   return placedParts(site).flatMap((placed) => {
     const { part, piece: host } = placed;
-    if (part.kind !== 'opener' || part.panel !== piece.id || host === piece) return [];
+    if (part.kind !== 'opener' || part.panel !== piece.id || host.id === piece.id) return [];
     if (!context.pieces.includes(host)) return [];
     const sections = sectionsOf(site).filter((one) => one.piece === host);
     return [

@@ -129,7 +129,7 @@ test('own declarations stand behind what the sheet says, by state, band and link
   expect(stylesheet.slice(0, link)).toMatch(/-link \{[^}]*$/);
   expect(stylesheet).toMatch(/:hover[^{}]*\{\n\s*rotate: 3deg;/);
   expect(stylesheet).toMatch(/prefers-reduced-motion: no-preference\) \{[^{}]*\{\n\s*transition: none;/);
-  expect(stylesheet).toMatch(/only-link1>\*\) \{\n\s*padding-left: 3px;/);
+  expect(stylesheet).toMatch(/hm-main-visit>\*\) \{\n\s*padding-left: 3px;/);
 });
 
 test('a document whose own declarations would leave their block is refused', () => {

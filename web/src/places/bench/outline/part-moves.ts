@@ -11,7 +11,7 @@ import type { StageBox } from '../../../stage/frame/protocol.ts';
 
 /** The regions of a piece in the order they stand. */
 export const regionsIn = (site: Site, piece: Piece): readonly Region[] =>
-  [...regionsOf(site).values()].filter((region) => region.piece === piece);
+  [...regionsOf(site).values()].filter((region) => region.piece.id === piece.id);
 
 /** Every place a part can stand in a piece, from the first to the last: the gaps between its parts. */
 export function placesOf(site: Site, piece: Piece): PartPlace[] {

@@ -77,7 +77,7 @@ function useSectionActions(placed: PlacedSection): () => readonly Action[] {
   const site = useOutlineSite();
   const edit = useEdit();
   const { section, kind, piece } = placed;
-  const siblings = sectionsOf(site).filter((other) => other.piece === piece);
+  const siblings = sectionsOf(site).filter((other) => other.piece.id === piece.id);
   const index = siblings.findIndex((other) => other.section.id === section.id);
   const word = kindLabel(kind).toLowerCase();
   const add = (made: SectionKindId, above: boolean) => {

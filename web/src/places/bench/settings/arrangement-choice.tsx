@@ -47,7 +47,7 @@ function Drawing({
   const piece = findPiece(changed, ownersOf(site).get(row.id)?.piece.id ?? '');
   const page = useStagePage(changed, piece, useFonts(changed));
   const scene = changed.scenes[0];
-  const rows = sectionsOf(changed).filter((placed) => placed.piece === piece).length;
+  const rows = sectionsOf(changed).filter((placed) => placed.piece.id === piece?.id).length;
   return page && scene ? (
     <Stage
       site={changed}

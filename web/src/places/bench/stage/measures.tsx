@@ -18,7 +18,7 @@ interface Measured {
 function linesOf(site: Site, piece: Piece, boxes: readonly StageBox[]): readonly (readonly Measured[])[] {
   const byOwner = new Map(boxes.map((box) => [box.owner, box]));
   return sectionsOf(site)
-    .filter((placed) => placed.piece === piece)
+    .filter((placed) => placed.piece.id === piece.id)
     .flatMap(({ regions }) => {
       const lines: Measured[][] = [];
       const parts = regions.flatMap((region) =>

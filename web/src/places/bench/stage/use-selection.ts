@@ -20,7 +20,7 @@ import { benchStore, selectSlot, useBench } from '../../../store/bench-store.ts'
 
 /** Selects what is looked at first in a piece: the links of its first menu, or the piece itself. */
 export function selectFirst(site: Site, piece: Piece): void {
-  const owners = [...ownersOf(site).values()].filter((owner) => owner.piece === piece);
+  const owners = [...ownersOf(site).values()].filter((owner) => owner.piece.id === piece.id);
   const menu = owners.find((owner) => owner.kind === 'menu');
   const first = menu ?? owners[0];
   if (!first) return;

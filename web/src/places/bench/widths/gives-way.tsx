@@ -26,7 +26,7 @@ const titleOf = (part: Part): string =>
 export function waysOf(site: Site, piece: Piece, measure: Measurer): readonly Way[] {
   return [...givingWay(site, measure)].flatMap(([id, below]) => {
     const placed = findPlaced(site, id);
-    const isSeen = placed?.piece === piece && below > WIDTHS.from;
+    const isSeen = placed?.piece.id === piece.id && below > WIDTHS.from;
     return isSeen ? [{ id, below, name: titleOf(placed.part) }] : [];
   });
 }
