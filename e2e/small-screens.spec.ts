@@ -221,6 +221,6 @@ test('a header that shrinks and changes colour on desktops only', async ({ page 
   expect((await bar.boundingBox())?.height).toBeLessThan(60);
   await expect(output.getByRole('link', { name: 'News' })).toHaveCSS('color', 'rgb(253, 251, 245)');
   await output.setViewportSize({ width: 390, height: 760 });
-  expect(await scrolled()).toBeLessThan(-400);
+  await expect.poll(scrolled).toBeLessThan(-400);
   await close();
 });
