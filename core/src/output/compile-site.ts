@@ -16,6 +16,7 @@ import { beneaths } from './hang.ts';
 import { usedIconSets } from './icons.ts';
 import { keyframeRules } from './keyframes.ts';
 import type { InheritedBase } from './default-rules.ts';
+import { askedLevels, isSameAsked, withLevels, type AskedLevels } from './levels.ts';
 import { lookRules, lookRulesAgain, type LookRules } from './look-rules.ts';
 import { leastHeights } from './outs/heights.ts';
 import { compilePiece } from './outs/piece-out.ts';
@@ -72,11 +73,17 @@ interface MadeMarkup {
   /** What markup and arrangement are told of looks: the least heights of rows, and what lies around what hangs from them. */
   readonly told: () => string;
   readonly fragments: readonly Fragment[];
-  readonly nodes: readonly HtmlNode[];
-  readonly pieces: ReadonlyMap<string, string>;
   readonly used: ReadonlySet<string>;
   readonly elements: () => ElementMap;
   readonly iconSets: () => readonly string[];
+}
+
+/** The markup with the levels that rules ask for, and as text. */
+interface LeveledMarkup {
+  readonly fragments: readonly Fragment[];
+  readonly asked: AskedLevels;
+  readonly nodes: readonly HtmlNode[];
+  readonly pieces: ReadonlyMap<string, string>;
 }
 
 /** The rules of a site and what they were made with. */
@@ -93,6 +100,7 @@ interface MadeRules {
 interface Made {
   readonly markup: MadeMarkup;
   readonly rules: MadeRules;
+  readonly leveled: LeveledMarkup;
   readonly named: MadeNamed;
   readonly faces: MadeFaces;
   readonly sheet: MadeSheet;
@@ -141,12 +149,8 @@ function makeMarkup(context: CompileContext): MadeMarkup {
     context,
     told: lazy(() => toldOf(context)),
     fragments,
-    nodes: joined(fragments).nodes,
-    pieces: new Map(
-      context.pieces.map((piece, index) => [piece.id, printHtml(fragments[index]?.nodes ?? [])]),
-    ),
     used: classesIn(fragments),
-    elements: lazy(() => createElementMap(context)),
+    elements: lazy(() => createElementMap({ ...context, levelsByPlace: true })),
     iconSets: lazy(() => usedIconSets(context)),
   };
 }
@@ -170,6 +174,19 @@ function markupOf(site: Site, options: CompileOptions, last: MadeMarkup | undefi
   }
   const context = createContext(site, options, { names: last.context.names });
   return last.told() === toldOf(context) ? { ...last, context } : makeMarkup(context);
+}
+
+/** The markup with its levels: what was made last where it is the same and rules ask for no others. */
+function leveledMarkup(
+  { context, fragments }: MadeMarkup,
+  lists: readonly (readonly ConditionalRule[])[],
+  last: LeveledMarkup | undefined,
+): LeveledMarkup {
+  const asked = askedLevels(lists, context.names);
+  if (last?.fragments === fragments && isSameAsked(asked, last.asked)) return last;
+  const made = fragments.map(({ nodes }) => withLevels(context, nodes, asked));
+  const pieces = context.pieces.map(({ id }, index) => [id, printHtml(made[index] ?? [])] as const);
+  return { fragments, asked, nodes: made.flat(), pieces: new Map(pieces) };
 }
 
 function makeRules(markup: MadeMarkup, last: Made | undefined): MadeRules {
@@ -258,6 +275,7 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   const lists = [rules.before];
   for (const made of rules.looks) lists.push(made.rules);
   lists.push(rules.after);
+  const leveled = leveledMarkup(markup, lists, last?.leveled);
   const named = namedBy(markup.context, lists, last);
   const all = [...named.palette];
   for (const list of lists) for (const rule of list) all.push(rule);
@@ -266,9 +284,10 @@ function make(site: Site, options: CompileOptions, last: Made | undefined): Made
   return {
     markup,
     rules,
+    leveled,
     named,
     faces,
-    sheet: makeSheet(markup.context, markup.nodes, { rules: all, basics }, last?.sheet),
+    sheet: makeSheet(markup.context, leveled.nodes, { rules: all, basics }, last?.sheet),
     faceText: printStylesheet(faces.rules, last?.faceText),
     keyframeText: printStylesheet(named.keyframes, last?.keyframeText),
     script: scriptOf(markup, rules.looks, last),
@@ -282,10 +301,10 @@ const inChapters = (chapters: readonly (readonly [title: string | null, text: st
     .map(([title, text]) => (title === null ? text : `${cssComment(title)}\n${text}`))
     .join('\n');
 
-function finish({ markup, faces, faceText, sheet, keyframeText, script }: Made): Compiled {
+function finish({ markup, leveled, faces, faceText, sheet, keyframeText, script }: Made): Compiled {
   const { names } = markup.context;
   return {
-    pieces: markup.pieces,
+    pieces: leveled.pieces,
     statements: [...faceText.statements, ...sheetStatements(sheet), ...keyframeText.statements],
     get stylesheet() {
       const { flat } = markup.context;

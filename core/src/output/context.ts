@@ -41,6 +41,8 @@ export interface CompileContext {
   readonly fonts: readonly FontMetrics[];
   /** For parts that leave only where their row has no room: the width in px below which they do. */
   readonly givingWay: ReadonlyMap<string, number>;
+  /** Whether selectors tell levels by the way down to them, which every page has, not by the classes that rules ask for. */
+  readonly levelsByPlace: boolean;
   /** That of an earlier document, of which this one differs by nothing but what paints; null where there is none. */
   readonly arranged: CompileContext | null;
 }
@@ -65,6 +67,7 @@ export function createContext(site: Site, options: CompileOptions, known: Known 
     flat: options.flat ?? false,
     fonts: options.fonts,
     givingWay: arranged?.givingWay ?? givingWay(site, measurerOf(options.fonts)),
+    levelsByPlace: false,
     arranged,
   };
 }

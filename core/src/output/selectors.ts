@@ -3,6 +3,7 @@ import { levelsOf, type Owner } from '../kinds/placed.ts';
 import type { Part, Piece } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemOf, levelOf, type Level, type LevelKey, type State } from '../model/states.ts';
+import { levelByClass } from './levels.ts';
 import type { Names } from './names.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { bandsWhere } from './shown.ts';
@@ -117,7 +118,7 @@ const boxOf = (context: CompileContext, owner: Owner): string | null =>
  * The way from the menu's list down to a link of one level, to what stands inside it, or to the box that holds it. The third
  * level's is that of all deeper ones.
  */
-function levelCondition(menuClass: string, level: Level, kind: SlotKind): string {
+function levelByPlace(menuClass: string, level: Level, kind: SlotKind): string {
   if (kind.holdsLevel) return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 2)}>*)`;
   if (level === 3) return `:where(.${menuClass}>*>ul>*>ul *)`;
   return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 1)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
@@ -128,19 +129,16 @@ export const itemClass = ({ linkClass }: Pick<Names, 'linkClass'>, owner: string
   linkClass(owner, item);
 
 /** What tells the elements of a slot at one level from those at others; nothing where there are no others. */
-export function ofLevel(
-  { site, names }: CompileContext,
-  owner: Owner,
-  slot: string,
-  level: LevelKey,
-): string {
+export function ofLevel(context: CompileContext, owner: Owner, slot: string, level: LevelKey): string {
+  const { site, names } = context;
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   const item = itemOf(level);
   if (item !== null)
     return `:where(.${itemClass(names, owner.id, item)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
   const one = levelOf(level);
   if (one === null || kind.levels.length < 2 || levelsOf(site, owner, slot).length < 2) return '';
-  return levelCondition(names.slotClass(owner.id, 'list'), one, kind);
+  if (!context.levelsByPlace) return levelByClass(names, one);
+  return levelByPlace(names.slotClass(owner.id, 'list'), one, kind);
 }
 
 /** A slot's selector for one level and state; `word` is the class of another element that has them, such as what is around it. */

@@ -99,10 +99,10 @@ beforeEach(() => {
   };
 });
 
-test('all of them together pack into less than 2.3 KiB, as the output joins them', () => {
+test('all of them together pack into less than 2.4 KiB, as the output joins them', () => {
   const all = BEHAVIOURS.map(({ script }) => script).join(',');
   const script = `(${JOIN.script})("hm-",".hm-marisma",[${all}]);`;
-  expect(gzipSync(script, { level: 9 }).length).toBeLessThan(2355);
+  expect(gzipSync(script, { level: 9 }).length).toBeLessThan(2458);
 });
 
 describe('the script as it is read', () => {

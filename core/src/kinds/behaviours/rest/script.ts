@@ -21,11 +21,26 @@ export const start: Start = (root, at, _on, _html, undo) => {
         const shown = ([...children] as HTMLElement[]).filter((item) => item.offsetHeight);
         return (shown.pop()?.offsetTop as number) > (shown[0]?.offsetTop as number);
       });
-    const settle = () => {
-      const focused = last.querySelector<HTMLElement>(':focus');
+    const nav = last.parentElement as HTMLElement;
+    const level = `${at('level').slice(5)}-`;
+    // What moves is at another level of the menu then.
+    const tellLevels = () => {
+      for (const one of nav.querySelectorAll(`[class*=${level}]`)) {
+        let depth = 0;
+        for (let up = one; up !== nav; up = up.parentElement as Element) if (up.matches('ul')) depth++;
+        one.classList.remove(level + 1, level + 2, level + 3);
+        one.classList.add(level + Math.min(depth, 3));
+      }
+    };
+    const putBack = () => {
       own.before(...box.children);
       own.hidden = true;
       even();
+      tellLevels();
+    };
+    const settle = () => {
+      const focused = last.querySelector<HTMLElement>(':focus');
+      putBack();
       if (getComputedStyle(own).getPropertyValue(`-${at('rest').slice(4)}`))
         // The last link leaves as long as there is more than one line, and a link that can.
         while (isOver()) {
@@ -35,6 +50,7 @@ export const start: Start = (root, at, _on, _html, undo) => {
           box.prepend(next);
           even();
         }
+      tellLevels();
       focused?.focus();
     };
     const observer = new ResizeObserver(settle);
@@ -44,9 +60,7 @@ export const start: Start = (root, at, _on, _html, undo) => {
     if (STOPPABLE)
       undo?.(() => {
         observer.disconnect();
-        own.before(...box.children);
-        own.hidden = true;
-        even();
+        putBack();
       });
   }
 };

@@ -60,7 +60,7 @@ describe('a menu’s markup', () => {
     expect(navOf(deep, { levels: 1 })).not.toContain('aria-expanded');
     expect(navOf(deep, { levels: 2 })).not.toContain('Three');
     expect(navOf(deep, { levels: 3 })).toMatch(
-      /<a class="hm-main-link" href="\/2\/">Two<\/a>\s*<ul class="hm-main-submenu" role="list">\s*<li>\s*<a class="hm-main-link" href="\/3\/">Three<\/a>\s*<\/li>/,
+      /<a class="hm-main-link hm-level-2" href="\/2\/">Two<\/a>\s*<ul class="hm-main-submenu hm-level-3" role="list">\s*<li>\s*<a class="hm-main-link" href="\/3\/">Three<\/a>\s*<\/li>/,
     );
   });
   test('headings, lines and calls to action are what they are', () => {
