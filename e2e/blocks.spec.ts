@@ -49,6 +49,8 @@ async function compare(page: Page, site: Site): Promise<string[]> {
       await page.evaluate((text) => {
         const style = document.querySelector('style');
         if (style) style.textContent = text;
+        // A dialog that is shown has the focus, and the page scrolls to it.
+        scrollTo(0, 0);
       }, css);
       return snapshot(page, OURS);
     };

@@ -271,10 +271,13 @@ export interface PieceOut extends Out {
 export const containedPadding = (padding: string, contained: number): string =>
   `max(${padding === '0' ? '0px' : padding}, calc(50% - ${contained / 2}px))`;
 
+/** As wide as it is drawn. */
+const FREE: Declaration = ['inline-size', 'auto'];
+
 /** What the page's own rules for drawings cannot change. The drawing's own colours are attributes, so it is not reset as a whole. */
 export const DRAWN: readonly Declaration[] = [
   ['flex', 'none'],
-  ['inline-size', 'auto'],
+  FREE,
   ['max-inline-size', 'none'],
   ['margin', '0'],
   ['padding', '0'],
@@ -289,22 +292,33 @@ const WIDE = 3.5;
 
 const WITHIN_WINDOW: Declaration = ['max-inline-size', 'calc(100vw - 64px)'];
 
-/** A picture or drawing in a part: one that may be wide keeps within the window, with room at its sides. */
-export const drawnWithin = (ratio: number | null): readonly Declaration[] =>
-  ratio !== null && ratio < WIDE
-    ? DRAWN
-    : [...DRAWN.map((own) => (own[0] === WITHIN_WINDOW[0] ? WITHIN_WINDOW : own)), ['object-fit', 'contain']];
-
 /** What makes an icon as large as the text beside it. */
-export const AS_TYPE: readonly Declaration[] = [
-  ...DRAWN.filter(([name]) => name !== 'inline-size'),
+const AS_TYPE: readonly Declaration[] = [
   ['inline-size', '1em'],
   ['block-size', '1em'],
 ];
 
+/** What drawings of every size have in common. */
+const drawn = (selector: string): ConditionalRule[] =>
+  shared('Drawings', [
+    styleRule(
+      selector,
+      DRAWN.filter((own) => own !== FREE),
+    ),
+  ]);
+
 /** An icon as large as its type. */
-export const drawnAsType = (selector: string): ConditionalRule[] =>
-  shared('Drawings as large as text', [styleRule(selector, AS_TYPE)]);
+export const drawnAsType = (selector: string): ConditionalRule[] => [
+  ...drawn(selector),
+  ...shared('Drawings as large as text', [styleRule(selector, AS_TYPE)]),
+];
+
+/** A picture or drawing in a part: one that may be wide keeps within the window, with room at its sides. */
+export const drawnWithin = (selector: string, ratio: number | null): ConditionalRule[] => {
+  if (ratio !== null && ratio < WIDE) return [...drawn(selector), styleRule(selector, [FREE])];
+  const narrowed = DRAWN.map((own) => (own[0] === WITHIN_WINDOW[0] ? WITHIN_WINDOW : own));
+  return [styleRule(selector, [...narrowed, ['object-fit', 'contain']])];
+};
 
 /** A control beside others: its content in a line. */
 export const IN_LINE: readonly Declaration[] = [

@@ -23,7 +23,7 @@ export const levelByClass = (names: Names, level: Level): string => `:where(.${l
 /** Classes with levels in some rules, as `class level`. */
 const askedIn = memoise((rules: readonly ConditionalRule[]) =>
   memoise((names: Names): readonly (readonly [name: string, level: Level])[] => {
-    const asked = new RegExp(`\\.([\\w-]+):where\\(\\.${names.name('level-')}(\\d)\\)`, 'g');
+    const asked = new RegExp(`\\.([\\w-]+):where\\(\\.${names.name('level-')}(\\d)\\b`, 'g');
     const found = new Map<string, readonly [string, Level]>();
     for (const { rule } of rules)
       for (const [text, name = '', level] of rule.selector.matchAll(asked))

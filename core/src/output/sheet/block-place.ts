@@ -29,12 +29,15 @@ const classesIn = memoiseText(
 );
 
 /** The parts of a root's compound: the class of one piece's root, and what the root is asked for besides. */
-function rootParts(compound: string, { root, rootId }: Names): { piece: string | null; asked: string } {
+function rootParts(
+  compound: string,
+  { root, rootId, ownerOf }: Names,
+): { piece: string | null; asked: string } {
   const besides = simpleSelectors(compound).filter(
     (simple) => simple !== `.${root}` && simple !== `:not(#${rootId})`,
   );
-  const [first] = besides;
-  const piece = first?.startsWith('.') === true ? first.slice(1) : null;
+  const [first = ''] = besides;
+  const piece = first.startsWith('.') && ownerOf(first.slice(1)) !== null ? first.slice(1) : null;
   return { piece, asked: besides.slice(piece === null ? 0 : 1).join('') };
 }
 
@@ -68,6 +71,9 @@ export function blockPlace(selector: string, names: Names): BlockPlace {
     const behind = tail(0).trim();
     if (piece === null && asked === '' && behind !== '')
       return { block: behind, called: null, nested: '&', parts, own: others };
+    // Roots that have a class which is no piece's.
+    if (piece === null && asked.startsWith('.') && behind === '')
+      return { block: `&${asked}`, called: null, nested: '&', parts, own: parts.compounds };
     const nested = asked === '' && behind !== '' ? behind : `&${asked}${tail(0)}`;
     return { block: piece === null ? '' : `&.${piece}`, called: piece, nested, parts, own: parts.compounds };
   }

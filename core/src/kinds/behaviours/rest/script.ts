@@ -28,8 +28,7 @@ export const start: Start = (root, at, _on, _html, undo) => {
       for (const one of nav.querySelectorAll(`[class*=${level}]`)) {
         let depth = 0;
         for (let up = one; up !== nav; up = up.parentElement as Element) if (up.matches('ul')) depth++;
-        one.classList.remove(level + 1, level + 2, level + 3);
-        one.classList.add(level + Math.min(depth, 3));
+        for (const other of [1, 2, 3]) one.classList.toggle(`${level}${other}`, other === Math.min(depth, 3));
       }
     };
     const putBack = () => {

@@ -41,7 +41,8 @@ function compile(part: Image, out: PartOut): Fragment {
     [node],
     [
       ...(isLink ? [styleRule(out.at('image-box'), [CLICKABLE])] : []),
-      styleRule(out.at('image'), [['display', 'block'], ...drawnWithin(ratioOf(part))]),
+      styleRule(out.at('image'), [['display', 'block']]),
+      ...drawnWithin(out.at('image'), ratioOf(part)),
     ],
   );
 }

@@ -95,7 +95,7 @@ function rules(part: Logo, out: PartOut): ConditionalRule[] {
       : []),
   ];
   if (!isDrawn(part)) return own;
-  const drawn = [...own, styleRule(out.at('drawing'), drawnWithin(ratioOf(part)))];
+  const drawn = [...own, ...drawnWithin(out.at('drawing'), ratioOf(part))];
   if (secondOf(part, out) === null) return drawn;
   const [first, second] = [`.${out.class('drawing')}`, `.${out.class('second')}`];
   const away = [['display', 'none']] as const;

@@ -2,7 +2,7 @@ import { itemLevels } from '../../content.ts';
 import type { PartOut, Said } from '../../out.ts';
 import type { PropertyId } from '../../properties/properties.ts';
 import type { Value } from '../../../values/values.ts';
-import type { BoxLevel } from './opening.ts';
+import { isDisclosed, type BoxLevel } from './opening.ts';
 import type { MenuPart } from './shape.ts';
 import { boxDepth, menuHasLevel } from './slots.ts';
 
@@ -31,36 +31,64 @@ function boxesOfItem(part: MenuPart, level: BoxLevel, item: string, out: PartOut
   };
 }
 
+/** A selector but for some of what it selects, without more weight. */
+function except(selector: string, others: readonly string[]): string {
+  if (others.length === 0) return selector;
+  const not = `:not(${others.join()})`;
+  return selector.endsWith(')') ? `${selector.slice(0, -1)}${not})` : `${selector}:where(${not})`;
+}
+
 /** The boxes of a level, but for those of some links. */
 function boxesOfLevel(part: MenuPart, level: BoxLevel, but: readonly string[], out: PartOut): Boxes {
-  const without = (rest: string) =>
-    but.length === 0
-      ? ''
-      : `:where(:not(${but.map((item) => `.${out.itemClass(item) ?? ''}${rest}`).join()}))`;
+  const items = but.map((item) => `.${out.itemClass(item) ?? ''}`);
   const above = (level - 1) as 1 | 2;
   const parents = level === 2 ? `.${out.class('list')}>li` : `${out.ofLevel('submenu', 2)}>li`;
+  // Without a button there is no sign to tell from others.
+  const signed = but.flatMap((item, index) => (isDisclosed(part, level, item) ? (items[index] ?? []) : []));
   return {
     level,
-    box: out.ofLevel('submenu', level) + without('>*'),
-    parents: parents + without(''),
+    box: except(
+      out.ofLevel('submenu', level),
+      items.map((item) => `${item}>*`),
+    ),
+    parents: except(parents, items),
     sign: menuHasLevel(part, 'marker', above, out.site)
-      ? out.ofLevel('marker', above) + without('>:not(ul) *')
+      ? except(
+          out.ofLevel('marker', above),
+          signed.map((item) => `${item}>:not(ul) *`),
+        )
       : null,
     said: (property) => out.said('submenu', level, property),
   };
 }
 
-/** All boxes of a placement, by how they are arranged: those of each level, then those of single links. */
-export function boxesOf(part: MenuPart, out: PartOut): Boxes[] {
+/** All boxes of a level: how they are selected together, and those of them that are arranged alike. */
+export interface LevelOfBoxes {
+  readonly level: BoxLevel;
+  readonly whole: Boxes;
+  /** Those of the level as a whole, then those of single links. */
+  readonly sorts: readonly Boxes[];
+}
+
+/** The boxes of each level of a placement. */
+export function boxLevels(part: MenuPart, out: PartOut): readonly LevelOfBoxes[] {
   const depth = boxDepth(part, out.site);
   const levels: readonly BoxLevel[] = depth > 2 ? [2, 3] : depth > 1 ? [2] : [];
   const places = itemLevels(out.site, part);
   const own = out.arrangedItems('submenu');
-  return levels.flatMap((level) => {
+  return levels.map((level) => {
     const single = own.filter((item) => places.get(item) === level - 1);
-    return [
-      boxesOfLevel(part, level, single, out),
-      ...single.map((item) => boxesOfItem(part, level, item, out)),
-    ];
+    return {
+      level,
+      whole: boxesOfLevel(part, level, [], out),
+      sorts: [
+        boxesOfLevel(part, level, single, out),
+        ...single.map((item) => boxesOfItem(part, level, item, out)),
+      ],
+    };
   });
 }
+
+/** All boxes of a placement, by how they are arranged: those of each level, then those of single links. */
+export const boxesOf = (part: MenuPart, out: PartOut): readonly Boxes[] =>
+  boxLevels(part, out).flatMap(({ sorts }) => sorts);

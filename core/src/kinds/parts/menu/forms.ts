@@ -289,10 +289,11 @@ function bottomRules(boxes: readonly Boxes[], height: string, out: PartOut): rea
 
 /** Links beneath one another, or each with what is nested in it in a column of its own. */
 function standingRules(form: 'beneath one another' | 'in columns', out: PartOut): readonly ConditionalRule[] {
+  const isInRow = out.form === 'row';
   return out.inRow([
-    [firmly(out, ''), [['flex', form === 'in columns' ? 'auto' : '0 1 auto']]],
+    [isInRow ? firmly(out, '') : out.at('nav'), [['flex', form === 'in columns' ? 'auto' : '0 1 auto']]],
     [
-      list(out),
+      isInRow ? list(out) : out.at('list'),
       form === 'in columns'
         ? [
             ['display', 'grid'],

@@ -16,7 +16,8 @@ import { SIGN_PROPERTIES } from '../../properties/sign.ts';
 import { controlSlot, isBare, isLinkedParent } from './item.ts';
 import { signIconAt, type MenuPart } from './shape.ts';
 import { boxedSlots, menuHasLevel, openingItems } from './slots.ts';
-import type { Boxes } from './boxes.ts';
+import { levelRules } from './alike.ts';
+import type { Boxes, LevelOfBoxes } from './boxes.ts';
 
 /** The sign is a clipped box: nothing to load, nothing to repeat in the markup. */
 const SIGN: readonly Declaration[] = [
@@ -77,7 +78,7 @@ function lineRules(levels: readonly (1 | 2)[], out: PartOut): ConditionalRule[] 
 }
 
 /** The signs that say that there is more. */
-export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut): ConditionalRule[] {
+export function signRules(part: MenuPart, boxes: readonly LevelOfBoxes[], out: PartOut): ConditionalRule[] {
   const { levels, withIcon } = signLevels(part, out);
   if (levels.length === 0) return [];
   const marker = out.at('marker');
@@ -111,7 +112,7 @@ export function signRules(part: MenuPart, boxes: readonly Boxes[], out: PartOut)
       [['rotate', out.says('marker', 'signTurn') ? `var(${out.variable('turn')}, ${usual})` : usual]],
     ),
     ...lineRules(levels, out),
-    ...boxes.flatMap((one) => sidewardRules(part, one, out)),
+    ...boxes.flatMap((level) => levelRules(level, (one) => sidewardRules(part, one, out))),
     // In a box the signs of all links stand at its end.
     ...(levels.includes(2)
       ? [styleRule(`${out.at('submenu')} .${out.class('marker')}`, [['margin-inline-start', 'auto']])]

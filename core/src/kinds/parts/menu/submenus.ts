@@ -2,7 +2,8 @@ import { styleRule, type ConditionalRule, type Declaration } from '../../../prin
 import { NO_SCRIPT, ruled, SCRIPT, widely, type PartOut, type Rules, type Said } from '../../out.ts';
 import type { Opening } from '../../properties/placement.ts';
 import { arrivalRules } from './arrival.ts';
-import { boxesOf, type Boxes } from './boxes.ts';
+import { levelRules } from './alike.ts';
+import { boxLevels, type Boxes } from './boxes.ts';
 import { itemLevels } from '../../content.ts';
 import { hasOwnTarget } from './item.ts';
 import { floats, isOpenedInSome, type BoxLevel } from './opening.ts';
@@ -180,7 +181,7 @@ const acrossRules = ({ level, parents }: Boxes, out: PartOut): Rules => [
 /** How a box is shown once it is opened: until the script runs, and without it, pointing and tabbing open it. */
 const openedRules = ({ box }: Boxes, out: PartOut): Rules => [
   [out.within(`${box}[${out.attribute('open')}]`), [['display', 'grid']]],
-  [`${out.unready} li:hover>${box}, ${out.unready} li:focus-within>${box}`, [['display', 'grid']]],
+  [`${out.unready} li:is(:hover,:focus-within)>${box}`, [['display', 'grid']]],
 ];
 
 /** A pointer from the box to what it hangs from, in the box's own fill. */
@@ -281,8 +282,7 @@ function unfoldingRules(
 ): readonly ConditionalRule[] {
   const rules: Rules = [
     [out.within(box), [['display', 'grid'], ['flex-basis', '100%'], ...(level === 3 ? [indented(out)] : [])]],
-    [`${out.ready} ${box}`, [['display', 'none']]],
-    [`${out.ready} ${box}[${out.attribute('open')}]`, [['display', 'grid']]],
+    [`${out.ready} ${box}:not([${out.attribute('open')}])`, [['display', 'none']]],
   ];
   // Beside the page it is folded before the script has run, so that nothing moves when that does.
   const before: Rules = out.stands !== 'beside' ? [] : [[`${out.unready} ${box}`, [out.waits]]];
@@ -308,7 +308,8 @@ const MEASURES = [
 export function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
   const depth = boxDepth(part, out.site);
   if (depth < 2) return [];
-  const all = boxesOf(part, out);
+  const levels = boxLevels(part, out);
+  const all = levels.flatMap(({ sorts }) => sorts);
   const floating = all.filter(({ said }) => said<Opening>('opens').some(({ value }) => floats(value)));
   const holdsFloating = floating.some(({ level }) => level === 3);
   const places = itemLevels(out.site, part);
@@ -317,25 +318,19 @@ export function submenuRules(part: MenuPart, out: PartOut): ConditionalRule[] {
       (item) =>
         places.get(item.id) === level - 1 && !hasOwnTarget(item) && isOpenedInSome(part, level, item.id),
     );
+  const openedAs = (boxes: Boxes) => {
+    const { level } = boxes;
+    const place = { holdsFloating: level === 2 && holdsFloating, isMixed: isMixedAt(level) };
+    return boxes.said<Opening>('opens').flatMap((said) => openingRules(boxes, said, place, out));
+  };
   return [
     ...(depth > 2 ? ownMeasures(out) : []),
-    ...signRules(part, all, out),
+    ...signRules(part, levels, out),
     ...parentRules(part, out),
     ...out.inRow([[`${out.at('submenu')} .${out.class('link')}`, [['flex', '1']]]]),
     ...out.inPanel(signColumn(part, out)),
-    ...all.flatMap((boxes) =>
-      boxes
-        .said<Opening>('opens')
-        .flatMap((said) =>
-          openingRules(
-            boxes,
-            said,
-            { holdsFloating: boxes.level === 2 && holdsFloating, isMixed: isMixedAt(boxes.level) },
-            out,
-          ),
-        ),
-    ),
-    ...all.flatMap((boxes) => arrivalRules(boxes, out)),
+    ...levels.flatMap((level) => levelRules(level, openedAs)),
+    ...levels.flatMap((level) => levelRules(level, (boxes) => arrivalRules(boxes, out))),
     ...(depth > 3
       ? [
           styleRule(out.within(`.${out.name('deeper')}`), [indented(out)]),

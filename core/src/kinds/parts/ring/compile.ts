@@ -12,7 +12,6 @@ import {
 import { openerDrawing, turnRules } from '../../controls/opener-drawings.ts';
 import {
   CLICKABLE,
-  AS_TYPE,
   drawnAsType,
   fragment,
   MAY_MOVE,
@@ -483,7 +482,11 @@ function rules(part: RingPart, out: PartOut): ConditionalRule[] {
       ['box-sizing', 'border-box'],
       CLICKABLE,
     ]),
-    styleRule(out.at('ring-icon'), [...AS_TYPE, ['text-align', 'center'], ['line-height', '1']]),
+    ...drawnAsType(out.at('ring-icon')),
+    styleRule(out.at('ring-icon'), [
+      ['text-align', 'center'],
+      ['line-height', '1'],
+    ]),
     ...out
       .inBands((band) => ringIn(out.site, part, looks, band))
       .flatMap(({ value, conditions }) => widely(standRules(value, count, out), conditions)),
