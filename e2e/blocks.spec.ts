@@ -12,6 +12,9 @@ const SITES = Number(process.env['HAMACA_BLOCK_SITES'] ?? 2);
 const WIDTHS = [1280, 760, 390] as const;
 const STATES = ['', 'hover', 'focus', 'current', 'open', 'pressed', 'scrolled'] as const;
 
+/** What waits for the script waits as long as it is looked at. */
+const STILL = '<style>*, ::before, ::after { animation-play-state: paused !important }</style>';
+
 /** Puts everything of ours into a state, by the marks that pinned stylesheets know. */
 async function pin(page: Page, state: (typeof STATES)[number], isReady: boolean): Promise<void> {
   await page.evaluate(
@@ -40,7 +43,7 @@ async function compare(page: Page, site: Site): Promise<string[]> {
   for (const width of WIDTHS) {
     await page.setViewportSize({ width, height: 700 });
     await page.setContent(
-      `<!DOCTYPE html><html lang="en"><head><style></style></head><body>${markup}<main style="height: 2000px"></main></body></html>`,
+      `<!DOCTYPE html><html lang="en"><head><style></style>${STILL}</head><body>${markup}<main style="height: 2000px"></main></body></html>`,
     );
     await page.evaluate(() => {
       for (const dialog of document.querySelectorAll('dialog')) dialog.show();
