@@ -122,7 +122,7 @@ async function wholeStates(page: Page): Promise<{ closed: Snapshot; open: Snapsh
     content: 'body{margin:0!important;padding:0!important;max-width:none!important}',
   });
   const closed = await snapshot(page, OURS);
-  for (const heading of await page.locator('.hm-unfolds').all())
+  for (const heading of await page.locator('[class$="-heading"] > button').all())
     if (await heading.isVisible()) await heading.click();
   await page.evaluate(() => {
     scrollTo({ top: 0, behavior: 'instant' });

@@ -58,29 +58,33 @@ function foldsBelow({ heading, from }: Headed, { site }: Out): number | null {
   return band === -1 ? null : belowBand(site, band);
 }
 
-/** The heading, and the button that takes its place where it opens the rest. */
+/** The heading: words alone, and the button in it that takes their place where it opens the rest. */
 function headingNodes({ heading, slot, inside }: Headed, below: number | null, out: Out): HtmlNode[] {
   if (heading === '') return [];
-  const own = out.class(slot);
-  const plain = element('h2', { class: own }, words(heading));
-  if (below === null) return [plain];
-  const button = element(
-    'button',
-    {
-      class: `${own} ${out.name('unfolds')}`,
-      type: 'button',
-      'aria-expanded': 'false',
-      'aria-controls': out.id(out.class(inside)),
-    },
-    words(heading),
-  );
-  return [plain, button];
+  const own = { class: out.class(slot) };
+  if (below === null) return [element('h2', own, words(heading))];
+  const controls = out.id(out.class(inside));
+  const button = { type: 'button', 'aria-expanded': 'false', 'aria-controls': controls };
+  return [element('h2', own, element('span', {}, words(heading)), element('button', button, words(heading)))];
 }
 
-/** The sign of a button that opens what is beneath it. */
-function unfoldsRules(button: string): ConditionalRule[] {
+/** A button as large as its heading, with a sign at its end. */
+function buttonRules(heading: string): ConditionalRule[] {
+  const button = `${heading}>button`;
   return [
-    styleRule(button, [...IN_LINE, CLICKABLE, ['justify-content', 'space-between'], ['gap', '12px']]),
+    styleRule(heading, [['position', 'relative']]),
+    styleRule(button, [
+      ...IN_LINE,
+      CLICKABLE,
+      ['justify-content', 'space-between'],
+      ['gap', '12px'],
+      ['inline-size', '100%'],
+    ]),
+    styleRule(`${button}::before`, [
+      ['content', '""'],
+      ['position', 'absolute'],
+      ['inset', '0'],
+    ]),
     styleRule(`${button}::after`, [
       ['content', '""'],
       ['inline-size', '0.5em'],
@@ -97,18 +101,18 @@ function unfoldsRules(button: string): ConditionalRule[] {
 function foldRules({ slot, inside: word }: Headed, below: number | null, out: Out): ConditionalRule[] {
   if (below === null) return [];
   const narrow = below === Infinity ? [] : [`@media (width < ${below}px)`];
-  const button = out.within(`.${out.class(slot)}.${out.name('unfolds')}`);
-  const heading = out.within(`h2.${out.class(slot)}`);
+  const heading = out.at(slot);
+  const button = `${heading}>button`;
   const inside = `.${out.class(word)}`;
   const hidden = [['display', 'none']] as const;
   return shared('Headings that unfold what is beneath them', [
-    ...unfoldsRules(button),
+    ...buttonRules(heading),
     // Above that width, and without a script, it is a heading like any other.
     ...(below === Infinity ? [] : [styleRule(button, hidden, `@media (width >= ${below}px)`)]),
     styleRule(button, hidden, NO_SCRIPT),
     // What the script will fold is folded before it has run, so that the page does not move when it does.
     ...widely(
-      [styleRule(heading, hidden), styleRule(`${out.unready} ${inside}`, [out.waits])],
+      [styleRule(`${heading}>span`, hidden), styleRule(`${out.unready} ${inside}`, [out.waits])],
       [...narrow, SCRIPT],
     ),
     ...widely([styleRule(`${out.ready} ${inside}:not([${out.attribute('open')}])`, hidden)], narrow),

@@ -370,7 +370,7 @@ describe('parts of every kind', () => {
     ).toEqual([]);
   });
   test('are what they are: a form, lists, links with names', () => {
-    expect(markup).toContain('<form class="hm-search" role="search" action="/search">');
+    expect(markup).toContain('<form class="hm-search" action="/search" role="search">');
     expect(markup).toMatch(
       /<div class="hm-search-2-unfold">\s*<button class="hm-search-2-submit" aria-label="Search" type="button" aria-expanded="false"/,
     );

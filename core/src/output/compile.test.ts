@@ -273,7 +273,7 @@ describe('links with everything they can have', () => {
     for (const part of [markup, stylesheet, script]) expect(part).not.toMatch(/undefined|NaN|\[object/);
   });
   test('carry what they were given', () => {
-    expect(line('js-news')).toContain('class="hm-main-link news js-news" rel="nofollow" href="/news/"');
+    expect(line('js-news')).toContain('class="hm-main-link news js-news" href="/news/" rel="nofollow"');
     expect(line('/visit/opening-hours/')).toContain(
       'target="_blank" rel="noopener" title="Opens in a new tab"',
     );
@@ -301,8 +301,9 @@ describe('links with everything they can have', () => {
     expect(once.markup).toContain('<svg class="hm-main-glyph" aria-hidden="true" viewBox="0 0 24 24">');
   });
   test('open panels, each with its own menu, and icons bring their licence', () => {
-    expect(markup).toContain(
-      '<button class="hm-main-link" type="button" command="show-modal" commandfor="hm-marisma-more-panel" aria-haspopup="dialog" aria-controls="hm-marisma-more-panel">More</button>',
+    // A start tag that is too long for a line has each attribute on one of its own.
+    expect(markup.replace(/\s+/g, ' ')).toContain(
+      '<button class="hm-main-link" type="button" command="show-modal" commandfor="hm-marisma-more-panel" aria-haspopup="dialog" aria-controls="hm-marisma-more-panel" >More</button>',
     );
     expect(markup.match(/<dialog /g)).toHaveLength(2);
     expect(markup).toContain('aria-label="Social"');

@@ -1,3 +1,4 @@
+import { memoiseText } from '../base/memo.ts';
 import type { HtmlElement, HtmlNode } from './trees.ts';
 
 /** Elements without content or end tag (HTML, section 13.1.2). */
@@ -50,17 +51,43 @@ export function escapeAttribute(value: string): string {
     .replace(/[\r\n\t]/g, asReference);
 }
 
-function printAttributes(attributes: HtmlElement['attributes']): string {
+/** Attributes that come first, in this order. What is for scripts and assistive technology comes last, of others as they are. */
+const FIRST = ['class', 'id', 'type', 'href', 'target', 'rel', 'src', 'alt', 'title'];
+const LAST = ['role', 'aria-', 'data-'];
+
+function attributeRank(name: string): number {
+  const first = FIRST.indexOf(name);
+  return first === -1 ? FIRST.length + LAST.findIndex((start) => name.startsWith(start)) + 1 : first;
+}
+
+/** The names of attributes in the order in which all of our elements have them. */
+const inOrder = (attributes: HtmlElement['attributes']): readonly string[] =>
+  orderOf(Object.keys(attributes).join(' '));
+
+const orderOf = memoiseText(
+  (names: string): readonly string[] =>
+    names.split(' ').sort((one, other) => attributeRank(one) - attributeRank(other)),
+  2000,
+);
+
+function printAttributes(
+  attributes: HtmlElement['attributes'],
+  names: readonly string[] = Object.keys(attributes),
+): string {
   let printed = '';
-  for (const name in attributes) {
+  for (const name of names) {
     const value = attributes[name];
-    if (value === true) printed += ` ${name}`;
+    if (value === true || (value === '' && name.startsWith('data-'))) printed += ` ${name}`;
     else if (typeof value === 'string') printed += ` ${name}="${escapeAttribute(value)}"`;
   }
   return printed;
 }
 
-const isInline = (node: HtmlNode) => node.node !== 'element' || node.tag === 'svg' || node.tag === 'span';
+const IN_TEXT = new Set(['span', 'bdi', 'b', 'strong', 'em', 'i', 'small']);
+
+/** What stands on the line of the text around it, as white space around it would show. */
+const isInline = (node: HtmlNode): boolean =>
+  node.node !== 'element' || node.tag === 'svg' || (IN_TEXT.has(node.tag) && node.children.every(isInline));
 
 /** A drawing and what is in it stands on one line; what holds nothing closes itself, as in XML. */
 function printForeign({ tag, attributes, children }: HtmlElement): string {
@@ -84,11 +111,25 @@ function printKept({ tag, attributes, children }: HtmlElement): string {
   return `${text}</${tag}>`;
 }
 
+/** Longest line of markup but for drawings and texts, in characters. */
+const LONGEST_LINE = 160;
+
+/** A start tag on a line, or with each attribute on one of its own where it is too long for that. */
+function startTag({ tag, attributes }: HtmlElement, indent: string): string {
+  const names = inOrder(attributes);
+  const text = `<${tag}${printAttributes(attributes, names)}>`;
+  if (indent.length + text.length <= LONGEST_LINE) return text;
+  const lines = names
+    .map((name) => printAttributes(attributes, [name]).trim())
+    .filter((printed) => printed !== '');
+  return `<${tag}\n${lines.map((line) => `${indent}  ${line}\n`).join('')}${indent}>`;
+}
+
 function printElement(node: HtmlElement, indent: string): string {
-  const { tag, attributes, children } = node;
+  const { tag, children } = node;
   if (tag === 'svg') return printForeign(node);
   if (node.keepsBlanks) return printKept(node);
-  let text = `<${tag}${printAttributes(attributes)}>`;
+  let text = startTag(node, indent);
   if (VOID.has(tag)) return text;
   // Drawings and text stand on their element's line, so that no white space is added where it would show.
   if (children.every(isInline)) {

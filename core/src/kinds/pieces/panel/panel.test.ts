@@ -198,7 +198,7 @@ describe('openers', () => {
 
   test.each(drawings)('drawn as %s they have a name', (drawing) => {
     const markup = compiled(set({ drawing }, DEMO, 'opener')).pieces.get('header') ?? '';
-    const button = /<button class="hm-menu-opener".*?<\/button>/s.exec(markup)?.[0] ?? '';
+    const button = /<button\s+class="hm-menu-opener".*?<\/button>/s.exec(markup)?.[0] ?? '';
     expect(button.includes('<svg')).toBe(drawing !== 'none');
     expect(/aria-label="Menu"|>Menu<\/span>/.test(button)).toBe(true);
   });
