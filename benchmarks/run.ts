@@ -291,6 +291,21 @@ function sizeRows(site: Site): Row[] {
   ];
 }
 
+/** How large the stylesheet of the demo's footer is beside one written by hand. */
+function footerRow(site: Site): Row {
+  const footer = site.pieces.find(({ kind }) => kind === 'footer');
+  if (!footer) throw new Error('no footer');
+  const ours = compileSite(site, { fonts: FONTS, only: [footer.id] }).stylesheet;
+  const hand = read('./hand-written/footer.css');
+  const size = (css: string) => `${css.length} B, gzip ${gzip(css)} B, ${css.split('\n').length} lines`;
+  return {
+    what: 'stylesheet of the demo’s footer',
+    measured: size(ours),
+    compared: `${(gzip(ours) / gzip(hand)).toFixed(2)} × the hand-written equivalent (${size(hand)})`,
+    budget: '–',
+  };
+}
+
 /** How the demo's stylesheet reads: how long it is, and its longest selector. */
 function sheetRow(site: Site): Row {
   const { stylesheet } = compileSite(site, { fonts: FONTS });
@@ -685,6 +700,7 @@ const rows = [
     read('./fixtures/sheet.css'),
   ),
   sheetRow(demo),
+  footerRow(demo),
   compileRow(`compile of ${MEGA_LINKS} links across the row`, megaSite(demo), '–'),
   iconRow(),
   ...linkRows(site),

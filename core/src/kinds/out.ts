@@ -1,5 +1,7 @@
 import {
+  joinedRules,
   shared,
+  singleRules,
   styleRule,
   type ConditionalRule,
   type Declaration,
@@ -346,3 +348,23 @@ export const SCRIPT = '@media (scripting: enabled)';
 /** Engines in which a box can be chosen by what is in it. */
 export const KNOWS_INNER = '@supports selector(:has(a))';
 export const MAY_MOVE = '@media (prefers-reduced-motion: no-preference)';
+
+/**
+ * The rules of each band, where no band's depend on their order among another one's: what several bands say stands once, for
+ * all widths they have.
+ */
+export function rulesByBand(
+  out: PieceOut,
+  read: (band: number) => readonly ConditionalRule[],
+): ConditionalRule[] {
+  const lists = out.site.bands.map((_, band) =>
+    singleRules(read(band)).map((rule) => [JSON.stringify(rule), rule] as const),
+  );
+  const said = lists.map((list) => new Set(list.map(([key]) => key)));
+  const rules = [...new Map(lists.flat())].flatMap(([key, rule]) =>
+    out
+      .inBands((band) => said[band]?.has(key) === true)
+      .flatMap(({ value, conditions }) => (value ? widely([rule], conditions) : [])),
+  );
+  return joinedRules(rules);
+}

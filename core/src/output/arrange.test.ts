@@ -372,7 +372,7 @@ describe('parts of every kind', () => {
   test('are what they are: a form, lists, links with names', () => {
     expect(markup).toContain('<form class="hm-search" action="/search" role="search">');
     expect(markup).toMatch(
-      /<div class="hm-search-2-unfold">\s*<button class="hm-search-2-submit" aria-label="Search" type="button" aria-expanded="false"/,
+      /<div class="hm-search-2-unfold">\s*<button class="hm-search-2-submit" type="button" aria-label="Search" aria-expanded="false"/,
     );
     expect(markup).toMatch(
       /<a class="hm-social-profile" href="https:\/\/heronet\.example\/marisma" aria-label="Heronet">/,

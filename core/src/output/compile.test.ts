@@ -277,7 +277,7 @@ describe('links with everything they can have', () => {
     expect(line('/visit/opening-hours/')).toContain(
       'target="_blank" rel="noopener" title="Opens in a new tab"',
     );
-    expect(line('/contact/')).toBe('<a class="hm-main-link" aria-label="Contact us" href="/contact/">');
+    expect(line('/contact/')).toBe('<a class="hm-main-link" href="/contact/" aria-label="Contact us">');
     expect(markup).toContain('<span class="hm-main-description">Every day but Monday</span>');
     expect(markup).toContain('<hr class="hm-main-divider">');
     expect(markup).toContain('<span class="hm-main-heading">On the spot</span>');

@@ -67,3 +67,25 @@ export function styleRule(
 ): ConditionalRule {
   return { conditions, rule: { selector, declarations } };
 }
+
+/** Rules of one declaration each, in the same order. */
+export const singleRules = (rules: readonly ConditionalRule[]): ConditionalRule[] =>
+  rules.flatMap(({ rule, conditions }) =>
+    rule.declarations.map((declaration) => styleRule(rule.selector, [declaration], ...conditions)),
+  );
+
+/** Neighbours with one selector under the same conditions as one rule. */
+export function joinedRules(rules: readonly ConditionalRule[]): ConditionalRule[] {
+  const made: ConditionalRule[] = [];
+  for (const next of rules) {
+    const last = made.at(-1);
+    const isSame =
+      last?.rule.selector === next.rule.selector && last.conditions.join() === next.conditions.join();
+    if (!last || !isSame) made.push(next);
+    else {
+      const declarations = [...last.rule.declarations, ...next.rule.declarations];
+      made[made.length - 1] = styleRule(last.rule.selector, declarations, ...last.conditions);
+    }
+  }
+  return made;
+}

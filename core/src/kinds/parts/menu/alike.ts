@@ -1,4 +1,4 @@
-import { styleRule, type ConditionalRule } from '../../../print/trees.ts';
+import { joinedRules, singleRules, styleRule, type ConditionalRule } from '../../../print/trees.ts';
 import type { Boxes, LevelOfBoxes } from './boxes.ts';
 
 /*
@@ -25,12 +25,11 @@ const unmarked = (selector: string, boxes: Boxes): string =>
   marksOf(boxes).reduce((text, [mark, own]) => text.replaceAll(mark, own), selector);
 
 function saidOf(rules: readonly ConditionalRule[], boxes: Boxes): Said[] {
-  return rules.flatMap(({ rule, conditions }) => {
-    const start = [marked(rule.selector, boxes), ...conditions].join('\n');
-    return rule.declarations.map((declaration): Said => ({
-      key: `${start}\n${declaration.join(':')}`,
-      rule: styleRule(rule.selector, [declaration], ...conditions),
-    }));
+  return singleRules(rules).map((single): Said => {
+    const { rule, conditions } = single;
+    const [declaration = []] = rule.declarations;
+    const key = [marked(rule.selector, boxes), ...conditions, declaration.join(':')].join('\n');
+    return { key, rule: single };
   });
 }
 
@@ -51,22 +50,6 @@ export function commonOf(a: readonly string[], b: readonly string[]): readonly s
     } else if (at(i + 1, j) >= at(i, j + 1)) i++;
     else j++;
   return common;
-}
-
-/** Neighbours with one selector under the same conditions as one rule. */
-function joinedRules(rules: readonly ConditionalRule[]): ConditionalRule[] {
-  const made: ConditionalRule[] = [];
-  for (const next of rules) {
-    const last = made.at(-1);
-    const isSame =
-      last?.rule.selector === next.rule.selector && last.conditions.join() === next.conditions.join();
-    if (!last || !isSame) made.push(next);
-    else {
-      const declarations = [...last.rule.declarations, ...next.rule.declarations];
-      made[made.length - 1] = styleRule(last.rule.selector, declarations, ...last.conditions);
-    }
-  }
-  return made;
 }
 
 /** The rules of all boxes of a level: what is the same for every sort of them stands once, in the order of each. */

@@ -2,7 +2,7 @@ import { styleRule, type ConditionalRule, type Declaration } from '../../../prin
 import { lengthCss } from '../../../values/kinds/length.ts';
 import { isLength } from '../../../values/length.ts';
 import type { LineValue, Value } from '../../../values/values.ts';
-import { containedPadding, widely, type PieceOut } from '../../out.ts';
+import { containedPadding, rulesByBand, type PieceOut } from '../../out.ts';
 import type { PropertyId } from '../../properties/properties.ts';
 import { isColumn, type Column } from '../../sections/column/column.ts';
 import type { Section } from '../../site.ts';
@@ -184,11 +184,10 @@ function standRules(
 
 /** How the columns that stand together share the width of a footer. */
 export function columnRules(footer: Footer, box: ColumnBox, out: PieceOut): ConditionalRule[] {
-  return out
-    .inBands((band) => standIn(footer, box.columns, band, out))
-    .flatMap(({ value: stand, conditions }) => {
-      const { padding } = stand;
-      const sides = footer.contained === null ? padding : containedPadding(padding, footer.contained);
-      return widely(standRules(box, stand, sides, out), conditions);
-    });
+  return rulesByBand(out, (band) => {
+    const stand = standIn(footer, box.columns, band, out);
+    const { padding } = stand;
+    const sides = footer.contained === null ? padding : containedPadding(padding, footer.contained);
+    return standRules(box, stand, sides, out);
+  });
 }

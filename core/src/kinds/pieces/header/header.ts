@@ -13,11 +13,11 @@ import { isLength } from '../../../values/length.ts';
 import { lengthCss } from '../../../values/kinds/length.ts';
 import type { BehaviourId } from '../../behaviours/behaviours.ts';
 import {
+  rulesByBand,
   fragment,
   joined,
   movesOnceReady,
   waitsForScript,
-  widely,
   type Fragment,
   type PieceOut,
   type Said,
@@ -184,23 +184,6 @@ function standRules(header: Header, stand: Stand, out: PieceOut): ConditionalRul
   }
 }
 
-/** The rules of every band, none of which is about what another one says: those of several bands stand once. */
-function everywhereOnce(
-  out: PieceOut,
-  read: (band: number) => readonly ConditionalRule[],
-): ConditionalRule[] {
-  const lists = out.site.bands.map((_, band) => read(band));
-  const keys = lists.map((list) => list.map((rule) => JSON.stringify(rule)));
-  const rules = new Map(
-    lists.flatMap((list, band) => list.map((rule, at) => [keys[band]?.[at] ?? '', rule])),
-  );
-  return [...rules].flatMap(([key, rule]) =>
-    out
-      .inBands((band) => keys[band]?.includes(key) === true)
-      .flatMap(({ value, conditions }) => (value ? widely([rule], conditions) : [])),
-  );
-}
-
 /** The bands in which a bar stands alike, each with the widths they have. */
 function stands(header: Header, out: PieceOut): readonly Said<Stand>[] {
   return out
@@ -212,7 +195,7 @@ function rules(header: Header, out: PieceOut): ConditionalRule[] {
   const folded = out.foldsBelow === null ? '' : ` and (width < ${out.foldsBelow}px)`;
   const lies = sticks(header) || header.over;
   return [
-    ...everywhereOnce(out, (band) =>
+    ...rulesByBand(out, (band) =>
       out.isShownIn(band) ? standRules(header, standIn(header, band, out), out) : [],
     ),
     // What could not fold for want of a script makes it tall: it stands in the page then.
