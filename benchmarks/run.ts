@@ -22,7 +22,7 @@ import {
 import { parse as parsePage } from 'parse5';
 import postcss from 'postcss';
 import { launchApp } from '../e2e/support/app.ts';
-import { demoSite, FONTS, marisma } from '../e2e/support/output.ts';
+import { demoSite, FONTS, marisma, wholeMarisma } from '../e2e/support/output.ts';
 import { SaxesParser } from 'saxes';
 import { MEGA_LINKS, megaSite } from './mega.ts';
 import { largePage, navigationOf, pageShares } from './page-rules.ts';
@@ -699,8 +699,8 @@ const rows = [
     'at most 1.5 × and 0.2 ×',
     read('./fixtures/sheet.css'),
   ),
-  sheetRow(demo),
-  footerRow(demo),
+  sheetRow(wholeMarisma()),
+  footerRow(wholeMarisma()),
   compileRow(`compile of ${MEGA_LINKS} links across the row`, megaSite(demo), '–'),
   iconRow(),
   ...linkRows(site),

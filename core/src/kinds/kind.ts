@@ -84,6 +84,8 @@ export interface PartKind<Id extends string, S extends Shape> extends Kind<Id, S
   readonly refused?: (world: Omit<NewPartWorld, 'freshId'>) => string | null;
   /** What one is called in lists; the kind's label otherwise. */
   readonly name?: (part: PartOf<Id, S>) => string;
+  /** Whether it is navigation, or nothing but a help with it: a column of nothing else is no landmark of its own. */
+  readonly navigates?: boolean;
   /** What one is known by, as far as it has a name of its own: the word of its class names is made from that. */
   readonly known?: (part: PartOf<Id, S>) => string;
   /**

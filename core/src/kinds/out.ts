@@ -255,6 +255,8 @@ export interface PieceOut extends Out {
   readonly own: string;
   /** Where all of it goes into a panel; null where it stays. */
   readonly whole: Whole | null;
+  /** Whether a part is navigation, or nothing but a help with it. */
+  navigates(part: Part): boolean;
   /** The side of the row at which what opens this piece stands. */
   readonly openedFrom: 'start' | 'end';
   /** The width in px below which anything of it folds away; null where nothing does. */

@@ -1,9 +1,9 @@
-import { pieceKind, sectionKind } from '../../kinds/catalogue.ts';
+import { partKind, pieceKind, sectionKind } from '../../kinds/catalogue.ts';
 import { foldsBelow, isShownIn } from '../../kinds/folds.ts';
 import type { Fragment, OpenerPlace, PieceOut } from '../../kinds/out.ts';
 import { findSection, openedFrom, opensOver, partsOf, placedParts, sectionsOf } from '../../kinds/placed.ts';
 import type { PropertyId } from '../../kinds/properties/properties.ts';
-import type { Piece, Section } from '../../kinds/site.ts';
+import type { Part, Piece, Section } from '../../kinds/site.ts';
 import { dataAttributes, withOwnClass } from '../../model/own-attributes.ts';
 import type { State } from '../../model/states.ts';
 import type { Value } from '../../values/values.ts';
@@ -70,6 +70,10 @@ class PieceOutOf extends OutOf implements PieceOut {
 
   get whole() {
     return wholeOf(this.context, this.piece, this);
+  }
+
+  navigates(part: Part) {
+    return partKind(part).navigates === true;
   }
 
   get openedFrom() {

@@ -10,6 +10,7 @@ export type Berth = PartOf<'berth', typeof BERTH_SHAPE>;
 
 export const BERTH: PartKind<'berth', typeof BERTH_SHAPE> = {
   id: 'berth',
+  navigates: true,
   label: 'Berth',
   hint: 'the place where parts that fold away arrive',
   shape: BERTH_SHAPE,

@@ -11,6 +11,7 @@ export type Rule = PartOf<'rule', typeof RULE_SHAPE>;
 
 export const RULE: PartKind<'rule', typeof RULE_SHAPE> = {
   id: 'rule',
+  navigates: true,
   label: 'Rule',
   hint: 'a line between neighbours',
   shape: RULE_SHAPE,

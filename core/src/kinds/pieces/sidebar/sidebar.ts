@@ -20,12 +20,9 @@ const SIDEBAR_SHAPE = {
 /** What stands beside what a page says, in a column of its own. */
 export type Sidebar = PieceOf<'sidebar', typeof SIDEBAR_SHAPE>;
 
-/** Parts that are navigation or belong to it: a column of nothing else, without a heading, is no complementary landmark. */
-const NAVIGATION = ['menu', 'berth', 'rule', 'search', 'opener'];
-
-const isAside = (sidebar: Sidebar): boolean =>
-  sidebar.heading !== '' ||
-  sidebar.blocks.some((block) => block.parts.some((part) => !NAVIGATION.includes(part.kind)));
+/** A column of nothing but navigation, without a heading, is no complementary landmark. */
+const isAside = (sidebar: Sidebar, out: PieceOut): boolean =>
+  sidebar.heading !== '' || sidebar.blocks.some(({ parts }) => !parts.every((part) => out.navigates(part)));
 
 function standRules(sidebar: Sidebar, out: PieceOut): ConditionalRule[] {
   return out
@@ -63,7 +60,7 @@ function compile(sidebar: Sidebar, out: PieceOut): Fragment {
     blocks.nodes,
     out,
   );
-  const aside = isAside(sidebar);
+  const aside = isAside(sidebar, out);
   const node = element(
     aside ? 'aside' : 'div',
     { ...out.rootData, class: out.rootClass, 'aria-label': aside ? sidebar.name : null },
