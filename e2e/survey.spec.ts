@@ -189,6 +189,8 @@ test('Checks and a second look at the page say the same', async ({ page }) => {
         );
         await page.addScriptTag({ content: behaviour });
         await page.addScriptTag({ content: script });
+        // A face that came between the two looks would change what is cut.
+        await page.evaluate(async () => void (await document.fonts.ready));
         for (const { opened, checks, second } of await lookTwice(page)) {
           states++;
           for (const { kind } of checks) counts[kind] = (counts[kind] ?? 0) + 1;
