@@ -1,9 +1,8 @@
-import { OWN_ATTRIBUTES, type Owner, type Site } from '@hamaca/core';
+import { OWN_ATTRIBUTES } from '@hamaca/core';
 import { Popover } from 'radix-ui';
 import { Button } from '../ui/button.tsx';
 import { TextField } from '../ui/text-field.tsx';
-import type { SetFields } from './editors.tsx';
-import { OutputWordField } from './output-word.tsx';
+import { OutputWordField, type OutputNamesProps } from './output-word.tsx';
 
 const FIELDS = [
   ['className', 'class', 'your own, separated by spaces'],
@@ -11,17 +10,7 @@ const FIELDS = [
 ] as const;
 
 /** What a thing is called in the output: the word of its class names, and what the designer hangs on its element besides. */
-export function OutputNames({
-  site,
-  owner,
-  of,
-  set,
-}: {
-  readonly site: Site;
-  readonly owner: Owner;
-  readonly of: string;
-  readonly set: SetFields;
-}) {
+export function OutputNames({ site, owner, of, set }: OutputNamesProps) {
   const thing = owner.thing as unknown as Readonly<Record<string, unknown>>;
   const fields = owner.sort === 'section' ? [] : FIELDS;
   const count = fields.filter(([name]) => (thing[name] ?? '') !== '').length;

@@ -25,18 +25,16 @@ function refuseWord(site: Site, owner: Owner, word: string): string | null {
   return other === null ? null : `“${ownerName(other)}” would have class names in common with this.`;
 }
 
-/** The word that a thing's class names begin with, and what they are; while another is typed, what they would be. */
-export function OutputWordField({
-  site,
-  owner,
-  of,
-  set,
-}: {
+/** A thing whose names in the output are set: `of` says in words what it is. */
+export interface OutputNamesProps {
   readonly site: Site;
   readonly owner: Owner;
   readonly of: string;
   readonly set: SetFields;
-}) {
+}
+
+/** The word that a thing's class names begin with, and what they are; while another is typed, what they would be. */
+export function OutputWordField({ site, owner, of, set }: OutputNamesProps) {
   const [typed, setTyped] = useState<string | null>(null);
   // The word that a name gives may be the one that was cleared: the field is another one then.
   const [cleared, setCleared] = useState(0);
