@@ -55,6 +55,25 @@ test('a piece that is on no page, and two headers on one, are told', async ({ pa
   await expect(page.getByText('Two pieces in one place')).toBeVisible();
 });
 
+test('two headers of a page change places', async ({ page }) => {
+  const id = await copyDemo(page, wholeMarisma());
+  await page.goto(`/sites/${id}/bench/header`);
+  await stageFrame(page);
+  await page.getByRole('button', { name: 'More about Header' }).click();
+  // Nothing else stands where it does.
+  await expect(page.getByRole('menuitem', { name: /^Move/ })).toHaveCount(0);
+  await page.getByRole('menuitem', { name: 'Duplicate with all in it' }).click();
+  await page.getByRole('button', { name: 'More about Header copy' }).click();
+  await page.getByRole('menuitem', { name: /^Move before Header/ }).click();
+  await saved(page);
+  const { pieces } = await savedSite(page, id);
+  const headers = pieces.filter(({ kind }) => kind === 'header');
+  expect(headers.map(({ name }) => name)).toEqual(['Header copy', 'Header']);
+  await page.keyboard.press('Control+z');
+  await page.getByRole('button', { name: 'More about Header copy' }).click();
+  await expect(page.getByRole('menuitem', { name: /^Move before Header/ })).toBeVisible();
+});
+
 test('a site without pages says where they come from', async ({ page }) => {
   const id = await copyDemo(page, {
     ...orilla(),

@@ -234,6 +234,7 @@ export {
   BESIDE_COLUMN,
   GOES_WHERE,
   pageMarkup,
+  pageNeighbours,
   SIDE_BY_SIDE,
   type PageMarkup,
 } from './output/page-markup.ts';

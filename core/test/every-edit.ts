@@ -57,6 +57,12 @@ export const EDITS: { readonly [Name in OperationName]?: () => readonly (SingleE
   'duplicate-piece': () =>
     SITE.pieces.map(({ id }) => ({ name: 'duplicate-piece', args: { id, copy: 'copy' } })),
   'remove-piece': () => SITE.pieces.map(({ id }) => ({ name: 'remove-piece', args: { id } })),
+  'move-piece': () =>
+    SITE.pieces.flatMap(({ id }, index) =>
+      [SITE.pieces[index - 1], SITE.pieces[index + 1]].flatMap((other) =>
+        other ? [{ name: 'move-piece' as const, args: { id, past: other.id } }] : [],
+      ),
+    ),
   'set-look': () =>
     owners.flatMap((owner) =>
       Object.entries(slotsOf(owner.kind)).map(([slot, kind]) => {

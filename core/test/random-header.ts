@@ -1,6 +1,7 @@
 /* eslint-disable @typescript-eslint/no-explicit-any -- a raw document is built and loaded */
 import { makePart } from '../src/kinds/create.ts';
 import { MENU_SLOTS, type MenuSlot } from '../src/kinds/parts/menu/slots.ts';
+import { PARTS } from '../src/kinds/parts/parts.ts';
 import { ARRANGEMENT_IDS, createRow } from '../src/kinds/sections/row/shape.ts';
 import type { Site } from '../src/kinds/site.ts';
 import { loadSite } from '../src/load/load-site.ts';
@@ -143,11 +144,21 @@ function items(world: World, most: number): any[] {
   });
 }
 
+/** Kinds of which a random part says more than a new one does. */
+const SHAPED = ['button', 'shortcut', 'text', 'search', 'social', 'image', 'rule'] as const;
+/** What stands in a header by a rule of its own, elsewhere, or says anything its designer wrote. */
+const APART: readonly string[] = ['menu', 'logo', 'opener', 'ring', 'berth', 'markup'];
+/** Any other kind stands as it is made. */
+const OTHERS = PARTS.map(({ id }) => id).filter(
+  (id) => !APART.includes(id) && !(SHAPED as readonly string[]).includes(id),
+);
+
 /** A part of any kind but menus and openers. */
 function part(world: World): any {
   const { random, words } = world;
   const margin = random.chance(0.2) ? { marginInline: whole(random, 0, 10) } : {};
-  switch (random.pick(['button', 'shortcut', 'text', 'search', 'social', 'image', 'rule'] as const)) {
+  const kind = random.pick([...SHAPED, ...OTHERS]);
+  switch (kind) {
     case 'button':
       return makePart('button', world.fresh('button'), {
         label: random.pick(words),
@@ -212,6 +223,8 @@ function part(world: World): any {
       return makePart('rule', world.fresh('rule'), {
         look: { rule: rest({ thickness: whole(random, 1, 4), ...margin }) },
       } as any);
+    default:
+      return makePart(kind, world.fresh(kind));
   }
 }
 

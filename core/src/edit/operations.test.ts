@@ -320,6 +320,10 @@ const SAMPLES: Readonly<Record<OperationName, { works: Edit; refused: Edit | nul
     works: { name: 'remove-piece', args: { id: 'panel' } },
     refused: { name: 'remove-piece', args: { id: 'header' } },
   },
+  'move-piece': {
+    works: { name: 'move-piece', args: { id: 'panel', past: 'header' } },
+    refused: { name: 'move-piece', args: { id: 'panel', past: 'gone' } },
+  },
   'set-design': {
     works: { name: 'set-design', args: applyStarter(DEMO, DEMO_HEADER, STARTERS[3] as Starter) },
     refused: {

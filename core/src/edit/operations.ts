@@ -23,6 +23,7 @@ import {
   addSection,
   duplicatePiece,
   duplicateSection,
+  movePiece,
   moveSection,
   removePiece,
   removeSection,
@@ -99,6 +100,7 @@ export const OPERATIONS = {
   'add-piece': addPiece,
   'duplicate-piece': duplicatePiece,
   'remove-piece': removePiece,
+  'move-piece': movePiece,
   'set-design': setDesign,
 } as const;
 

@@ -1,4 +1,4 @@
-import { pieceKind } from '../kinds/catalogue.ts';
+import { pieceKind, pieceKindById } from '../kinds/catalogue.ts';
 import type { PiecePlace } from '../kinds/kind.ts';
 import { withPanels } from '../kinds/page-rules.ts';
 import type { Piece, Site } from '../kinds/site.ts';
@@ -23,6 +23,17 @@ export const inPageOrder = (pieces: readonly Piece[]): Piece[] =>
 
 const standingAt = (places: readonly PiecePlace[], pieces: readonly Piece[]): Piece[] =>
   places.flatMap((place) => pieces.filter((piece) => pieceKind(piece).stands === place));
+
+/** The pieces that stand in the same place of a page as another one, before and behind it; null where there is none. */
+export function pageNeighbours(
+  site: Site,
+  { id, kind }: Piece,
+): { readonly before: Piece | null; readonly behind: Piece | null } {
+  const { stands } = pieceKindById(kind);
+  const same = site.pieces.filter((other) => pieceKind(other).stands === stands);
+  const place = same.findIndex((other) => other.id === id);
+  return { before: same[place - 1] ?? null, behind: same[place + 1] ?? null };
+}
 
 /** Where a piece's markup goes in a page, in words. */
 export const GOES_WHERE: Readonly<Record<PiecePlace, string>> = {

@@ -50,6 +50,18 @@ export const removePiece: EditOperation<{ readonly id: string }> = (site, { id }
   return patched(site, removeThings(site, [`/pieces/${index}`]));
 };
 
+/** Moves a piece to the place that another one has, so that a page has it before or behind that one. */
+export const movePiece: EditOperation<{ readonly id: string; readonly past: string }> = (
+  site,
+  { id, past },
+) => {
+  const from = site.pieces.findIndex((piece) => piece.id === id);
+  const to = site.pieces.findIndex((piece) => piece.id === past);
+  if (from === -1 || to === -1) return gone();
+  if (from === to) return patched(site, []);
+  return patched(site, [{ op: 'move', from: `/pieces/${from}`, path: `/pieces/${to}` }]);
+};
+
 /** The list of a piece's sections, with how many it may hold. */
 function sectionsField(piece: Piece): { key: string; spec: Extract<FieldSpec, { kind: 'things' }> } | null {
   for (const [key, { spec }] of Object.entries<Field<unknown>>(shapeOf(piece.kind)))

@@ -4,6 +4,7 @@ import {
   findPiece,
   idsOf,
   kindLabel,
+  pageNeighbours,
   pieceKindById,
   PIECES,
   uniqueName,
@@ -60,6 +61,9 @@ export function usePieces(site: Site) {
       if (edit({ name: 'duplicate-piece', args: { id: piece.id, copy } }, `Duplicate: ${piece.name}`))
         openMade(copy, piece.kind);
     },
+    move: (piece: Piece, past: Piece) => {
+      edit({ name: 'move-piece', args: { id: piece.id, past: past.id } }, `Move: ${piece.name}`);
+    },
     remove: (piece: Piece) => {
       if (edit({ name: 'remove-piece', args: { id: piece.id } }, `Remove: ${piece.name}`))
         void navigate(`/sites/${id}/bench`);
@@ -74,24 +78,44 @@ function usedWords(site: Site, { id }: Piece): { hint?: string } {
 }
 
 /** What can be done with a piece as a whole. */
-function MoreAbout({
-  site,
-  piece,
-  onDuplicate,
-  onRemove,
-}: {
-  readonly site: Site;
-  readonly piece: Piece;
-  readonly onDuplicate: () => void;
-  readonly onRemove: () => void;
-}) {
+function MoreAbout({ site, piece }: { readonly site: Site; readonly piece: Piece }) {
+  const { duplicate, move, remove } = usePieces(site);
+  const { before, behind } = pageNeighbours(site, piece);
+  const moves = [
+    { past: before, label: `Move before ${before?.name ?? ''}` },
+    { past: behind, label: `Move after ${behind?.name ?? ''}` },
+  ].flatMap(({ past, label }) =>
+    past
+      ? [
+          {
+            label,
+            hint: 'on pages that have both',
+            run: () => {
+              move(piece, past);
+            },
+          },
+        ]
+      : [],
+  );
   return (
     <Actions
       label={`More about ${piece.name}`}
       sign="⋯"
       actions={() => [
-        { label: 'Duplicate with all in it', run: onDuplicate },
-        { label: 'Remove with all in it', ...usedWords(site, piece), run: onRemove },
+        {
+          label: 'Duplicate with all in it',
+          run: () => {
+            duplicate(piece);
+          },
+        },
+        ...moves,
+        {
+          label: 'Remove with all in it',
+          ...usedWords(site, piece),
+          run: () => {
+            remove(piece);
+          },
+        },
       ]}
     />
   );
@@ -140,7 +164,7 @@ const MOST_TABS = 4;
 
 /** The pieces of the site, and the pages that were brought along: each leads to itself on the bench. */
 export function PieceTabs({ site, current }: { readonly site: Site; readonly current: string }) {
-  const { open, add, duplicate, remove } = usePieces(site);
+  const { open, add } = usePieces(site);
   const pages = useForeignPages(site);
   const piece = findPiece(site, current);
   const isListed = site.pieces.length + site.foreignPages.length <= MOST_TABS;
@@ -160,18 +184,7 @@ export function PieceTabs({ site, current }: { readonly site: Site; readonly cur
             ]}
             onChange={open}
           />
-          {piece && (
-            <MoreAbout
-              piece={piece}
-              site={site}
-              onDuplicate={() => {
-                duplicate(piece);
-              }}
-              onRemove={() => {
-                remove(piece);
-              }}
-            />
-          )}
+          {piece && <MoreAbout piece={piece} site={site} />}
         </>
       )}
       {(isListed ? site.pieces : []).map((other) => {
@@ -187,18 +200,7 @@ export function PieceTabs({ site, current }: { readonly site: Site; readonly cur
               {other.name}
               {other.draft === true && <DraftMark />}
             </Tab>
-            {isCurrent && (
-              <MoreAbout
-                piece={other}
-                site={site}
-                onDuplicate={() => {
-                  duplicate(other);
-                }}
-                onRemove={() => {
-                  remove(other);
-                }}
-              />
-            )}
+            {isCurrent && <MoreAbout piece={other} site={site} />}
           </span>
         );
       })}
