@@ -76,6 +76,7 @@ export { NO_TARGET, type Target } from './model/target.ts';
 export {
   isPartKind,
   kindLabel,
+  kindOf,
   partKindById,
   pieceKind,
   pieceKindById,

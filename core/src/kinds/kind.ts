@@ -20,6 +20,8 @@ export interface Kind<Id extends string, S extends Shape> {
   readonly label: string;
   /** What it is for, in a few words. */
   readonly hint: string;
+  /** What people call it besides its label, in words that the finder knows too. */
+  readonly alsoCalled: string;
   /** Its own fields, besides those that all of its sort have. */
   readonly shape: S;
   readonly slots: Readonly<Record<string, SlotKind>>;

@@ -44,6 +44,8 @@ describe('the finder', () => {
     ['dropdown', 'Submenu box'],
     ['chevron', 'Marker'],
     ['logo', 'Logo'],
+    ['masthead', 'Header'],
+    ['brand', 'Logo'],
     ['sticky', 'While scrolling'],
     ['rounded', 'Radius'],
     ['letter-spacing', 'Letter space'],

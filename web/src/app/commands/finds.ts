@@ -2,6 +2,7 @@ import {
   hasSlot,
   itemsOf,
   kindLabel,
+  kindOf,
   ownersOf,
   property,
   PROPERTY_IDS,
@@ -26,7 +27,7 @@ export interface Find {
   readonly run: (context: CommandContext) => void;
 }
 
-/** What people call things besides their names here: by id of a command, kind, slot, setting or property. */
+/** What people call things besides their names here: by id of a command, slot, setting or property. Kinds say it themselves. */
 const OTHER_WORDS: Readonly<Record<string, string>> = {
   'go-links': 'navigation menu structure sitemap pages',
   'go-try': 'preview walk through real page phone tablet live',
@@ -44,13 +45,6 @@ const OTHER_WORDS: Readonly<Record<string, string>> = {
   'bench-what-if': 'fit overflow wrap narrower room shorter smaller',
   'bench-spread': 'overview hover states',
   undo: 'back revert',
-  opener: 'hamburger burger toggle mobile menu',
-  logo: 'brand picture image name',
-  menu: 'navigation links nav',
-  button: 'call to action cta',
-  social: 'networks profiles icons',
-  panel: 'drawer off-canvas side mobile menu',
-  header: 'bar navigation top',
   submenu: 'dropdown flyout mega',
   marker: 'arrow chevron caret sign',
   scrim: 'overlay backdrop',
@@ -86,6 +80,7 @@ const nameOf = ({ thing, kind }: Owner): string =>
 /** A piece, section or part with its slots and its settings. */
 function ownerFinds(site: Site, owner: Owner): Find[] {
   const { id, kind, piece, sort } = owner;
+  const { hint, alsoCalled } = kindOf(kind);
   const label = sort === 'piece' ? nameOf(owner) : kindLabel(kind);
   const where = sort === 'piece' ? 'piece' : piece.name;
   const slots = Object.entries(slotsOf(kind)).filter(([slot]) => hasSlot(site, owner, slot));
@@ -100,7 +95,7 @@ function ownerFinds(site: Site, owner: Owner): Find[] {
       id: `owner ${id}`,
       label: sort === 'piece' || nameOf(owner) === label ? label : `${label} ${nameOf(owner)}`,
       where,
-      words: wordsFor(kind),
+      words: `${hint} ${alsoCalled}`,
       run: (context) => {
         openSlot(owner, first[0], context);
       },
@@ -151,7 +146,7 @@ const siteFinds = (site: Site): Find[] => [
     id: `menu ${id}`,
     label: `Menu ${name}`,
     where: 'Links',
-    words: wordsFor('menu'),
+    words: kindOf('menu').alsoCalled,
     run: (context) => {
       context.navigate(pathOf(context, 'links'));
     },

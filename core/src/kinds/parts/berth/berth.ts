@@ -10,6 +10,7 @@ export type Berth = PartOf<'berth', typeof BERTH_SHAPE>;
 
 export const BERTH: PartKind<'berth', typeof BERTH_SHAPE> = {
   id: 'berth',
+  alsoCalled: 'place where a folded menu arrives',
   navigates: true,
   label: 'Berth',
   hint: 'the place where parts that fold away arrive',

@@ -33,6 +33,7 @@ function wordsOf(part: Button, site: SiteContent): Pick<Button, 'label' | 'icon'
 
 export const BUTTON: PartKind<'button', typeof BUTTON_SHAPE> = {
   id: 'button',
+  alsoCalled: 'call to action cta',
   label: 'Call to action',
   hint: 'a link drawn as a button',
   givesWay: true,

@@ -55,6 +55,7 @@ function extent(part: Image, at: PartExtents): Extent {
 
 export const IMAGE: PartKind<'image', typeof IMAGE_SHAPE> = {
   id: 'image',
+  alsoCalled: 'picture badge seal photo',
   label: 'Image',
   hint: 'a picture or drawing of its own: a partner’s mark, a seal',
   shape: IMAGE_SHAPE,

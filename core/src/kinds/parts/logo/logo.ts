@@ -133,6 +133,7 @@ function extent(part: Logo, at: PartExtents): Extent {
 
 export const LOGO: PartKind<'logo', typeof LOGO_SHAPE> = {
   id: 'logo',
+  alsoCalled: 'brand picture image name',
   label: 'Logo',
   hint: 'the site’s name or mark, linked to its front page',
   shape: LOGO_SHAPE,

@@ -78,6 +78,7 @@ const MOST_GUESSED = 240;
 
 export const MARKUP: PartKind<'markup', typeof MARKUP_SHAPE> = {
   id: 'markup',
+  alsoCalled: 'html code form embed',
   label: 'Own HTML',
   hint: 'markup of your own, dressed by the page it stands in',
   shape: MARKUP_SHAPE,

@@ -19,6 +19,7 @@ function behind(part: MenuPart, slot: string, level: number | null): Behind {
 
 export const MENU: PartKind<'menu', typeof MENU_SHAPE> = {
   id: 'menu',
+  alsoCalled: 'navigation links nav list',
   navigates: true,
   label: 'Menu',
   hint: 'a placement of one of the site’s menus',

@@ -116,6 +116,7 @@ const isFixed = (part: Opener): boolean =>
 
 export const OPENER: PartKind<'opener', typeof OPENER_SHAPE> = {
   id: 'opener',
+  alsoCalled: 'hamburger burger toggle mobile menu',
   navigates: true,
   label: 'Opener',
   hint: 'the control that opens a panel',

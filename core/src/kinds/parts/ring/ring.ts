@@ -38,6 +38,7 @@ function isWithinLink(part: RingPart, site: SiteContent): boolean {
 
 export const RING: PartKind<'ring', typeof RING_SHAPE> = {
   id: 'ring',
+  alsoCalled: 'radial circle wheel fan menu',
   label: 'Ring of links',
   hint: 'an opener with links of a menu around it',
   shape: RING_SHAPE,

@@ -11,6 +11,7 @@ export type Rule = PartOf<'rule', typeof RULE_SHAPE>;
 
 export const RULE: PartKind<'rule', typeof RULE_SHAPE> = {
   id: 'rule',
+  alsoCalled: 'divider separator line',
   navigates: true,
   label: 'Rule',
   hint: 'a line between neighbours',

@@ -192,6 +192,7 @@ function extent(part: Search, at: PartExtents): Extent {
 
 export const SEARCH: PartKind<'search', typeof SEARCH_SHAPE> = {
   id: 'search',
+  alsoCalled: 'find field box',
   navigates: true,
   label: 'Search',
   hint: 'a form that leads to the site’s page of results',

@@ -67,6 +67,7 @@ function extent(part: Shortcut, at: PartExtents): Extent {
 
 export const SHORTCUT: PartKind<'shortcut', typeof SHORTCUT_SHAPE> = {
   id: 'shortcut',
+  alsoCalled: 'icon link basket account',
   label: 'Icon link',
   hint: 'a link that is mostly an icon: account, basket, saved things',
   shape: SHORTCUT_SHAPE,

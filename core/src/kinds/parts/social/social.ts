@@ -116,6 +116,7 @@ export function networkVariable(part: Social, slot: string, property: string): s
 
 export const SOCIAL: PartKind<'social', typeof SOCIAL_SHAPE> = {
   id: 'social',
+  alsoCalled: 'networks profiles icons follow',
   label: 'Social links',
   hint: 'profiles elsewhere, shown as marks',
   shape: SOCIAL_SHAPE,

@@ -114,6 +114,7 @@ function extent(part: Text, at: PartExtents): Extent {
 
 export const TEXT: PartKind<'text', typeof TEXT_SHAPE> = {
   id: 'text',
+  alsoCalled: 'phone address hours copyright legal line',
   label: 'Text',
   hint: 'short texts with what they lead to: a phone number, opening times',
   shape: TEXT_SHAPE,

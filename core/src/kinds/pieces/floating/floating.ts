@@ -199,6 +199,7 @@ function ringOf(site: Site, id: string): readonly Part[] {
 
 export const FLOATING: PieceKind<'floating', typeof FLOATING_SHAPE> = {
   id: 'floating',
+  alsoCalled: 'corner button bottom bar tab bar',
   label: 'Floating menu',
   hint: 'stays in the window, over the page',
   shape: FLOATING_SHAPE,

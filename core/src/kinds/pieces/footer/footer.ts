@@ -116,6 +116,7 @@ const ownerOf = (site: Site, id: string, entry: string): Text =>
 
 export const FOOTER: PieceKind<'footer', typeof FOOTER_SHAPE> = {
   id: 'footer',
+  alsoCalled: 'bottom foot columns imprint',
   label: 'Footer',
   hint: 'what stands at the end of a page',
   shape: FOOTER_SHAPE,

@@ -232,6 +232,7 @@ function compile(header: Header, out: PieceOut): Fragment {
 
 export const HEADER: PieceKind<'header', typeof HEADER_SHAPE> = {
   id: 'header',
+  alsoCalled: 'bar navigation top masthead',
   label: 'Header',
   hint: 'the bar at the top of a page',
   shape: HEADER_SHAPE,

@@ -101,6 +101,7 @@ function compile(panel: Panel, out: PieceOut): Fragment {
 
 export const PANEL: PieceKind<'panel', typeof PANEL_SHAPE> = {
   id: 'panel',
+  alsoCalled: 'drawer off-canvas side mobile menu dialog overlay',
   label: 'Panel',
   hint: 'lies over the page once it is opened',
   shape: PANEL_SHAPE,

@@ -111,6 +111,7 @@ function menuOf(site: Site, id: string): MenuPart[] {
 
 export const SIDEBAR: PieceKind<'sidebar', typeof SIDEBAR_SHAPE> = {
   id: 'sidebar',
+  alsoCalled: 'side navigation column aside',
   label: 'Sidebar',
   hint: 'a column beside what a page says',
   shape: SIDEBAR_SHAPE,

@@ -71,6 +71,7 @@ function compile(block: Block, out: SectionOut): Fragment {
 
 export const BLOCK: SectionKind<'block', typeof BLOCK_SHAPE> = {
   id: 'block',
+  alsoCalled: 'group section',
   label: 'Block',
   hint: 'a box of a panel, with parts beneath one another or side by side',
   shape: BLOCK_SHAPE,

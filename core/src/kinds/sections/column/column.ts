@@ -52,6 +52,7 @@ function compile(column: Column, out: SectionOut): Fragment {
 
 export const COLUMN: SectionKind<'column', typeof COLUMN_SHAPE> = {
   id: 'column',
+  alsoCalled: 'group stack',
   label: 'Column',
   hint: 'parts beneath one another, beside other columns',
   shape: COLUMN_SHAPE,

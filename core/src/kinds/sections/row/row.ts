@@ -6,6 +6,7 @@ import { createRow, ROW_SHAPE } from './shape.ts';
 
 export const ROW: SectionKind<'row', typeof ROW_SHAPE> = {
   id: 'row',
+  alsoCalled: 'line strip',
   label: 'Row',
   hint: 'a line of a header, with a start, a middle and an end',
   shape: ROW_SHAPE,
