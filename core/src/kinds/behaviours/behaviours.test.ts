@@ -386,7 +386,7 @@ test('in a panel a submenu that unfolds closes those beside it, where that is as
 
 test('links that the row has no room for move under the last one, and back', () => {
   const nav = document.querySelector('nav') as Element;
-  nav.innerHTML = `<ul>${['a', 'b', 'c', 'd'].map((id) => `<li id="${id}"></li>`).join('')}
+  nav.innerHTML = `<ul>${['a', 'b', 'c', 'd'].map((id) => `<li id="${id}"><a class="hm-main-link hm-level-1 own"></a></li>`).join('')}
     <li id="last" hidden><button></button><ul id="under" data-hm-rest=""></ul></li><li id="action"></li></ul>`;
   // A link is as wide as another, and a line has room for so many; what is hidden has no height.
   let room = 3;
@@ -414,6 +414,10 @@ test('links that the row has no room for move under the last one, and back', () 
   expect(settled()).toEqual(['a b c d action', '']);
   folds = true;
   expect(settled()).toEqual(['a last action', 'b c d']);
+  // What moved is at another level now.
+  const levels = () =>
+    [...nav.querySelectorAll('li > a')].map(({ className }) => className.match(/level-./)?.[0]);
+  expect(levels()).toEqual(['level-1', 'level-2', 'level-2', 'level-2']);
   room = 4;
   expect(settled()).toEqual(['a b last action', 'c d']);
   room = 1;
@@ -425,6 +429,7 @@ test('links that the row has no room for move under the last one, and back', () 
   stop();
   expect(disconnect).toHaveBeenCalled();
   expect(visible().map(({ id }) => id)).toEqual(['a', 'b', 'c', 'd', 'action']);
+  expect(levels()).toEqual(['level-1', 'level-1', 'level-1', 'level-1']);
 });
 
 test('the stylesheet is told how far the page is scrolled', () => {
