@@ -266,7 +266,7 @@ test('everything a link has stands beneath it and reaches the output', async ({ 
   const line =
     ((await markup.textContent()) ?? '').split('\n').find((text) => text.includes('js-hours')) ?? '';
   expect(line).toMatch(
-    /class="hm-main-link hours js-hours" href="\/visit\/opening-hours\/" target="_blank" rel="noopener nofollow" title="Opens in a new tab"/,
+    /class="hm-main-link hours js-hours hm-level-2" href="\/visit\/opening-hours\/" target="_blank" rel="noopener nofollow" title="Opens in a new tab"/,
   );
   expect((await markup.textContent()) ?? '').toMatch(
     /<li class="hm-not-phone">[\s\S]*src="data:image\/webp[\s\S]*class="hm-main-glyph"/,
