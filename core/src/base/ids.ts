@@ -30,6 +30,14 @@ export function slugify(text: string, fallback: string): string {
   return slug === '' ? fallback : slug;
 }
 
+/** The same of at most so many characters, cut between its words where that can be. */
+export function shortSlug(text: string, longest: number, fallback = ''): string {
+  const slug = slugify(text, fallback);
+  if (slug.length <= longest) return slug;
+  const cut = slug.slice(0, longest + 1).lastIndexOf('-');
+  return slug.slice(0, cut > 0 ? cut : longest);
+}
+
 /** Names that no key of a document may have (see `isInheritedKey`), and so no id that looks are told by. */
 const isFree = (name: string, taken: ReadonlySet<string>) => !taken.has(name) && !isInheritedKey(name);
 

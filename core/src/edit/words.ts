@@ -1,19 +1,17 @@
 import { refuse, succeed, type Result } from '../base/result.ts';
 import { ownersOf, type Owner } from '../kinds/placed.ts';
 import type { Site } from '../kinds/site.ts';
-import { giveWords, sharesClass, wordsOf } from '../kinds/words.ts';
-import type { OutputWord } from '../model/word.ts';
+import { giveWords, recordedWord, sharesClass, wordsOf } from '../kinds/words.ts';
 import { applyPatch, type PatchOperation } from './json-patch.ts';
 import { ownerName } from '../resolve/origin.ts';
 import type { RanEdit } from './draft.ts';
-
-const wordOf = ({ thing }: Owner): string | undefined => (thing as OutputWord).word;
 
 /** Whether an edit left every word as it was, and brought nothing that has none yet. */
 function isSettled(before: ReadonlyMap<string, Owner>, after: ReadonlyMap<string, Owner>): boolean {
   for (const [id, owner] of after) {
     const earlier = before.get(id);
-    if (!earlier || wordOf(owner) === undefined || wordOf(earlier) !== wordOf(owner)) return false;
+    if (!earlier || recordedWord(owner) === undefined || recordedWord(earlier) !== recordedWord(owner))
+      return false;
   }
   return true;
 }
@@ -21,9 +19,9 @@ function isSettled(before: ReadonlyMap<string, Owner>, after: ReadonlyMap<string
 /** A thing whose word was changed to one that gives a class twice; null where there is none. */
 function clashing(site: Site, before: ReadonlyMap<string, Owner>): readonly [Owner, Owner] | null {
   for (const owner of ownersOf(site).values()) {
-    const word = wordOf(owner);
+    const word = recordedWord(owner);
     const earlier = before.get(owner.id);
-    if (word === undefined || !earlier || wordOf(earlier) === word) continue;
+    if (word === undefined || !earlier || recordedWord(earlier) === word) continue;
     const other = sharesClass(site, owner, word);
     if (other !== null) return [owner, other];
   }
@@ -39,7 +37,8 @@ function wordsAfter(before: Site, after: Site): ReadonlyMap<string, string> {
   // What never had a word is called by the name it had before this edit.
   const named = known.map((owner): Owner => {
     const had = earlier.get(owner.id);
-    const word = wordOf(owner) ?? (had && wordOf(had) === undefined ? words.get(owner.id) : undefined);
+    const word =
+      recordedWord(owner) ?? (had && recordedWord(had) === undefined ? words.get(owner.id) : undefined);
     return { ...owner, thing: { ...owner.thing, ...(word === undefined ? {} : { word }) } };
   });
   return giveWords(after, [...named, ...owners.filter(({ id }) => !earlier.has(id))]);
@@ -49,7 +48,7 @@ function wordsAfter(before: Site, after: Site): ReadonlyMap<string, string> {
 const wordPatch = (site: Site, words: ReadonlyMap<string, string>): PatchOperation[] =>
   [...ownersOf(site).values()].flatMap((owner): PatchOperation[] => {
     const word = words.get(owner.id);
-    if (word === undefined || word === wordOf(owner)) return [];
+    if (word === undefined || word === recordedWord(owner)) return [];
     return [{ op: 'add', path: `${owner.path}/word`, value: word }];
   });
 

@@ -106,6 +106,12 @@ function foldRules({ slot, inside: word }: Headed, below: number | null, out: Ou
   const inside = `.${out.class(word)}`;
   const hidden = [['display', 'none']] as const;
   return shared('Headings that unfold what is beneath them', [
+    styleRule(out.within(inside), [
+      ['display', 'flex'],
+      ['flex-direction', 'column'],
+      ['align-items', 'inherit'],
+      ['gap', 'inherit'],
+    ]),
     ...buttonRules(heading),
     // Above that width, and without a script, it is a heading like any other.
     ...(below === Infinity ? [] : [styleRule(button, hidden, `@media (width >= ${below}px)`)]),
@@ -128,16 +134,6 @@ export function headed(box: Headed, content: readonly HtmlNode[], out: Out): Fra
     [...headingNodes(box, below, out), ...held],
     [
       ...(box.heading === '' ? [] : [styleRule(out.at(box.slot), [['display', 'block']])]),
-      ...(below === null
-        ? []
-        : shared('Headings that unfold what is beneath them', [
-            styleRule(out.within(`.${inside}`), [
-              ['display', 'flex'],
-              ['flex-direction', 'column'],
-              ['align-items', 'inherit'],
-              ['gap', 'inherit'],
-            ]),
-          ])),
       ...foldRules(box, below, out),
     ],
     below === null ? [] : ['disclosure'],

@@ -279,7 +279,7 @@ export const containedPadding = (padding: string, contained: number): string =>
 const FREE: Declaration = ['inline-size', 'auto'];
 
 /** What the page's own rules for drawings cannot change. The drawing's own colours are attributes, so it is not reset as a whole. */
-export const DRAWN: readonly Declaration[] = [
+const DRAWN: readonly Declaration[] = [
   ['flex', 'none'],
   FREE,
   ['max-inline-size', 'none'],

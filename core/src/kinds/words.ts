@@ -1,4 +1,4 @@
-import { slugify } from '../base/ids.ts';
+import { shortSlug } from '../base/ids.ts';
 import { memoise, memoiseText } from '../base/memo.ts';
 import { LONGEST_WORD, type OutputWord } from '../model/word.ts';
 import { kindOf, partKind, type OwnerKind } from './catalogue.ts';
@@ -43,12 +43,7 @@ export function classWords(word: string, kind: OwnerKind): readonly string[] {
 const LONGEST_NAME = 28;
 
 /** A name as part of a word, cut between its own words; empty where nothing of it can be kept. */
-export function slugOf(name: string): string {
-  const slug = slugify(name, '');
-  if (slug.length <= LONGEST_NAME) return slug;
-  const cut = slug.slice(0, LONGEST_NAME + 1).lastIndexOf('-');
-  return slug.slice(0, cut > 0 ? cut : LONGEST_NAME);
-}
+export const slugOf = (name: string): string => shortSlug(name, LONGEST_NAME);
 
 /** A name with its kind behind it, unless it says that already. */
 const withKind = (name: string, kind: string): string => {
@@ -101,7 +96,8 @@ function freshWord(site: Site, given: Given, owner: Owner): string {
   }
 }
 
-const recordedWord = ({ thing }: Owner): string | undefined => (thing as OutputWord).word;
+/** The word that the document has for a thing. */
+export const recordedWord = ({ thing }: Owner): string | undefined => (thing as OutputWord).word;
 
 function give(given: Given, { kind, piece }: Owner, word: string): void {
   for (const name of classWords(word, kind)) given.set(name, piece.id);

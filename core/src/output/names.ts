@@ -1,4 +1,4 @@
-import { slugify, uniqueName } from '../base/ids.ts';
+import { shortSlug, slugify, uniqueName } from '../base/ids.ts';
 import { lazy, memoise } from '../base/memo.ts';
 import { kindOf, OWNER_KINDS } from '../kinds/catalogue.ts';
 import { itemsOf, walkMenu } from '../kinds/content.ts';
@@ -53,12 +53,7 @@ export interface Names {
 const LONGEST_WORD = 12;
 
 /** A short word for a site: the first words of its name. Sites that share it give the same names to their output. */
-export function siteWord(name: string): string {
-  const slug = slugify(name, 'site');
-  if (slug.length <= LONGEST_WORD) return slug;
-  const cut = slug.slice(0, LONGEST_WORD + 1).lastIndexOf('-');
-  return slug.slice(0, cut > 0 ? cut : LONGEST_WORD);
-}
+export const siteWord = (name: string): string => shortSlug(name, LONGEST_WORD, 'site');
 
 /** A prefix for a site whose names are another's too: what its words begin with, unlike those that are taken. */
 export function prefixFor(name: string, taken: ReadonlySet<string>): string {

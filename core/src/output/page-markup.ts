@@ -1,4 +1,4 @@
-import { pieceKind, pieceKindById } from '../kinds/catalogue.ts';
+import { pieceKind } from '../kinds/catalogue.ts';
 import type { PiecePlace } from '../kinds/kind.ts';
 import { withPanels } from '../kinds/page-rules.ts';
 import type { Piece, Site } from '../kinds/site.ts';
@@ -27,11 +27,11 @@ const standingAt = (places: readonly PiecePlace[], pieces: readonly Piece[]): Pi
 /** The pieces that stand in the same place of a page as another one, before and behind it; null where there is none. */
 export function pageNeighbours(
   site: Site,
-  { id, kind }: Piece,
+  piece: Piece,
 ): { readonly before: Piece | null; readonly behind: Piece | null } {
-  const { stands } = pieceKindById(kind);
+  const { stands } = pieceKind(piece);
   const same = site.pieces.filter((other) => pieceKind(other).stands === stands);
-  const place = same.findIndex((other) => other.id === id);
+  const place = same.findIndex((other) => other.id === piece.id);
   return { before: same[place - 1] ?? null, behind: same[place + 1] ?? null };
 }
 

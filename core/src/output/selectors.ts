@@ -4,7 +4,6 @@ import type { Part, Piece } from '../kinds/site.ts';
 import type { SlotKind } from '../model/slot.ts';
 import { itemOf, levelOf, type Level, type LevelKey, type State } from '../model/states.ts';
 import { levelByClass } from './levels.ts';
-import type { Names } from './names.ts';
 import { ownRoot, within, type CompileContext } from './context.ts';
 import { bandsWhere } from './shown.ts';
 
@@ -124,17 +123,13 @@ function levelByPlace(menuClass: string, level: Level, kind: SlotKind): string {
   return `:where(.${menuClass}>*${'>ul>*'.repeat(level - 1)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
 }
 
-/** The class of a link that has a look of its own. */
-export const itemClass = ({ linkClass }: Pick<Names, 'linkClass'>, owner: string, item: string): string =>
-  linkClass(owner, item);
-
 /** What tells the elements of a slot at one level from those at others; nothing where there are no others. */
 export function ofLevel(context: CompileContext, owner: Owner, slot: string, level: LevelKey): string {
   const { site, names } = context;
   const kind = slotsOf(owner.kind)[slot] as SlotKind;
   const item = itemOf(level);
   if (item !== null)
-    return `:where(.${itemClass(names, owner.id, item)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
+    return `:where(.${names.linkClass(owner.id, item)}>${kind.inside === undefined ? '' : ':not(ul) '}*)`;
   const one = levelOf(level);
   if (one === null || kind.levels.length < 2 || levelsOf(site, owner, slot).length < 2) return '';
   if (!context.levelsByPlace) return levelByClass(names, one);

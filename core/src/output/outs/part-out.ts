@@ -14,7 +14,7 @@ import { beneath } from '../hang.ts';
 import { drawnSvg, glyph } from '../icons.ts';
 import { foldIn, placeOf, under, type PartPlace } from '../place.ts';
 import { arrangedItems, inBands, saidInBands, says, singleLinks } from '../said.ts';
-import { itemClass, ofLevel, openedPage } from '../selectors.ts';
+import { ofLevel, openedPage } from '../selectors.ts';
 import { invoker, linkElement } from './links.ts';
 import { OutOf } from './out-of.ts';
 
@@ -100,7 +100,7 @@ export class PartOutOf extends OutOf implements PartOut {
 
   itemClass(item: string) {
     this.#singles ??= singleLinks(this.context, this.#self);
-    return this.#singles.has(item) ? itemClass(this.context.names, this.owner, item) : null;
+    return this.#singles.has(item) ? this.context.names.linkClass(this.owner, item) : null;
   }
 
   itemId(item: string) {

@@ -64,7 +64,6 @@ function boxesOfLevel(part: MenuPart, level: BoxLevel, but: readonly string[], o
 
 /** All boxes of a level: how they are selected together, and those of them that are arranged alike. */
 export interface LevelOfBoxes {
-  readonly level: BoxLevel;
   readonly whole: Boxes;
   /** Those of the level as a whole, then those of single links. */
   readonly sorts: readonly Boxes[];
@@ -79,7 +78,6 @@ export function boxLevels(part: MenuPart, out: PartOut): readonly LevelOfBoxes[]
   return levels.map((level) => {
     const single = own.filter((item) => places.get(item) === level - 1);
     return {
-      level,
       whole: boxesOfLevel(part, level, [], out),
       sorts: [
         boxesOfLevel(part, level, single, out),
